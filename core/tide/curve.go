@@ -1,0 +1,151 @@
+package tide
+
+import (
+	"fmt"
+	"math"
+	"sort"
+	"time"
+)
+
+// Place is anything that has a tide: harmonics, or another place's tide shifted
+// and scaled.
+type Place interface {
+	// Turns with from ≤ time ≤ to, in order.
+	Turns(from, to time.Time) ([]Turn, error)
+	// prepare makes levels of an interval cheap to ask for.
+	prepare(from, to time.Time) (source, error)
+}
+
+// source is a place whose levels can be had within an interval.
+type source interface {
+	Level(t time.Time) float64
+	Rate(t time.Time) float64
+	Turns(from, to time.Time) ([]Turn, error)
+}
+
+func (h *Harmonics) prepare(_, _ time.Time) (source, error) { return h, nil }
+
+// Curve is the tide of a place over an interval, with the turns that enclose
+// it, so that levels and stages inside are cheap to ask for.
+type Curve struct {
+	source   source
+	from, to time.Time
+	turns    []Turn // includes the last before from and the first after to, where they exist
+}
+
+// reach is how far outside an interval the enclosing turns are looked for; even
+// a diurnal place turns twice a day outside the few days of its equatorial tides.
+const reach = 5 * 24 * time.Hour
+
+// Over prepares the tide between two times.
+func Over(place Place, from, to time.Time) (*Curve, error) {
+	if to.Before(from) {
+		return nil, ReversedError{from, to}
+	}
+	s, err := place.prepare(from, to)
+	if err != nil {
+		return nil, err
+	}
+	turns, err := enclosed(s, from, to)
+	if err != nil {
+		return nil, err
+	}
+	return &Curve{s, from, to, turns}, nil
+}
+
+// enclosed is the turns of an interval and one neighbour on each side.
+func enclosed(s source, from, to time.Time) ([]Turn, error) {
+	for margin := 15 * time.Hour; ; margin *= 2 {
+		turns, err := s.Turns(from.Add(-margin), to.Add(margin))
+		if err != nil {
+			return nil, err
+		}
+		first := sort.Search(len(turns), func(i int) bool { return turns[i].Time.After(from) })
+		last := sort.Search(len(turns), func(i int) bool { return turns[i].Time.After(to) })
+		if margin >= reach || (first > 0 && last < len(turns)) {
+			return turns[max(first-1, 0):min(last+1, len(turns))], nil
+		}
+	}
+}
+
+// Level in metres above chart datum.
+func (c *Curve) Level(t time.Time) float64 { return c.source.Level(t) }
+
+// Rate of rise in metres an hour.
+func (c *Curve) Rate(t time.Time) float64 { return c.source.Rate(t) }
+
+// Turns inside the interval.
+func (c *Curve) Turns() []Turn {
+	var in []Turn
+	for _, k := range c.turns {
+		if !k.Time.Before(c.from) && !k.Time.After(c.to) {
+			in = append(in, k)
+		}
+	}
+	return in
+}
+
+// Interval the curve was prepared for.
+func (c *Curve) Interval() (from, to time.Time) { return c.from, c.to }
+
+// Direction of the water.
+type Direction int
+
+const (
+	// Ebb is falling water.
+	Ebb Direction = iota
+	// Flood is rising water.
+	Flood
+)
+
+func (d Direction) String() string {
+	if d == Flood {
+		return "flood"
+	}
+	return "ebb"
+}
+
+// Stage is where in a rise or fall a moment lies.
+type Stage struct {
+	Direction Direction
+	// Elapsed is the share of the time between the turns that has passed, 0…1.
+	Elapsed float64
+	// Third of the rise or fall by time: 1, 2 or 3.
+	Third int
+	// RateMPerH is the rise in metres an hour, negative when falling.
+	RateMPerH float64
+	// RangeM between the two turns, in metres.
+	RangeM     float64
+	Last, Next Turn
+}
+
+// String says the stage as one would on the beach: "flood, last third".
+func (s Stage) String() string {
+	return fmt.Sprintf("%s, %s third", s.Direction, [...]string{"first", "middle", "last"}[s.Third-1])
+}
+
+// Stage at t. A moment without a turn within five days on both sides, or
+// outside the curve's interval, is an error.
+func (c *Curve) Stage(t time.Time) (Stage, error) {
+	i := sort.Search(len(c.turns), func(i int) bool { return c.turns[i].Time.After(t) })
+	if i == 0 || i == len(c.turns) {
+		return Stage{}, fmt.Errorf("tide: no turn on both sides of %s to tell the stage from", t.Format(time.RFC3339))
+	}
+	last, next := c.turns[i-1], c.turns[i]
+	s := Stage{Last: last, Next: next, RateMPerH: c.Rate(t), RangeM: math.Abs(next.LevelM - last.LevelM)}
+	if next.Kind == High {
+		s.Direction = Flood
+	}
+	s.Elapsed = t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()
+	s.Third = 1 + min(2, int(s.Elapsed*3))
+	return s, nil
+}
+
+// At is the stage of one moment without preparing an interval first.
+func At(p Place, t time.Time) (Stage, error) {
+	c, err := Over(p, t, t)
+	if err != nil {
+		return Stage{}, err
+	}
+	return c.Stage(t)
+}

@@ -1,0 +1,152 @@
+package tide
+
+import (
+	"fmt"
+	"sort"
+	"time"
+)
+
+// Offsets turn the turns of a reference place into those of another.
+type Offsets struct {
+	// LagHigh and LagLow are added to the times of high and low water.
+	LagHigh, LagLow time.Duration
+	// FactorHigh and FactorLow multiply heights above chart datum; zero means 1.
+	FactorHigh, FactorLow float64
+	// DifferenceHighM and DifferenceLowM are added after the factor, in metres.
+	DifferenceHighM, DifferenceLowM float64
+}
+
+// Lagged is the usual case of one lag and one factor, at a creek's head say.
+func Lagged(lag time.Duration, factor float64) Offsets {
+	return Offsets{LagHigh: lag, LagLow: lag, FactorHigh: factor, FactorLow: factor}
+}
+
+func (o Offsets) turn(k Turn) Turn {
+	if k.Kind == High {
+		return Turn{k.Time.Add(o.LagHigh), k.LevelM*factor(o.FactorHigh) + o.DifferenceHighM, High}
+	}
+	return Turn{k.Time.Add(o.LagLow), k.LevelM*factor(o.FactorLow) + o.DifferenceLowM, Low}
+}
+
+func factor(f float64) float64 {
+	if f == 0 {
+		return 1
+	}
+	return f
+}
+
+// Secondary is a place whose tide follows another's. Between its turns the
+// level takes the shape the reference has between its own, stretched in time
+// and height, so that it is continuous and turns where the offsets say.
+type Secondary struct {
+	reference *Harmonics
+	offsets   Offsets
+}
+
+// maxLag keeps offsets within what a secondary place can be.
+const maxLag = 14 * time.Hour
+
+// NewSecondary checks the offsets: lags up to 14 hours, factors between 0 (read
+// as 1) and 20, differences up to 20 m.
+func NewSecondary(reference *Harmonics, o Offsets) (*Secondary, error) {
+	if reference == nil {
+		return nil, fmt.Errorf("tide: a secondary place needs a reference")
+	}
+	for name, lag := range map[string]time.Duration{"high": o.LagHigh, "low": o.LagLow} {
+		if lag.Abs() > maxLag {
+			return nil, fmt.Errorf("tide: lag of %s water must be within ±14 h, not %s", name, lag)
+		}
+	}
+	for name, f := range map[string]float64{"high": o.FactorHigh, "low": o.FactorLow} {
+		if !finite(f) || f < 0 || f > 20 {
+			return nil, fmt.Errorf("tide: factor on %s water must be between 0 and 20, not %v", name, f)
+		}
+	}
+	for name, d := range map[string]float64{"high": o.DifferenceHighM, "low": o.DifferenceLowM} {
+		if !finite(d) || d < -20 || d > 20 {
+			return nil, fmt.Errorf("tide: difference on %s water must be within ±20 m, not %v", name, d)
+		}
+	}
+	return &Secondary{reference, o}, nil
+}
+
+// Turns of the secondary place.
+func (s *Secondary) Turns(from, to time.Time) ([]Turn, error) {
+	p, err := s.prepare(from, to)
+	if err != nil {
+		return nil, err
+	}
+	return p.Turns(from, to)
+}
+
+func (s *Secondary) prepare(from, to time.Time) (source, error) {
+	if to.Before(from) {
+		return nil, ReversedError{from, to}
+	}
+	ref, err := enclosed(s.reference, from.Add(-maxLag-margin), to.Add(maxLag+margin))
+	if err != nil {
+		return nil, err
+	}
+	m := &mapped{reference: s.reference}
+	for _, k := range ref {
+		p := pair{k, s.offsets.turn(k)}
+		// Different lags can put a small high after the low that follows it; the
+		// two then cancel and the place has neither.
+		if n := len(m.pairs); n > 0 && !p.own.Time.After(m.pairs[n-1].own.Time) {
+			m.pairs = m.pairs[:n-1]
+			continue
+		}
+		m.pairs = append(m.pairs, p)
+	}
+	if len(m.pairs) < 2 {
+		return nil, fmt.Errorf("tide: the reference has no turns between %s and %s to shift",
+			from.Format(time.RFC3339), to.Format(time.RFC3339))
+	}
+	return m, nil
+}
+
+// margin leaves room for the turns a curve wants outside its interval.
+const margin = 2 * reach
+
+// pair is a turn of the reference and the one it becomes.
+type pair struct{ ref, own Turn }
+
+// mapped is a secondary place over a known stretch.
+type mapped struct {
+	reference *Harmonics
+	pairs     []pair
+}
+
+func (m *mapped) Turns(from, to time.Time) ([]Turn, error) {
+	var turns []Turn
+	for _, p := range m.pairs {
+		if !p.own.Time.Before(from) && !p.own.Time.After(to) {
+			turns = append(turns, p.own)
+		}
+	}
+	return turns, nil
+}
+
+// span finds the pairs around t and the reference time that t stands for.
+func (m *mapped) span(t time.Time) (a, b pair, ref time.Time, stretch float64) {
+	i := sort.Search(len(m.pairs), func(i int) bool { return m.pairs[i].own.Time.After(t) })
+	i = min(max(i, 1), len(m.pairs)-1)
+	a, b = m.pairs[i-1], m.pairs[i]
+	stretch = b.ref.Time.Sub(a.ref.Time).Seconds() / b.own.Time.Sub(a.own.Time).Seconds()
+	ref = a.ref.Time.Add(time.Duration(float64(t.Sub(a.own.Time)) * stretch))
+	return a, b, ref, stretch
+}
+
+func (p pair) scale(b pair) float64 {
+	return (b.own.LevelM - p.own.LevelM) / (b.ref.LevelM - p.ref.LevelM)
+}
+
+func (m *mapped) Level(t time.Time) float64 {
+	a, b, ref, _ := m.span(t)
+	return a.own.LevelM + (m.reference.Level(ref)-a.ref.LevelM)*a.scale(b)
+}
+
+func (m *mapped) Rate(t time.Time) float64 {
+	a, b, ref, stretch := m.span(t)
+	return m.reference.Rate(ref) * a.scale(b) * stretch
+}
