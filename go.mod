@@ -3,8 +3,34 @@ module greypebble
 go 1.26.8
 
 require (
+	github.com/alecthomas/kong v1.17.0
+	github.com/alexedwards/argon2id v1.0.0
+	github.com/alexedwards/scs/mysqlstore v0.0.0-20250417082927-ab20b3feb5e9
+	github.com/alexedwards/scs/v2 v2.9.0
+	github.com/chromedp/chromedp v0.23.0
+	github.com/danielgtaylor/huma/v2 v2.37.2
+	github.com/go-chi/chi/v5 v5.5.0
+	github.com/go-chi/httprate v0.16.1
+	github.com/go-sql-driver/mysql v1.10.1
+	github.com/google/uuid v1.6.0
+	github.com/jmoiron/sqlx v1.4.0
+	github.com/pressly/goose/v3 v3.29.0
 	github.com/stretchr/testify v1.12.1
+	go.yaml.in/yaml/v3 v3.0.6
+	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
 )
 
-require go.yaml.in/yaml/v3 v3.0.6 // indirect
+require (
+	filippo.io/edwards25519 v1.2.0 // indirect
+	github.com/chromedp/cdproto v0.159.0 // indirect
+	github.com/go-json-experiment/json v0.0.0-20260213210345-44df1a37e875 // indirect
+	github.com/klauspost/cpuid/v2 v2.3.0 // indirect
+	github.com/mfridman/interpolate v0.0.2 // indirect
+	github.com/sethvargo/go-retry v0.5.0 // indirect
+	github.com/zeebo/xxh3 v1.0.2 // indirect
+	go.uber.org/multierr v1.11.0 // indirect
+	golang.org/x/crypto v0.58.0 // indirect
+	golang.org/x/sync v0.24.0 // indirect
+	golang.org/x/sys v0.49.0 // indirect
+)

@@ -45,7 +45,10 @@ func TestParseSaysWhatIsWrong(t *testing.T) {
 		_, err := Parse(text)
 		assert.ErrorContains(t, err, want, text)
 	}
-	_, err := Of(Length, "5 °C")
+	d, err := Difference(Temperature, "9 °F")
+	require.NoError(t, err)
+	assert.InDelta(t, 5, d, 1e-12)
+	_, err = Of(Length, "5 °C")
 	assert.ErrorContains(t, err, "expected a length")
 }
 

@@ -69,25 +69,33 @@ type Quantity struct {
 // Parse reads a number and a unit such as "8 in", "-0.5 ft", "1/4 oz", "55 °F",
 // "40%". A missing or unknown unit is an error that lists what would do.
 func Parse(text string) (Quantity, error) {
+	v, u, err := split(text)
+	if err != nil {
+		return Quantity{}, err
+	}
+	return Quantity{v*u.scale + u.offset, u.dimension}, nil
+}
+
+// split reads the number and the unit of a text.
+func split(text string) (float64, unit, error) {
 	s := strings.TrimSpace(strings.ReplaceAll(text, "−", "-"))
 	end := strings.LastIndexAny(s, "0123456789.") + 1
 	number, symbol := strings.TrimSpace(s[:end]), strings.TrimSpace(s[end:])
 	v, err := parseNumber(number)
 	if err != nil {
-		return Quantity{}, fmt.Errorf("quantity: %q does not start with a number", text)
+		return 0, unit{}, fmt.Errorf("quantity: %q does not start with a number", text)
 	}
 	if symbol == "" {
-		return Quantity{}, fmt.Errorf("quantity: %q has no unit", text)
+		return 0, unit{}, fmt.Errorf("quantity: %q has no unit", text)
 	}
 	u, ok := units[symbol]
 	if !ok {
-		return Quantity{}, fmt.Errorf("quantity: %q has the unknown unit %q; known are %s", text, symbol, strings.Join(Symbols(), ", "))
+		return 0, unit{}, fmt.Errorf("quantity: %q has the unknown unit %q; known are %s", text, symbol, strings.Join(Symbols(), ", "))
 	}
-	si := v*u.scale + u.offset
-	if math.IsInf(si, 0) {
-		return Quantity{}, fmt.Errorf("quantity: %q is too large", text)
+	if math.IsInf(v*u.scale, 0) {
+		return 0, unit{}, fmt.Errorf("quantity: %q is too large", text)
 	}
-	return Quantity{si, u.dimension}, nil
+	return v, u, nil
 }
 
 func parseNumber(s string) (float64, error) {
@@ -114,14 +122,22 @@ func parseNumber(s string) (float64, error) {
 
 // Of reads a quantity that must measure d.
 func Of(d Dimension, text string) (float64, error) {
-	q, err := Parse(text)
-	if err != nil {
-		return 0, err
+	v, u, err := expect(d, text)
+	return v*u.scale + u.offset, err
+}
+
+// Difference reads a difference of two quantities of d: degrees carry no offset.
+func Difference(d Dimension, text string) (float64, error) {
+	v, u, err := expect(d, text)
+	return v * u.scale, err
+}
+
+func expect(d Dimension, text string) (float64, unit, error) {
+	v, u, err := split(text)
+	if err == nil && u.dimension != d {
+		err = fmt.Errorf("quantity: %q is a %s, expected a %s", text, u.dimension, d)
 	}
-	if q.Dimension != d {
-		return 0, fmt.Errorf("quantity: %q is a %s, expected a %s", text, q.Dimension, d)
-	}
-	return q.SI, nil
+	return v, u, err
 }
 
 // Symbols lists the known units in alphabetical order.

@@ -91,10 +91,10 @@ const meanElongationRate = 12.1907
 
 func daysFrom(t time.Time, elongation float64) float64 {
 	at := t
-	for range 12 {
+	for range 6 {
 		off := half(MoonPhase(at).Elongation - elongation)
 		at = at.Add(time.Duration(-off / meanElongationRate * 24 * float64(time.Hour)))
-		if math.Abs(off) < 1e-4 {
+		if math.Abs(off) < 0.05 { // under a minute remains once this step is taken
 			break
 		}
 	}

@@ -1,0 +1,318 @@
+package advise
+
+import (
+	"math"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/core/conditions"
+	"greypebble/core/ground"
+	"greypebble/core/playbook"
+	"greypebble/core/quantity"
+	"greypebble/core/rate"
+	"greypebble/core/sky"
+	"greypebble/core/tide"
+)
+
+// A made-up coast: a bar, a beach and a pier on one semidiurnal tide.
+func spots(t testing.TB) []*Spot {
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40}, {Name: "S2", AmplitudeM: 0.15, PhaseDeg: 70}}, 0.9)
+	require.NoError(t, err)
+	o := sky.Observer{Lat: 31, Lon: -45}
+	foot := ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the deck", ElevationM: 4}, Out: ground.Passage{Name: "the deck", ElevationM: 4}}
+	return []*Spot{
+		{ID: "bar", Name: "Bar", Place: "oyster bar", Tide: h, Observer: o,
+			Access: ground.Access{Manner: ground.Wading, In: ground.Passage{Name: "the gut", ElevationM: 0.55}, Out: ground.Passage{Name: "the gut", ElevationM: 0.55}},
+			Marks: []ground.Mark{
+				{ID: "crest", Name: "Crest", Kind: ground.Crest, ElevationM: 0.75, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}},
+				{ID: "edge", Name: "Seaward edge", Kind: ground.Edge, ElevationM: 0.1, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
+				{ID: "channel", Name: "Channel", Kind: ground.Channel, ElevationM: -1.4, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}},
+			}},
+		{ID: "beach", Name: "Beach", Place: "surf beach", Tide: h, Observer: o, Access: foot,
+			Marks: []ground.Mark{
+				{ID: "trough", Name: "Inner trough", Kind: ground.Trough, ElevationM: -0.7, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}},
+				{ID: "outer", Name: "Outer trough", Kind: ground.Trough, ElevationM: -2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}},
+			}},
+		{ID: "pier", Name: "Pier", Place: "pier", Tide: h, Observer: o, Access: foot,
+			Marks: []ground.Mark{{ID: "piling", Name: "Third piling", Kind: ground.Piling, ElevationM: -2.2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}}}},
+	}
+}
+
+type world struct {
+	book  *playbook.Book
+	spots []*Spot
+}
+
+func newWorld(t testing.TB) world {
+	b, err := playbook.Builtin()
+	require.NoError(t, err)
+	return world{b, spots(t)}
+}
+
+// when finds the first moment from the morning on that suits.
+func (w world) when(t testing.TB, suits func(m Moment) bool) time.Time {
+	from := time.Date(2026, 5, 12, 9, 0, 0, 0, time.UTC)
+	c, err := tide.Over(w.spots[0].Tide, from, from.AddDate(0, 0, 16))
+	require.NoError(t, err)
+	for at := from; at.Before(from.AddDate(0, 0, 16)); at = at.Add(10 * time.Minute) {
+		m, err := w.spots[0].At(c, at)
+		require.NoError(t, err)
+		if suits(m) {
+			return at
+		}
+	}
+	t.Fatal("no such moment")
+	return from
+}
+
+func (w world) ask(t testing.TB, target string, at int, when time.Time, readings ...conditions.Reading) Advice {
+	tg, err := w.book.Target(target)
+	require.NoError(t, err)
+	for _, s := range w.spots {
+		s.Readings = nil
+	}
+	for i := range readings {
+		readings[i].Time, readings[i].Origin = when, conditions.Observed
+	}
+	w.spots[at].Readings = readings
+	a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: at, Time: when})
+	require.NoError(t, err)
+	return a
+}
+
+func is(k conditions.Kind, v float64) conditions.Reading {
+	return conditions.Reading{Kind: k, Value: v}
+}
+
+func rules(c Choice) map[string]float64 {
+	out := map[string]float64{}
+	for _, r := range c.Reasons {
+		out[r.Rule] = r.Factor
+	}
+	return out
+}
+
+func day(m Moment) bool { return m.Sun.Altitude > 30 }
+
+func TestEdgeIsTheProductOfTheReasonsShown(t *testing.T) {
+	w := newWorld(t)
+	for at := range w.spots {
+		for _, target := range w.book.Targets {
+			a := w.ask(t, target.ID, at, w.when(t, day))
+			for i, c := range a.Choices {
+				product := 1.0
+				for _, r := range c.Reasons {
+					product *= r.Factor
+				}
+				assert.InDelta(t, 1, product/c.Edge.Value, 1e-9)
+				assert.Less(t, c.Edge.Low, c.Edge.Value)
+				assert.Equal(t, BlindRule, c.Reasons[len(c.Reasons)-1].Rule)
+				if i > 0 {
+					assert.LessOrEqual(t, c.Edge.Value, a.Choices[i-1].Edge.Value)
+				}
+			}
+		}
+	}
+}
+
+// Handbook T4, common practice: little water on the crest, fish line the edge;
+// deeper, some push up on top.
+func TestDepthOverTheCrestMovesTheFish(t *testing.T) {
+	w := newWorld(t)
+	thin := w.when(t, func(m Moment) bool {
+		d := m.LevelM - 0.75
+		return day(m) && d > 0.19 && d < 0.25 && m.Stage.Direction == tide.Flood
+	})
+	deep := w.when(t, func(m Moment) bool { return day(m) && m.LevelM-0.75 > 0.6 })
+	a := w.ask(t, "red drum", 0, thin, is(conditions.Clarity, 0.6), is(conditions.WaterTemp, 20))
+	assert.Equal(t, "Seaward edge", a.Choices[0].Mark)
+	assert.Greater(t, rules(a.Choices[0])["edge-under-thin-crest"], 1.2)
+	b := w.ask(t, "red drum", 0, deep, is(conditions.Clarity, 0.6), is(conditions.WaterTemp, 20))
+	assert.NotContains(t, rules(b.Choices[0]), "edge-under-thin-crest")
+}
+
+func TestMovingWaterBeatsSlack(t *testing.T) {
+	w := newWorld(t)
+	run := w.when(t, func(m Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) > 0.3 })
+	slack := w.when(t, func(m Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) < 0.02 })
+	a, b := w.ask(t, "seatrout", 2, run), w.ask(t, "seatrout", 2, slack)
+	assert.Greater(t, a.Choices[0].Edge.Value, b.Choices[0].Edge.Value)
+	assert.Contains(t, rules(a.Choices[0]), "moving-water")
+	assert.Contains(t, rules(b.Choices[0]), "slack-water")
+}
+
+// Handbook C1, C3, C4: murk wants scent and thump, clear water and sun a
+// darting shape.
+func TestClarityChangesWhatIsTiedOn(t *testing.T) {
+	w := newWorld(t)
+	at := w.when(t, func(m Moment) bool { return day(m) && m.LevelM > 1.25 })
+	clear := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 3), is(conditions.WaterTemp, 19))
+	murky := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 0.3), is(conditions.WaterTemp, 19))
+	assert.Equal(t, "lure", clear.Choices[0].Approach)
+	assert.Contains(t, rules(clear.Choices[0]), "darting-in-the-clear")
+	assert.Equal(t, "live bait", murky.Choices[0].Approach)
+	assert.Contains(t, rules(murky.Choices[0]), "scent-in-the-murk")
+	assert.Greater(t, clear.Choices[0].Edge.Value, murky.Choices[0].Edge.Value)
+}
+
+// Handbook S2, B1: cold fish want natural bait, and lures slower with longer stops.
+func TestTemperatureChangesApproachAndPace(t *testing.T) {
+	w := newWorld(t)
+	at := w.when(t, day)
+	q := func(temp float64) Advice {
+		for _, s := range w.spots {
+			s.Readings = []conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
+				{Kind: conditions.Clarity, Value: 2, Time: at, Origin: conditions.Observed}}
+		}
+		tg, err := w.book.Target("red-drum")
+		require.NoError(t, err)
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Most: 50})
+		require.NoError(t, err)
+		return a
+	}
+	cold, warm := q(9), q(23)
+	assert.NotEqual(t, "lure", cold.Choices[0].Approach)
+	assert.Equal(t, "lure", warm.Choices[0].Approach)
+	paddle := func(a Advice) Choice {
+		for _, c := range a.Choices {
+			if c.Offering == "White paddle tail" {
+				return c
+			}
+		}
+		t.Fatal("no paddle tail")
+		return Choice{}
+	}
+	assert.Contains(t, paddle(cold).Retrieve, "6 turns in 10 s, pause 4 s")
+	assert.Contains(t, paddle(warm).Retrieve, "10 turns in 10 s, pause 1 s")
+}
+
+// Handbook S13, Q1: low light favours a surface lure.
+func TestLightBringsTheSurfaceLure(t *testing.T) {
+	w := newWorld(t)
+	rank := func(at time.Time) int {
+		tg, err := w.book.Target("seatrout")
+		require.NoError(t, err)
+		w.spots[0].Readings = []conditions.Reading{{Kind: conditions.WaterTemp, Value: 22, Time: at, Origin: conditions.Observed}}
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Most: 50})
+		require.NoError(t, err)
+		for i, c := range a.Choices {
+			if c.Offering == "Walking surface plug" {
+				return i
+			}
+		}
+		return len(a.Choices)
+	}
+	dawn := w.when(t, func(m Moment) bool { return m.Sun.Altitude > -4 && m.Sun.Altitude < 0 && m.LevelM > 1.1 })
+	noon := w.when(t, func(m Moment) bool { return m.Sun.Altitude > 60 && m.LevelM > 1.1 })
+	assert.Less(t, rank(dawn), 3)
+	assert.Greater(t, rank(noon), rank(dawn)+3)
+}
+
+func TestPompanoWantSandCrabInTheTroughOnTheFlood(t *testing.T) {
+	w := newWorld(t)
+	flood := w.when(t, func(m Moment) bool {
+		return day(m) && m.Stage.Direction == tide.Flood && m.Stage.Elapsed > 0.15 && m.Stage.Elapsed < 0.25
+	})
+	a := w.ask(t, "pompano", 1, flood, is(conditions.Clarity, 1.5), is(conditions.WaterTemp, 22))
+	assert.Equal(t, "cut bait", a.Choices[0].Approach)
+	assert.Contains(t, a.Choices[0].Sentence, "Sand crab")
+	assert.Contains(t, rules(a.Choices[0]), "first-of-flood")
+	dirty := w.ask(t, "pompano", 1, flood, is(conditions.Clarity, 0.25), is(conditions.WaterTemp, 22))
+	assert.Less(t, dirty.Choices[0].Edge.Value, a.Choices[0].Edge.Value/1.5)
+}
+
+func TestWhatCannotWorkNeverRanks(t *testing.T) {
+	w := newWorld(t)
+	for _, at := range []time.Time{w.when(t, func(m Moment) bool { return m.LevelM < 0.35 }), w.when(t, func(m Moment) bool { return m.LevelM > 1.5 })} {
+		for i, s := range w.spots {
+			c, err := tide.Over(s.Tide, at, at)
+			require.NoError(t, err)
+			m, err := s.At(c, at)
+			require.NoError(t, err)
+			for j := range w.book.Targets {
+				for _, p := range possible(w.book, &w.book.Targets[j], &m) {
+					depth := p.mark.Depth(m.LevelM)
+					assert.Positive(t, depth)
+					assert.LessOrEqual(t, p.depthM, depth)
+					if p.mark.Kind == ground.Crest {
+						assert.True(t, p.rig.SnagSafe, "%s over shell", p.rig.ID)
+					}
+					if p.offering.Approach != "lure" {
+						assert.Empty(t, p.pace)
+					}
+				}
+			}
+			_ = i
+		}
+	}
+}
+
+func TestNothingFishableIsSaidPlainly(t *testing.T) {
+	w := newWorld(t)
+	for i := range w.spots[0].Marks {
+		w.spots[0].Marks[i].ElevationM = 5
+	}
+	a := w.ask(t, "red drum", 0, w.when(t, day))
+	assert.Empty(t, a.Choices)
+	assert.Contains(t, a.Note, "no fishable water")
+}
+
+func TestCutOffIsACautionInTime(t *testing.T) {
+	w := newWorld(t)
+	// The gut at 0.55 m is waded to the thigh until the tide stands at 1.30 m.
+	near := w.when(t, func(m Moment) bool {
+		return m.Stage.Direction == tide.Flood && m.LevelM > 1.1 && m.LevelM < 1.25 && m.Stage.Next.LevelM > 1.35
+	})
+	a := w.ask(t, "red drum", 0, near)
+	assert.Contains(t, a.Cautions[0], "Tide cut-off")
+	assert.Contains(t, a.Cautions[0], "too deep at the gut on the way")
+	shut := w.when(t, func(m Moment) bool { return m.LevelM > 1.35 })
+	assert.Contains(t, w.ask(t, "red drum", 0, shut).Cautions[0], "shut now")
+	cold := w.ask(t, "red drum", 0, near, is(conditions.WaterTemp, 9))
+	assert.Contains(t, cold.Cautions, "Cold water takes the breath away: wear flotation, and do not fish alone.")
+}
+
+func TestSentencesInBothSystems(t *testing.T) {
+	w := newWorld(t)
+	tg, err := w.book.Target("red-drum")
+	require.NoError(t, err)
+	at := w.when(t, day)
+	for system, want := range map[quantity.System]string{quantity.Metric: ` m of water\.$`, quantity.US: ` ft of water\.$`} {
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, System: system})
+		require.NoError(t, err)
+		for _, c := range a.Choices {
+			assert.Regexp(t, want, c.Sentence)
+			assert.NotContains(t, c.Sentence+c.Rig, "{weight}")
+		}
+	}
+}
+
+func TestUnknownWaterWidensTheInterval(t *testing.T) {
+	w := newWorld(t)
+	at := w.when(t, day)
+	width := func(a Advice) float64 { return math.Log(a.Choices[0].Edge.High / a.Choices[0].Edge.Low) }
+	known := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 1.2), is(conditions.WaterTemp, 18), is(conditions.WindSpeed, 4), is(conditions.Cloud, 0.5))
+	assert.Less(t, width(known), width(w.ask(t, "seatrout", 0, at)))
+}
+
+func BenchmarkAsk(b *testing.B) {
+	w := newWorld(b)
+	at := w.when(b, day)
+	tg, err := w.book.Target("red-drum")
+	require.NoError(b, err)
+	blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+	require.NoError(b, err)
+	b.Run("blind", func(b *testing.B) {
+		for b.Loop() {
+			_, _ = Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+		}
+	})
+	b.Run("ask", func(b *testing.B) {
+		for b.Loop() {
+			_, _ = Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind})
+		}
+	})
+}

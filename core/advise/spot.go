@@ -1,0 +1,110 @@
+package advise
+
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"greypebble/core/conditions"
+	"greypebble/core/ground"
+	"greypebble/core/playbook"
+	"greypebble/core/sky"
+	"greypebble/core/tide"
+	"greypebble/core/water"
+)
+
+// Spot is a place as advice needs it.
+type Spot struct {
+	ID, Name string
+	// Place is one of [playbook.Places].
+	Place    string
+	Marks    []ground.Mark
+	Access   ground.Access
+	Tide     tide.Place
+	Observer sky.Observer
+	Readings []conditions.Reading
+}
+
+// Moment is a spot at a time: the water, the sky and what is believed of the
+// rest.
+type Moment struct {
+	Spot   *Spot
+	Time   time.Time
+	LevelM float64
+	Stage  tide.Stage
+	Sky
+	Believed conditions.Believed
+}
+
+// Sky is where the sun and the moon stand.
+type Sky struct {
+	Sun, Moon sky.Position
+	Phase     sky.Phase
+	FromFull  float64 // days
+}
+
+// SkyAt looks up from a place.
+func SkyAt(o sky.Observer, t time.Time) Sky {
+	return Sky{o.Sun(t), o.Moon(t), sky.MoonPhase(t), sky.DaysFromFull(t)}
+}
+
+// At works out a moment on a prepared tide.
+func (s *Spot) At(c *tide.Curve, t time.Time) (Moment, error) {
+	return s.under(SkyAt(s.Observer, t), c, t)
+}
+
+func (s *Spot) under(sky Sky, c *tide.Curve, t time.Time) (Moment, error) {
+	stage, err := c.Stage(t)
+	if err != nil {
+		return Moment{}, fmt.Errorf("advise: %s: %w", s.Name, err)
+	}
+	return Moment{Spot: s, Time: t, LevelM: c.Level(t), Stage: stage, Sky: sky, Believed: conditions.Believe(s.Readings, t)}, nil
+}
+
+// SurfaceLight in lux under a cloud cover.
+func (m *Moment) SurfaceLight(cloud float64) float64 {
+	return water.Sky{SunAltitude: m.Sun.Altitude, MoonAltitude: m.Moon.Altitude,
+		MoonIllumination: m.Phase.Illumination, Cloud: cloud}.Surface()
+}
+
+// crestElevation is the highest crest or bar of the spot.
+func (s *Spot) crestElevation() (float64, bool) {
+	e, found := math.Inf(-1), false
+	for _, m := range s.Marks {
+		if m.Kind == ground.Crest || m.Kind == ground.Bar {
+			e, found = math.Max(e, m.ElevationM), true
+		}
+	}
+	return e, found
+}
+
+// facts of the place and time in one scenario of the readings; a presentation
+// fills in the rest.
+func (m *Moment) facts(v conditions.Values) playbook.Facts {
+	var f playbook.Facts
+	f.Measure[playbook.Level] = m.LevelM
+	f.Measure[playbook.RiseRate] = m.Stage.RateMPerH
+	f.Measure[playbook.Flow] = math.Abs(m.Stage.RateMPerH)
+	f.Measure[playbook.Elapsed] = m.Stage.Elapsed
+	f.Measure[playbook.SunAltitude] = m.Sun.Altitude
+	f.Measure[playbook.SurfaceLight] = m.SurfaceLight(v.Cloud)
+	f.Measure[playbook.LureLight] = f.Measure[playbook.SurfaceLight]
+	f.Measure[playbook.DaysFromFull] = math.Abs(m.FromFull) * 86400
+	f.Measure[playbook.Secchi] = v.SecchiM
+	f.Measure[playbook.WaterTemp] = v.WaterTempC
+	f.Measure[playbook.WindSpeed] = v.WindSpeedMS
+	f.Measure[playbook.CrestDepth] = math.Inf(1) // without a crest no rule about one applies
+	if e, ok := m.Spot.crestElevation(); ok {
+		f.Measure[playbook.CrestDepth] = m.LevelM - e
+	}
+	f.Word[playbook.Stage] = m.Stage.Direction.String()
+	f.Word[playbook.Place] = m.Spot.Place
+	return f
+}
+
+// at fills in a mark and the water over it.
+func fillMark(f *playbook.Facts, k *ground.Mark, levelM float64) {
+	f.Word[playbook.MarkKind] = string(k.Kind)
+	f.Word[playbook.Bottom] = k.Bottom
+	f.Measure[playbook.Depth] = k.Depth(levelM)
+}

@@ -1,0 +1,91 @@
+package conditions
+
+import (
+	"math"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+)
+
+var now = time.Date(2026, 5, 12, 10, 0, 0, 0, time.UTC)
+
+func reading(k Kind, v float64, ago time.Duration, o Origin) Reading {
+	return Reading{k, v, now.Add(-ago), o, "test"}
+}
+
+func TestOrderOfTrust(t *testing.T) {
+	fresh := reading(WaterTemp, 15, 2*time.Hour, Observed)
+	old := reading(WaterTemp, 12, 30*time.Hour, Observed)
+	ancient := reading(WaterTemp, 5, 300*time.Hour, Observed)
+	later := reading(WaterTemp, 20, -time.Hour, Observed)
+	forecast := reading(WaterTemp, 16, -time.Hour, Forecast)
+	predicted := reading(WaterTemp, 17, time.Hour, Predicted)
+	far := reading(WaterTemp, 30, 20*time.Hour, Forecast)
+	for name, c := range map[string]struct {
+		of   []Reading
+		want float64
+		from Origin
+	}{
+		"fresh observation first":            {[]Reading{forecast, fresh, old}, 15, Observed},
+		"forecast before an old observation": {[]Reading{old, forecast}, 16, Forecast},
+		"forecast before a prediction":       {[]Reading{predicted, forecast}, 16, Forecast},
+		"old observation before assuming":    {[]Reading{old, far}, 12, Observed},
+		"too old":                            {[]Reading{ancient}, 18, Assumed},
+		"what will be seen is not known":     {[]Reading{later}, 18, Assumed},
+		"nothing":                            {nil, 18, Assumed},
+	} {
+		got := Believe(c.of, now)[WaterTemp]
+		assert.Equal(t, c.want, got.Value, name)
+		assert.Equal(t, c.from, got.Origin, name)
+		assert.Positive(t, got.Spread, name)
+	}
+	spread := func(r ...Reading) float64 { return Believe(r, now)[WaterTemp].Spread }
+	assert.Less(t, spread(fresh), spread(forecast))
+	assert.Less(t, spread(fresh), spread(old))
+	assert.Less(t, spread(forecast), spread())
+}
+
+func TestEveryKindIsAlwaysBelieved(t *testing.T) {
+	b := Believe(nil, now)
+	assert.Len(t, b, len(Kinds()))
+	for _, k := range Kinds() {
+		assert.Equal(t, Assumed, b[k].Origin)
+		assert.NoError(t, b[k].Validate())
+	}
+}
+
+func TestUncertainValuesStayPossible(t *testing.T) {
+	c := Believe(nil, now)[Clarity]
+	assert.InDelta(t, c.Value*math.Exp(c.Spread), c.At(1), 1e-12)
+	w := Believe(nil, now)[WindSpeed]
+	assert.Zero(t, w.At(-10))
+}
+
+func TestImpossibleReadingsAreRefused(t *testing.T) {
+	for want, r := range map[string]Reading{
+		"between -2.5 and 40 °C": reading(WaterTemp, -400, 0, Observed),
+		"clarity_secchi_m must":  reading(Clarity, 0, 0, Observed),
+		"unknown kind":           reading("water_temp_f", 60, 0, Observed),
+		"unknown origin":         reading(WaterTemp, 10, 0, "guessed"),
+		"wind_speed_ms":          reading(WindSpeed, math.NaN(), 0, Observed),
+	} {
+		assert.ErrorContains(t, r.Validate(), want)
+	}
+}
+
+func TestScenariosHaveTheSpreadOfTheReadings(t *testing.T) {
+	b := Believe([]Reading{reading(WaterTemp, 15, 0, Observed), reading(WindSpeed, 20, 0, Observed)}, now)
+	var temp, wind, both, square float64
+	for k := range Scenarios {
+		v := b.Scenario(k)
+		temp += v.WaterTempC - 15
+		wind += v.WindSpeedMS - 20
+		both += (v.WaterTempC - 15) * (v.WindSpeedMS - 20)
+		square += (v.WaterTempC - 15) * (v.WaterTempC - 15)
+	}
+	assert.InDelta(t, 0, temp, 1e-9)
+	assert.InDelta(t, 0, wind, 1e-9)
+	assert.InDelta(t, 0, both, 1e-9)
+	assert.InDelta(t, b[WaterTemp].Spread*b[WaterTemp].Spread, square/Scenarios, 1e-9)
+}

@@ -1,0 +1,123 @@
+package conditions
+
+import (
+	"fmt"
+	"math"
+	"sort"
+	"strings"
+	"time"
+)
+
+// Origin is where a reading came from.
+type Origin string
+
+// Origins, most trusted first.
+const (
+	Observed  Origin = "observed"
+	Forecast  Origin = "forecast"
+	Predicted Origin = "predicted"
+	Assumed   Origin = "assumed"
+)
+
+// Kind of condition; the name carries the unit.
+type Kind string
+
+// Kinds an angler may overrule.
+const (
+	Clarity   Kind = "clarity_secchi_m"
+	WaterTemp Kind = "water_temp_c"
+	WindSpeed Kind = "wind_speed_ms"
+	WindFrom  Kind = "wind_from_deg"
+	Cloud     Kind = "cloud_fraction"
+)
+
+// nature of a kind: its unit, what is possible, and how it is doubted.
+type nature struct {
+	unit     string
+	min, max float64
+	// logarithmic kinds are uncertain by a factor.
+	logarithmic bool
+	// fresh is how long an observation beats a forecast.
+	fresh time.Duration
+	// spread of each origin: standard deviation in the unit, or of the natural
+	// logarithm. The house's judgement, not measurements.
+	spread map[Origin]float64
+	// assumed is taken when nothing is known.
+	assumed float64
+}
+
+var natures = map[Kind]nature{
+	Clarity: {"m", 0.05, 60, true, 6 * time.Hour,
+		map[Origin]float64{Observed: 0.1, Forecast: 0.4, Predicted: 0.4, Assumed: 0.7}, 1.2},
+	WaterTemp: {"°C", -2.5, 40, false, 12 * time.Hour,
+		map[Origin]float64{Observed: 0.3, Forecast: 1, Predicted: 1, Assumed: 4}, 18},
+	WindSpeed: {"m/s", 0, 60, false, 2 * time.Hour,
+		map[Origin]float64{Observed: 0.5, Forecast: 1.5, Predicted: 1.5, Assumed: 2.5}, 4},
+	WindFrom: {"deg", 0, 360, false, 2 * time.Hour,
+		map[Origin]float64{Observed: 10, Forecast: 25, Predicted: 25, Assumed: 90}, 0},
+	Cloud: {"", 0, 1, false, 2 * time.Hour,
+		map[Origin]float64{Observed: 0.05, Forecast: 0.25, Predicted: 0.25, Assumed: 0.35}, 0.5},
+}
+
+// Kinds that exist, in alphabetical order.
+func Kinds() []Kind {
+	list := make([]Kind, 0, len(natures))
+	for k := range natures {
+		list = append(list, k)
+	}
+	sort.Slice(list, func(i, j int) bool { return list[i] < list[j] })
+	return list
+}
+
+// Unit of a kind's values.
+func (k Kind) Unit() string { return natures[k].unit }
+
+// Reading is one condition's value.
+type Reading struct {
+	Kind   Kind
+	Value  float64
+	Time   time.Time
+	Origin Origin
+	// Source says in words who or what it comes from.
+	Source string
+}
+
+// Validate refuses unknown kinds and origins and impossible values, naming what
+// was expected.
+func (r Reading) Validate() error {
+	n, ok := natures[r.Kind]
+	if !ok {
+		names := make([]string, 0, len(natures))
+		for _, k := range Kinds() {
+			names = append(names, string(k))
+		}
+		return fmt.Errorf("conditions: unknown kind of reading %q; known are %s", r.Kind, strings.Join(names, ", "))
+	}
+	if math.IsNaN(r.Value) || r.Value < n.min || r.Value > n.max {
+		return fmt.Errorf("conditions: %s must be between %v and %v %s, not %v", r.Kind, n.min, n.max, n.unit, r.Value)
+	}
+	if _, ok := n.spread[r.Origin]; !ok {
+		return fmt.Errorf("conditions: unknown origin %q; known are observed, forecast, predicted, assumed", r.Origin)
+	}
+	return nil
+}
+
+// Value of a condition as it is believed at a moment.
+type Value struct {
+	Reading
+	// Spread is one standard deviation in the kind's unit, or of its natural
+	// logarithm for clarity.
+	Spread float64
+	// Age of the reading at the moment; negative for a reading yet to come.
+	Age time.Duration
+}
+
+// At shifts the value by z standard deviations, within what is possible.
+func (v Value) At(z float64) float64 {
+	n := natures[v.Kind]
+	x := v.Value + z*v.Spread
+	if n.logarithmic {
+		x = v.Value * math.Exp(z*v.Spread)
+	}
+	return min(max(x, n.min), n.max)
+}

@@ -1,0 +1,126 @@
+package ground
+
+import (
+	"math"
+	"sort"
+	"time"
+
+	"greypebble/core/tide"
+)
+
+// Window is a stretch of time in which something is open. A zero Opens or
+// Closes means that the end lies outside the interval asked about.
+type Window struct {
+	Opens, Closes time.Time
+	// ClosedBy says in words what ends it, empty where it runs past the interval.
+	ClosedBy string
+}
+
+// Holds says whether t lies in the window.
+func (w Window) Holds(t time.Time) bool {
+	return (w.Opens.IsZero() || !t.Before(w.Opens)) && (w.Closes.IsZero() || t.Before(w.Closes))
+}
+
+// Between finds when the level of the tide lies in [lo, hi] metres within the
+// curve's interval. tooLow and tooHigh name what shuts it.
+func Between(c *tide.Curve, lo, hi float64, tooLow, tooHigh string) []Window {
+	from, to := c.Interval()
+	inside := func(h float64) bool { return h >= lo && h <= hi }
+	var out []Window
+	open := inside(c.Level(from))
+	if open {
+		out = append(out, Window{})
+	}
+	for _, x := range crossings(c, from, to, lo, hi) {
+		now := inside(x.after)
+		if now == open {
+			continue
+		}
+		open = now
+		if open {
+			out = append(out, Window{Opens: x.at})
+			continue
+		}
+		last := &out[len(out)-1]
+		last.Closes = x.at
+		last.ClosedBy = tooHigh
+		if x.after < lo {
+			last.ClosedBy = tooLow
+		}
+	}
+	return out
+}
+
+// crossing is a moment at which the level passes a limit and the level just
+// after it.
+type crossing struct {
+	at    time.Time
+	after float64
+}
+
+func crossings(c *tide.Curve, from, to time.Time, limits ...float64) []crossing {
+	ends := []time.Time{from}
+	for _, k := range c.Turns() {
+		ends = append(ends, k.Time)
+	}
+	ends = append(ends, to)
+	var out []crossing
+	for i := 1; i < len(ends); i++ {
+		a, b := ends[i-1], ends[i]
+		ha, hb := c.Level(a), c.Level(b)
+		for _, limit := range limits {
+			if math.IsInf(limit, 0) || (ha < limit) == (hb < limit) {
+				continue
+			}
+			at := when(c, a, b, limit)
+			after := limit + math.Copysign(1e-9, hb-ha)
+			out = append(out, crossing{at, after})
+		}
+	}
+	sort.SliceStable(out, func(i, j int) bool { return out[i].at.Before(out[j].at) })
+	return out
+}
+
+// when halves a monotone stretch until the crossing is known to 50 ms.
+func when(c *tide.Curve, a, b time.Time, limit float64) time.Time {
+	below := c.Level(a) < limit
+	for b.Sub(a) > 50*time.Millisecond {
+		m := a.Add(b.Sub(a) / 2)
+		if (c.Level(m) < limit) == below {
+			a = m
+		} else {
+			b = m
+		}
+	}
+	return b
+}
+
+// Both intersects two sets of windows; what shuts the sooner one names the end.
+func Both(a, b []Window) []Window {
+	var out []Window
+	for _, x := range a {
+		for _, y := range b {
+			w := Window{Opens: latest(x.Opens, y.Opens), Closes: x.Closes, ClosedBy: x.ClosedBy}
+			if !y.Closes.IsZero() && (w.Closes.IsZero() || y.Closes.Before(w.Closes)) {
+				w.Closes, w.ClosedBy = y.Closes, y.ClosedBy
+			}
+			if w.Closes.IsZero() || w.Opens.Before(w.Closes) {
+				out = append(out, w)
+			}
+		}
+	}
+	return out
+}
+
+func latest(a, b time.Time) time.Time {
+	if a.After(b) {
+		return a
+	}
+	return b
+}
+
+// Windows in which the mark's depth is worth a cast.
+func (m Mark) Windows(c *tide.Curve) []Window {
+	lo, hi := m.Fishable.levels(m.ElevationM)
+	return Between(c, lo, hi, "too shallow", "too deep")
+}

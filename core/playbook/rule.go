@@ -1,0 +1,51 @@
+package playbook
+
+import "slices"
+
+// Rule is one rule of thumb.
+type Rule struct {
+	ID string
+	// Says is the reason as an angler would give it.
+	Says string
+	// Idea is the id of the fact of the trade behind it.
+	Idea string
+	// Origin is "common practice", "from memory" or "published: …".
+	Origin            string
+	Family            string
+	Effect, Certainty string
+	Prior             Prior
+	// School is the position this rule belongs to where anglers disagree.
+	School string
+	// targets it speaks of; none means all.
+	targets []string
+	when    expression
+	family  int
+}
+
+// Concerns says whether the rule speaks of a target.
+func (r *Rule) Concerns(target string) bool {
+	return len(r.targets) == 0 || slices.Contains(r.targets, target)
+}
+
+// Weight is how far the rule applies to the facts, 0…1, before it shares with
+// its family.
+func (r *Rule) Weight(f *Facts) float64 { return r.when.weight(f) }
+
+// Weights writes how far each rule of the book applies for a target. dst must
+// have one place a rule.
+func (b *Book) Weights(target string, f *Facts, dst []float64) {
+	var sums [16]float64
+	for i := range b.Rules {
+		r := &b.Rules[i]
+		dst[i] = 0
+		if r.Concerns(target) {
+			dst[i] = r.Weight(f)
+			sums[r.family] += dst[i]
+		}
+	}
+	for i := range b.Rules {
+		if s := sums[b.Rules[i].family]; s > 1 {
+			dst[i] /= s
+		}
+	}
+}
