@@ -290,12 +290,40 @@ func TestSentencesInBothSystems(t *testing.T) {
 	}
 }
 
+// Against the same yardstick, the same lure on the same mark.
 func TestUnknownWaterWidensTheInterval(t *testing.T) {
 	w := newWorld(t)
 	at := w.when(t, day)
-	width := func(a Advice) float64 { return math.Log(a.Choices[0].Edge.High / a.Choices[0].Edge.Low) }
-	known := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 1.2), is(conditions.WaterTemp, 18), is(conditions.WindSpeed, 4), is(conditions.Cloud, 0.5))
-	assert.Less(t, width(known), width(w.ask(t, "seatrout", 0, at)))
+	tg, err := w.book.Target("seatrout")
+	require.NoError(t, err)
+	known := func(at time.Time) []conditions.Reading {
+		var list []conditions.Reading
+		for k, v := range map[conditions.Kind]float64{conditions.Clarity: 1.2, conditions.WaterTemp: 18, conditions.WindSpeed: 4, conditions.Cloud: 0.5} {
+			list = append(list, conditions.Reading{Kind: k, Value: v, Time: at, Origin: conditions.Observed})
+		}
+		return list
+	}
+	for _, s := range w.spots {
+		s.Readings = nil
+		for d := range 15 * 12 {
+			s.Readings = append(s.Readings, known(at.Add(time.Duration(d)*2*time.Hour))...)
+		}
+	}
+	blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+	require.NoError(t, err)
+	width := func(readings []conditions.Reading) float64 {
+		w.spots[0].Readings = readings
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind, Most: 50})
+		require.NoError(t, err)
+		for _, c := range a.Choices {
+			if c.Offering == "Live shrimp" {
+				return math.Log(c.Edge.High / c.Edge.Low)
+			}
+		}
+		t.Fatal("no shrimp")
+		return 0
+	}
+	assert.Less(t, width(known(at)), width(nil))
 }
 
 func BenchmarkAsk(b *testing.B) {
