@@ -83,7 +83,7 @@ func Ask(q Question) (Advice, error) {
 			return Advice{}, err
 		}
 	}
-	a := Advice{Moment: m, Cautions: placeCautions(&m, c)}
+	a := Advice{Moment: m, Cautions: PlaceCautions(&m, c)}
 	options := possible(q.Book, q.Target, &m)
 	if len(options) == 0 {
 		a.Note = fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", s.Name)

@@ -16,9 +16,9 @@ const coldShock = 15
 // soon is how near a closing must be to be a caution.
 const soon = 3 * time.Hour
 
-// placeCautions are shown once, with the place and the moment. They are the
+// PlaceCautions are shown once, with the place and the moment. They are the
 // usual ones; local rules, lifeguards and harbour masters come first.
-func placeCautions(m *Moment, c *tide.Curve) []string {
+func PlaceCautions(m *Moment, c *tide.Curve) []string {
 	var out []string
 	w, open := ground.NextClose(m.Spot.Access.Open(c), m.Time)
 	switch {

@@ -67,6 +67,11 @@ func (m *Moment) SurfaceLight(cloud float64) float64 {
 		MoonIllumination: m.Phase.Illumination, Cloud: cloud}.Surface()
 }
 
+// Light class on the surface under the cloud believed in.
+func (m *Moment) Light() water.Light {
+	return water.Class(m.SurfaceLight(m.Believed[conditions.Cloud].Value))
+}
+
 // crestElevation is the highest crest or bar of the spot.
 func (s *Spot) crestElevation() (float64, bool) {
 	e, found := math.Inf(-1), false

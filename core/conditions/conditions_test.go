@@ -89,3 +89,17 @@ func TestScenariosHaveTheSpreadOfTheReadings(t *testing.T) {
 	assert.InDelta(t, 0, both, 1e-9)
 	assert.InDelta(t, b[WaterTemp].Spread*b[WaterTemp].Spread, square/Scenarios, 1e-9)
 }
+
+func TestUnitsAreConvertedAndChecked(t *testing.T) {
+	v, err := InUnit(WaterTemp, 50, "°F")
+	assert.NoError(t, err)
+	assert.InDelta(t, 10, v, 1e-9)
+	v, err = InUnit(Cloud, 40, "%")
+	assert.NoError(t, err)
+	assert.InDelta(t, 0.4, v, 1e-9)
+	v, err = InUnit(Clarity, 1.5, "")
+	assert.NoError(t, err)
+	assert.Equal(t, 1.5, v)
+	_, err = InUnit(Clarity, 1.5, "°C")
+	assert.ErrorContains(t, err, "expected a length")
+}

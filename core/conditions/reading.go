@@ -6,6 +6,8 @@ import (
 	"sort"
 	"strings"
 	"time"
+
+	"greypebble/core/quantity"
 )
 
 // Origin is where a reading came from.
@@ -33,8 +35,9 @@ const (
 
 // nature of a kind: its unit, what is possible, and how it is doubted.
 type nature struct {
-	unit     string
-	min, max float64
+	unit      string
+	dimension quantity.Dimension
+	min, max  float64
 	// logarithmic kinds are uncertain by a factor.
 	logarithmic bool
 	// fresh is how long an observation beats a forecast.
@@ -47,15 +50,15 @@ type nature struct {
 }
 
 var natures = map[Kind]nature{
-	Clarity: {"m", 0.05, 60, true, 6 * time.Hour,
+	Clarity: {"m", quantity.Length, 0.05, 60, true, 6 * time.Hour,
 		map[Origin]float64{Observed: 0.1, Forecast: 0.4, Predicted: 0.4, Assumed: 0.7}, 1.2},
-	WaterTemp: {"°C", -2.5, 40, false, 12 * time.Hour,
+	WaterTemp: {"°C", quantity.Temperature, -2.5, 40, false, 12 * time.Hour,
 		map[Origin]float64{Observed: 0.3, Forecast: 1, Predicted: 1, Assumed: 4}, 18},
-	WindSpeed: {"m/s", 0, 60, false, 2 * time.Hour,
+	WindSpeed: {"m/s", quantity.Speed, 0, 60, false, 2 * time.Hour,
 		map[Origin]float64{Observed: 0.5, Forecast: 1.5, Predicted: 1.5, Assumed: 2.5}, 4},
-	WindFrom: {"deg", 0, 360, false, 2 * time.Hour,
+	WindFrom: {"deg", quantity.Angle, 0, 360, false, 2 * time.Hour,
 		map[Origin]float64{Observed: 10, Forecast: 25, Predicted: 25, Assumed: 90}, 0},
-	Cloud: {"", 0, 1, false, 2 * time.Hour,
+	Cloud: {"", quantity.Fraction, 0, 1, false, 2 * time.Hour,
 		map[Origin]float64{Observed: 0.05, Forecast: 0.25, Predicted: 0.25, Assumed: 0.35}, 0.5},
 }
 
@@ -121,3 +124,23 @@ func (v Value) At(z float64) float64 {
 	}
 	return min(max(x, n.min), n.max)
 }
+
+// InUnit converts a value someone gave in a unit to the kind's own. An empty
+// unit means the kind's own; a unit of another dimension is an error.
+func InUnit(k Kind, value float64, unit string) (float64, error) {
+	n, ok := natures[k]
+	if !ok || unit == "" || unit == n.unit || unit == "1" && n.dimension == quantity.Fraction {
+		return value, nil // an unknown kind is refused by Validate
+	}
+	q, err := quantity.Of(n.dimension, fmt.Sprintf("%v %s", value, unit))
+	if err != nil {
+		return 0, fmt.Errorf("conditions: %s: %w", k, err)
+	}
+	return q, nil
+}
+
+// Range that holds 80 % of the belief in a value.
+func (v Value) Range() (low, high float64) { return v.At(-z80), v.At(z80) }
+
+// z80 is the 90 % quantile of the standard normal.
+const z80 = 1.2815515655446004

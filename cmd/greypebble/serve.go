@@ -1,0 +1,70 @@
+package main
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"net"
+	"net/http"
+	"os"
+	"os/signal"
+	"syscall"
+	"time"
+
+	"greypebble/server"
+)
+
+type serveCommand struct {
+	DSN           string `required:"" env:"GREYPEBBLE_DSN" help:"Database: user:password@tcp(host:port)/name."`
+	Listen        string `default:"127.0.0.1:8080" help:"Address to listen on."`
+	InsecureLocal bool   `help:"Let the session cookie travel without TLS; only for loopback."`
+}
+
+func (c serveCommand) Run() error {
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	listener, err := listen(c.Listen)
+	if err != nil {
+		return err
+	}
+	app, err := server.New(ctx, server.Config{DSN: c.DSN, SecureCookie: !c.InsecureLocal})
+	if err != nil {
+		return err
+	}
+	defer app.Close()
+	fmt.Printf("Grey Pebble listens on http://%s\n", listener.Addr())
+	return serve(ctx, listener, app.Handler, nil)
+}
+
+func listen(address string) (net.Listener, error) {
+	l, err := net.Listen("tcp", address)
+	if errors.Is(err, syscall.EADDRINUSE) {
+		return nil, fmt.Errorf("%s is taken by another program; choose another port with PORT=", address)
+	}
+	if err != nil {
+		return nil, fmt.Errorf("cannot listen on %s: %w", address, err)
+	}
+	return l, nil
+}
+
+// serve until the context ends or lost reports that the database is gone, then
+// let running requests finish.
+func serve(ctx context.Context, l net.Listener, h http.Handler, lost <-chan error) error {
+	s := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute, WriteTimeout: 2 * time.Minute, IdleTimeout: 2 * time.Minute}
+	failed := make(chan error, 1)
+	go func() { failed <- s.Serve(l) }()
+	var cause error
+	select {
+	case err := <-failed:
+		return err
+	case <-lost:
+		cause = errors.New("MariaDB has stopped; start again, nothing that was saved is lost")
+	case <-ctx.Done():
+	}
+	finish, cancel := context.WithTimeout(context.Background(), 10*time.Second)
+	defer cancel()
+	if err := s.Shutdown(finish); err != nil && cause == nil {
+		cause = err
+	}
+	return cause
+}

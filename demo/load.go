@@ -1,0 +1,58 @@
+package demo
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"greypebble/core/playbook"
+	"greypebble/server/account"
+	"greypebble/server/store"
+)
+
+// Load fills an empty database with the scenario and puts a fresh forecast into
+// one that has it already. What was entered since stays.
+func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Time) error {
+	n, err := s.Anglers(ctx)
+	if err != nil {
+		return err
+	}
+	anglers := []angler{wren(), moss()}
+	for _, a := range anglers {
+		if n == 0 {
+			if err := a.load(ctx, s, book); err != nil {
+				return fmt.Errorf("demo: %s: %w", a.name, err)
+			}
+		}
+		for _, w := range a.waters {
+			if err := s.ReplaceForecast(ctx, id(a.name), w.ID, forecast(now)); err != nil {
+				return fmt.Errorf("demo: forecast of %s: %w", w.Name, err)
+			}
+		}
+	}
+	return nil
+}
+
+func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) error {
+	hash, err := account.Hash(Password)
+	if err != nil {
+		return err
+	}
+	if err := s.AddAngler(ctx, store.Angler{ID: id(a.name), Name: a.name, PasswordHash: hash}); err != nil {
+		return err
+	}
+	if err := s.AddStation(ctx, id(a.name), a.station); err != nil {
+		return err
+	}
+	for _, w := range a.waters {
+		if err := s.AddWater(ctx, id(a.name), w); err != nil {
+			return err
+		}
+	}
+	for _, sp := range a.spots {
+		if err := s.AddSpot(ctx, id(a.name), sp); err != nil {
+			return err
+		}
+	}
+	return a.fish(ctx, s, book)
+}

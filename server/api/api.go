@@ -1,0 +1,141 @@
+// Package api is the HTTP face of the core: it decodes, calls and encodes. No
+// rule of the job lives here.
+package api
+
+import (
+	"context"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/danielgtaylor/huma/v2/adapters/humachi"
+	"github.com/go-chi/chi/v5"
+	"github.com/go-chi/chi/v5/middleware"
+	"github.com/go-chi/httprate"
+	"github.com/google/uuid"
+
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/server/account"
+	"greypebble/server/store"
+)
+
+// Server answers requests. It keeps no state of its own: several copies may run
+// on one database.
+type Server struct {
+	store    *store.Store
+	accounts *account.Accounts
+	book     *playbook.Book
+	belief   rate.Belief
+	now      func() time.Time
+}
+
+// Config of a server.
+type Config struct {
+	Store    *store.Store
+	Accounts *account.Accounts
+	Book     *playbook.Book
+	// Now is the clock; nil means the system's.
+	Now func() time.Time
+	// UI serves everything outside /api.
+	UI http.Handler
+}
+
+// largestBody a request may have.
+const largestBody = 1 << 20
+
+// signInsAMinute from one address.
+const signInsAMinute = 60
+
+// New builds the handler.
+func New(c Config) http.Handler {
+	s := &Server{c.Store, c.Accounts, c.Book, rate.Priors{Book: c.Book}, c.Now}
+	if s.now == nil {
+		s.now = time.Now
+	}
+	crossOrigin := http.NewCrossOriginProtection()
+	crossOrigin.SetDenyHandler(refuse(http.StatusForbidden, "This request came from another site."))
+
+	r := chi.NewRouter()
+	r.Use(middleware.Recoverer, security, crossOrigin.Handler, compress)
+	r.Route("/api", func(r chi.Router) {
+		r.Use(middleware.RequestSize(largestBody), noStore)
+		if s.accounts != nil {
+			r.Use(s.accounts.Middleware)
+		}
+		r.With(httprate.LimitByIP(signInsAMinute, time.Minute)).Group(func(r chi.Router) { s.registerSignIn(describe(r)) })
+		s.register(describe(r))
+		r.NotFound(refuse(http.StatusNotFound, "There is no such address in the API."))
+		r.MethodNotAllowed(refuse(http.StatusMethodNotAllowed, "This address does not answer that method."))
+	})
+	if c.UI != nil {
+		r.Handle("/*", c.UI)
+	}
+	return r
+}
+
+func describe(r chi.Router) huma.API {
+	config := huma.DefaultConfig("Grey Pebble", "1")
+	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", ""
+	config.CreateHooks = nil
+	config.Info.Description = "SI units, RFC 3339 UTC times, field names with units, errors after RFC 9457."
+	return humachi.New(r, config)
+}
+
+// OpenAPI is the description of the whole API.
+func OpenAPI() ([]byte, error) {
+	api := describe(chi.NewRouter())
+	s := &Server{}
+	s.registerSignIn(api)
+	s.register(api)
+	return api.OpenAPI().YAML()
+}
+
+func (s *Server) register(api huma.API) {
+	s.registerHealth(api)
+	s.registerSession(api)
+	s.registerTide(api)
+	s.registerSky(api)
+	s.registerSpots(api)
+	s.registerAdvise(api)
+	s.registerSpells(api)
+	s.registerCatches(api)
+}
+
+// get, post, put and remove register an operation under /api/v1.
+func operation(method, path, id, summary string) huma.Operation {
+	return huma.Operation{Method: method, Path: "/v1" + path, OperationID: id, Summary: summary, MaxBodyBytes: largestBody,
+		Errors: []int{http.StatusUnauthorized, http.StatusNotFound, http.StatusUnprocessableEntity}}
+}
+
+// angler who is signed in, or a 401.
+func (s *Server) angler(ctx context.Context) (uuid.UUID, error) {
+	id, ok := s.accounts.Angler(ctx)
+	if !ok {
+		return id, huma.Error401Unauthorized("Sign in first.")
+	}
+	return id, nil
+}
+
+// compress what is text.
+var compress = middleware.Compress(5, "application/json", "application/problem+json", "text/html", "text/css", "text/javascript",
+	"application/javascript", "image/svg+xml", "application/manifest+json")
+
+// security headers: nothing from elsewhere, nowhere in a frame.
+func security(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		h := w.Header()
+		h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "+
+			"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
+		h.Set("X-Content-Type-Options", "nosniff")
+		h.Set("Referrer-Policy", "same-origin")
+		next.ServeHTTP(w, r)
+	})
+}
+
+func noStore(next http.Handler) http.Handler {
+	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		w.Header().Set("Cache-Control", "no-store")
+		next.ServeHTTP(w, r)
+	})
+}

@@ -1,0 +1,93 @@
+package api
+
+import (
+	"context"
+	"fmt"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/tide"
+)
+
+type predictInput struct {
+	Body struct {
+		Constituents []struct {
+			Name       string  `json:"name"`
+			AmplitudeM float64 `json:"amplitude_m"`
+			PhaseDeg   float64 `json:"phase_deg" doc:"Greenwich phase lag"`
+		} `json:"constituents" minItems:"1" maxItems:"200" nullable:"false"`
+		Z0M   float64   `json:"z0_m,omitempty" doc:"mean level above chart datum"`
+		From  time.Time `json:"from"`
+		To    time.Time `json:"to"`
+		StepS float64   `json:"step_s" exclusiveMinimum:"0" maximum:"31557600"`
+	}
+}
+
+type heightAt struct {
+	Time    time.Time `json:"time"`
+	HeightM float64   `json:"height_m"`
+}
+
+type predictOutput struct {
+	Body struct {
+		Heights []heightAt `json:"heights" nullable:"false"`
+		Turns   []turnAt   `json:"turns" nullable:"false"`
+	}
+}
+
+type turnAt struct {
+	Time    time.Time `json:"time"`
+	HeightM float64   `json:"height_m"`
+	Kind    string    `json:"kind" enum:"high,low"`
+}
+
+func turnsOf(list []tide.Turn) []turnAt {
+	out := make([]turnAt, len(list))
+	for i, k := range list {
+		out[i] = turnAt{k.Time, k.LevelM, k.Kind.String()}
+	}
+	return out
+}
+
+// Limits of one prediction.
+const (
+	mostHeights  = 200_000
+	longestTurns = 20 * 366 * 24 * time.Hour
+)
+
+func (s *Server) registerTide(api huma.API) {
+	huma.Register(api, operation(http.MethodPost, "/tide/predict", "predictTide", "Levels and turns from harmonic constituents"),
+		func(_ context.Context, in *predictInput) (*predictOutput, error) {
+			list := make([]tide.Constituent, len(in.Body.Constituents))
+			for i, c := range in.Body.Constituents {
+				list[i] = tide.Constituent{Name: c.Name, AmplitudeM: c.AmplitudeM, PhaseDeg: c.PhaseDeg}
+			}
+			h, err := tide.NewHarmonics(list, in.Body.Z0M)
+			if err != nil {
+				return nil, wrong("body.constituents", err)
+			}
+			from, to := in.Body.From.UTC(), in.Body.To.UTC()
+			if to.Sub(from) > longestTurns {
+				return nil, wrong("body.to", fmt.Errorf("at most 20 years are predicted at once"))
+			}
+			turns, err := h.Turns(from, to)
+			if err != nil {
+				return nil, wrong("body.to", err)
+			}
+			step := time.Duration(in.Body.StepS * float64(time.Second))
+			if step <= 0 || to.Sub(from)/step >= mostHeights {
+				return nil, wrong("body.step_s", fmt.Errorf("at most %d heights are given at once; take a longer step", mostHeights))
+			}
+			levels := make([]float64, int(to.Sub(from)/step)+1)
+			h.Series(levels, from, step)
+			out := &predictOutput{}
+			out.Body.Heights = make([]heightAt, len(levels))
+			for i, v := range levels {
+				out.Body.Heights[i] = heightAt{from.Add(time.Duration(i) * step), v}
+			}
+			out.Body.Turns = turnsOf(turns)
+			return out, nil
+		})
+}

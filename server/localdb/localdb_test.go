@@ -1,0 +1,84 @@
+package localdb
+
+import (
+	"context"
+	"database/sql"
+	"os"
+	"path/filepath"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func start(t *testing.T, dir string) *Server {
+	t.Helper()
+	s, err := Start(context.Background(), dir)
+	require.NoError(t, err)
+	return s
+}
+
+func TestAcknowledgedRowsSurviveAKill(t *testing.T) {
+	dir := t.TempDir()
+	s := start(t, dir)
+	db, err := sql.Open("mysql", s.DSN())
+	require.NoError(t, err)
+	_, err = db.Exec("CREATE TABLE t (n INT PRIMARY KEY) ENGINE=InnoDB")
+	require.NoError(t, err)
+	acknowledged := make(chan int)
+	go func() {
+		defer close(acknowledged)
+		for n := 0; ; n++ {
+			if _, err := db.Exec("INSERT INTO t VALUES (?)", n); err != nil {
+				return
+			}
+			acknowledged <- n
+		}
+	}()
+	last := -1
+	timer := time.After(400 * time.Millisecond)
+	for killed := false; !killed; {
+		select {
+		case last = <-acknowledged:
+		case <-timer:
+			s.Kill()
+			killed = true
+		}
+	}
+	for n := range acknowledged {
+		last = n
+	}
+	_ = db.Close()
+	require.Positive(t, last)
+
+	again := start(t, dir)
+	defer func() { assert.NoError(t, again.Stop()) }()
+	db, err = sql.Open("mysql", again.DSN())
+	require.NoError(t, err)
+	defer db.Close()
+	var count int
+	require.NoError(t, db.QueryRow("SELECT COUNT(*) FROM t WHERE n <= ?", last).Scan(&count))
+	assert.Equal(t, last+1, count)
+}
+
+func TestOneServerADirectory(t *testing.T) {
+	dir := t.TempDir()
+	s := start(t, dir)
+	_, err := Start(context.Background(), dir)
+	assert.ErrorContains(t, err, "in use by another")
+	require.NoError(t, s.Stop())
+	require.NoError(t, start(t, dir).Stop())
+}
+
+func TestWhatIsMissingIsSaidInOneLine(t *testing.T) {
+	file := filepath.Join(t.TempDir(), "file")
+	require.NoError(t, os.WriteFile(file, nil, 0o600))
+	_, err := Start(context.Background(), filepath.Join(file, "data"))
+	require.Error(t, err)
+	assert.Contains(t, err.Error(), "cannot be written")
+	assert.NotContains(t, err.Error(), "\n")
+
+	_, err = find("no-such-program")
+	assert.ErrorContains(t, err, "install Debian's package")
+}

@@ -1,0 +1,58 @@
+// Package server puts store, accounts, playbook, API and interface together.
+package server
+
+import (
+	"context"
+	"net/http"
+	"time"
+
+	"greypebble/core/playbook"
+	"greypebble/server/account"
+	"greypebble/server/api"
+	"greypebble/server/store"
+	"greypebble/ui"
+)
+
+// App is the whole program behind one handler.
+type App struct {
+	Handler http.Handler
+	Store   *store.Store
+	Book    *playbook.Book
+
+	accounts *account.Accounts
+}
+
+// Config of an app.
+type Config struct {
+	// DSN of the database in the form of the mysql driver.
+	DSN string
+	// SecureCookie marks the session cookie for TLS only.
+	SecureCookie bool
+	// Now is the clock; nil means the system's.
+	Now func() time.Time
+}
+
+// New connects, migrates and builds the handler.
+func New(ctx context.Context, c Config) (*App, error) {
+	book, err := playbook.Builtin()
+	if err != nil {
+		return nil, err
+	}
+	s, err := store.Open(ctx, c.DSN)
+	if err != nil {
+		return nil, err
+	}
+	accounts, err := account.New(s, c.SecureCookie)
+	if err != nil {
+		_ = s.Close()
+		return nil, err
+	}
+	h := api.New(api.Config{Store: s, Accounts: accounts, Book: book, Now: c.Now, UI: ui.Handler()})
+	return &App{h, s, book, accounts}, nil
+}
+
+// Close ends background work and the connections.
+func (a *App) Close() error {
+	a.accounts.Close()
+	return a.Store.Close()
+}

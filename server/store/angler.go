@@ -1,0 +1,41 @@
+package store
+
+import (
+	"context"
+	"fmt"
+
+	"github.com/google/uuid"
+)
+
+// Angler is someone who signs in.
+type Angler struct {
+	ID           uuid.UUID `db:"id"`
+	Name         string    `db:"name"`
+	PasswordHash string    `db:"password_hash"`
+}
+
+// AddAngler stores a new one. A name that is taken is an error.
+func (s *Store) AddAngler(ctx context.Context, a Angler) error {
+	_, err := s.db.NamedExecContext(ctx, `INSERT INTO angler (id, name, password_hash) VALUES (:id, :name, :password_hash)`, a)
+	if duplicate(err) {
+		return fmt.Errorf("store: the name %q is taken", a.Name)
+	}
+	return err
+}
+
+// AnglerByName for signing in.
+func (s *Store) AnglerByName(ctx context.Context, name string) (a Angler, err error) {
+	err = s.db.GetContext(ctx, &a, `SELECT id, name, password_hash FROM angler WHERE name = ?`, name)
+	return a, notFound(err)
+}
+
+// AnglerByID of a session.
+func (s *Store) AnglerByID(ctx context.Context, id uuid.UUID) (a Angler, err error) {
+	err = s.db.GetContext(ctx, &a, `SELECT id, name, password_hash FROM angler WHERE id = ?`, id)
+	return a, notFound(err)
+}
+
+// Anglers counts them.
+func (s *Store) Anglers(ctx context.Context) (n int, err error) {
+	return n, s.db.GetContext(ctx, &n, `SELECT COUNT(*) FROM angler`)
+}

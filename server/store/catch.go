@@ -1,0 +1,87 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+)
+
+// Catch is a fish landed in a spell.
+type Catch struct {
+	ID       uuid.UUID `db:"id"`
+	SpellID  uuid.UUID `db:"spell_id"`
+	Revision int       `db:"revision"`
+	CatchEntry
+}
+
+// CatchEntry is what a person says of a catch.
+type CatchEntry struct {
+	Target   string    `db:"target"`
+	CaughtAt time.Time `db:"caught_at"`
+	LengthM  *float64  `db:"length_m"`
+	MassKg   *float64  `db:"mass_kg"`
+	Kept     bool      `db:"kept"`
+	Note     string    `db:"note"`
+}
+
+func (e CatchEntry) differences(o CatchEntry) []string {
+	same := func(a, b *float64) bool { return (a == nil) == (b == nil) && (a == nil || *a == *b) }
+	return unequal(map[string]bool{
+		"target": e.Target == o.Target, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
+		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note})
+}
+
+const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note`
+
+// PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
+func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revision int, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		revision, err = putCatch(ctx, tx, angler, c)
+		return err
+	})
+	return revision, err
+}
+
+func putCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (int, error) {
+	if err := owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
+		return 0, err
+	}
+	type row struct {
+		Catch
+		Angler uuid.UUID `db:"angler_id"`
+	}
+	var old row
+	err := tx.GetContext(ctx, &old, `SELECT c.angler_id, `+catchColumns+` FROM catch c WHERE c.id = ? FOR UPDATE`, c.ID)
+	switch notFound(err) {
+	case ErrNotFound:
+		if c.Revision > 0 {
+			return 0, ErrNotFound
+		}
+		c.Revision = 1
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg, kept, note)
+			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note)`, row{c, angler})
+		return 1, err
+	case nil:
+	default:
+		return 0, err
+	}
+	if old.Angler != angler {
+		return 0, ErrNotFound
+	}
+	changed := old.differences(c.CatchEntry)
+	if old.SpellID != c.SpellID {
+		changed = append(changed, "spell_id")
+	}
+	if len(changed) == 0 {
+		return old.Revision, nil
+	}
+	if c.Revision != old.Revision {
+		return 0, ConflictError{"catch", old.Revision, changed}
+	}
+	c.Revision = old.Revision + 1
+	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target, caught_at = :caught_at,
+		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note WHERE id = :id`, c)
+	return c.Revision, err
+}

@@ -1,0 +1,129 @@
+package store
+
+import (
+	"context"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+)
+
+// Filter of the log; empty fields do not filter.
+type Filter struct {
+	Target    string
+	SpotID    uuid.UUID
+	Direction string // flood or ebb
+	Third     int
+	From, To  time.Time
+	// Blanks keeps only spells without a catch, Catches only those with one.
+	Blanks, Catches bool
+	// ID of one spell.
+	ID uuid.UUID
+	// Most rows, newest first.
+	Most int
+}
+
+func (f Filter) where(angler uuid.UUID) (string, []any) {
+	var where []string
+	var args []any
+	add := func(condition string, values ...any) {
+		where = append(where, condition)
+		args = append(args, values...)
+	}
+	add("p.angler_id = ?", angler)
+	if f.Target != "" {
+		add("(p.target = ? OR EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id AND c.target = ?))", f.Target, f.Target)
+	}
+	if f.SpotID != uuid.Nil {
+		add("p.spot_id = ?", f.SpotID)
+	}
+	if f.ID != uuid.Nil {
+		add("p.id = ?", f.ID)
+	}
+	if f.Direction != "" {
+		add("p.tide_direction = ?", f.Direction)
+	}
+	if f.Third != 0 {
+		add("p.tide_third = ?", f.Third)
+	}
+	if !f.From.IsZero() {
+		add("p.ended_at >= ?", f.From)
+	}
+	if !f.To.IsZero() {
+		add("p.started_at <= ?", f.To)
+	}
+	if f.Blanks {
+		add("NOT EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id)")
+	}
+	if f.Catches {
+		add("EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id)")
+	}
+	return strings.Join(where, " AND "), args
+}
+
+// Summary of all spells a filter lets through, not only of those listed.
+type Summary struct {
+	Spells   int     `db:"spells"`
+	Blanks   int     `db:"blanks"`
+	RodHours float64 `db:"rod_hours"`
+	Catches  int     `db:"catches"`
+}
+
+// Spells of an angler that a filter lets through, newest first, with their
+// readings and catches.
+func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell, Summary, error) {
+	where, args := f.where(angler)
+	var sum Summary
+	if err := s.db.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(n = 0), 0) AS blanks, COALESCE(SUM(n), 0) AS catches,
+		COALESCE(SUM(hours), 0) AS rod_hours FROM (SELECT p.rods * TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) / 3600 AS hours,
+		(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id) AS n FROM spell p WHERE `+where+`) AS q`, args...); err != nil {
+		return nil, sum, err
+	}
+	most := f.Most
+	if most <= 0 {
+		most = 200
+	}
+	var spells []Spell
+	if err := s.db.SelectContext(ctx, &spells, `SELECT `+spellColumns+`, s.name AS spot_name, w.time_zone
+		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id
+		WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`, append(args, most)...); err != nil {
+		return nil, sum, err
+	}
+	return spells, sum, s.addDetails(ctx, spells)
+}
+
+func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
+	if len(spells) == 0 {
+		return nil
+	}
+	ids := make([]uuid.UUID, len(spells))
+	at := make(map[uuid.UUID]*Spell, len(spells))
+	for i := range spells {
+		ids[i] = spells[i].ID
+		at[spells[i].ID] = &spells[i]
+	}
+	q, args, err := sqlx.In(`SELECT `+catchColumns+` FROM catch c WHERE c.spell_id IN (?) ORDER BY c.caught_at, c.id`, ids)
+	if err != nil {
+		return err
+	}
+	var catches []Catch
+	if err := s.db.SelectContext(ctx, &catches, q, args...); err != nil {
+		return err
+	}
+	for _, c := range catches {
+		at[c.SpellID].Catches = append(at[c.SpellID].Catches, c)
+	}
+	q, args, err = sqlx.In(`SELECT spell_id, kind, value, origin, time, source FROM spell_reading WHERE spell_id IN (?) ORDER BY kind`, ids)
+	if err != nil {
+		return err
+	}
+	var readings []spellReading
+	if err := s.db.SelectContext(ctx, &readings, q, args...); err != nil {
+		return err
+	}
+	for _, r := range readings {
+		at[r.Spell].Readings = append(at[r.Spell].Readings, r.reading())
+	}
+	return nil
+}

@@ -1,0 +1,252 @@
+package store
+
+import (
+	"context"
+	"fmt"
+	"sort"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"greypebble/core/advise"
+	"greypebble/core/conditions"
+)
+
+// SpellEntry is what a person says of a spell.
+type SpellEntry struct {
+	SpotID    uuid.UUID `db:"spot_id"`
+	Target    string    `db:"target"`
+	StartedAt time.Time `db:"started_at"`
+	EndedAt   time.Time `db:"ended_at"`
+	Rods      int       `db:"rods"`
+	Mark      string    `db:"mark"`
+	Approach  string    `db:"approach"`
+	Offering  string    `db:"offering"`
+	Note      string    `db:"note"`
+}
+
+// SpellWater is what the program worked out for the middle of a spell.
+type SpellWater struct {
+	TideLevelM       float64 `db:"tide_level_m"`
+	TideDirection    string  `db:"tide_direction"`
+	TideThird        int     `db:"tide_third"`
+	TideRateMPerH    float64 `db:"tide_rate_m_per_h"`
+	SunAltitudeDeg   float64 `db:"sun_altitude_deg"`
+	Light            string  `db:"light"`
+	MoonIllumination float64 `db:"moon_illumination"`
+	MoonPhase        string  `db:"moon_phase"`
+}
+
+// WaterAt freezes a moment for the log.
+func WaterAt(m *advise.Moment) SpellWater {
+	return SpellWater{TideLevelM: m.LevelM, TideDirection: m.Stage.Direction.String(), TideThird: m.Stage.Third,
+		TideRateMPerH: m.Stage.RateMPerH, SunAltitudeDeg: m.Sun.Altitude, Light: m.Light().String(),
+		MoonIllumination: m.Phase.Illumination, MoonPhase: m.Phase.Name()}
+}
+
+// ReadingsAt are what was believed at a moment, one reading a kind.
+func ReadingsAt(m *advise.Moment) []conditions.Reading {
+	var out []conditions.Reading
+	for _, k := range conditions.Kinds() {
+		out = append(out, m.Believed[k].Reading)
+	}
+	return out
+}
+
+// Spell is a stretch of effort with one presentation in one place. One without
+// catches is a blank.
+type Spell struct {
+	ID       uuid.UUID `db:"id"`
+	Revision int       `db:"revision"`
+	SpellEntry
+	SpellWater
+	// Readings kept with the spell, one a kind; the observed ones are the
+	// angler's own.
+	Readings []conditions.Reading `db:"-"`
+	Catches  []Catch              `db:"-"`
+	SpotName string               `db:"spot_name"`
+	// TimeZone of the water, for showing times.
+	TimeZone string `db:"time_zone"`
+}
+
+// ConflictError says that a row has changed since the writer read it.
+type ConflictError struct {
+	What     string
+	Revision int
+	// Changed names the fields that differ.
+	Changed []string
+}
+
+func (e ConflictError) Error() string {
+	return fmt.Sprintf("store: this %s was changed elsewhere (it is at revision %d): %s differ", e.What, e.Revision, strings.Join(e.Changed, ", "))
+}
+
+// differences names the fields two entries disagree in.
+func (e SpellEntry) differences(o SpellEntry) []string {
+	return unequal(map[string]bool{
+		"spot_id": e.SpotID == o.SpotID, "target": e.Target == o.Target, "started_at": e.StartedAt.Equal(o.StartedAt),
+		"ended_at": e.EndedAt.Equal(o.EndedAt), "rods": e.Rods == o.Rods, "mark": e.Mark == o.Mark,
+		"approach": e.Approach == o.Approach, "offering": e.Offering == o.Offering, "note": e.Note == o.Note})
+}
+
+func unequal(same map[string]bool) []string {
+	var out []string
+	for name, is := range same {
+		if !is {
+			out = append(out, name)
+		}
+	}
+	sort.Strings(out)
+	return out
+}
+
+// observed are the readings the angler gave, as a comparable text.
+func observed(readings []conditions.Reading) string {
+	var list []string
+	for _, r := range readings {
+		if r.Origin == conditions.Observed {
+			list = append(list, fmt.Sprintf("%s=%g", r.Kind, r.Value))
+		}
+	}
+	sort.Strings(list)
+	return strings.Join(list, ";")
+}
+
+const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.ended_at, p.rods, p.mark, p.approach, p.offering, p.note,
+	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light, p.moon_illumination, p.moon_phase`
+
+// PutSpell stores a spell and the catches given with it, all or none. Writing
+// the same again changes nothing; writing over a newer revision is a
+// [ConflictError]. It returns the spell's revision.
+func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revision int, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "spot", angler, sp.SpotID); err != nil {
+			return err
+		}
+		if revision, err = putSpell(ctx, tx, angler, sp); err != nil {
+			return err
+		}
+		for _, c := range sp.Catches {
+			c.SpellID = sp.ID
+			if _, err := putCatch(ctx, tx, angler, c); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	return revision, err
+}
+
+// owned checks that a row of a table belongs to the angler.
+func owned(ctx context.Context, tx *sqlx.Tx, table string, angler, id uuid.UUID) error {
+	var one int
+	return notFound(tx.GetContext(ctx, &one, `SELECT 1 FROM `+table+` WHERE id = ? AND angler_id = ?`, id, angler))
+}
+
+func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (int, error) {
+	var old struct {
+		Spell
+		Angler uuid.UUID `db:"angler_id"`
+	}
+	err := tx.GetContext(ctx, &old, `SELECT p.angler_id, `+spellColumns+` FROM spell p WHERE p.id = ? FOR UPDATE`, sp.ID)
+	switch notFound(err) {
+	case ErrNotFound:
+		if sp.Revision > 0 {
+			return 0, ErrNotFound // it was deleted meanwhile
+		}
+		return 1, insertSpell(ctx, tx, angler, sp)
+	case nil:
+	default:
+		return 0, err
+	}
+	if old.Angler != angler {
+		return 0, ErrNotFound
+	}
+	if old.Readings, err = readingsOf(ctx, tx, sp.ID); err != nil {
+		return 0, err
+	}
+	changed := old.differences(sp.SpellEntry)
+	if observed(old.Readings) != observed(sp.Readings) {
+		changed = append(changed, "readings")
+	}
+	if len(changed) == 0 {
+		return old.Revision, nil
+	}
+	if sp.Revision != old.Revision {
+		return 0, ConflictError{"spell", old.Revision, changed}
+	}
+	sp.Revision = old.Revision + 1
+	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at, ended_at = :ended_at,
+		rods = :rods, mark = :mark, approach = :approach, offering = :offering, note = :note, revision = :revision,
+		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_rate_m_per_h = :tide_rate_m_per_h,
+		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
+		WHERE id = :id`, sp); err != nil {
+		return 0, err
+	}
+	return sp.Revision, writeReadings(ctx, tx, sp)
+}
+
+func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) error {
+	sp.Revision = 1
+	row := struct {
+		Spell
+		Angler uuid.UUID `db:"angler_id"`
+	}{sp, angler}
+	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark, approach,
+		offering, note, tide_level_m, tide_direction, tide_third, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase)
+		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note, :tide_level_m,
+		:tide_direction, :tide_third, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination, :moon_phase)`, row); err != nil {
+		return err
+	}
+	return writeReadings(ctx, tx, sp)
+}
+
+type spellReading struct {
+	Spell  uuid.UUID         `db:"spell_id"`
+	Kind   conditions.Kind   `db:"kind"`
+	Value  float64           `db:"value"`
+	Origin conditions.Origin `db:"origin"`
+	Time   time.Time         `db:"time"`
+	Source string            `db:"source"`
+}
+
+func (r spellReading) reading() conditions.Reading {
+	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source}
+}
+
+func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
+	if _, err := tx.ExecContext(ctx, `DELETE FROM spell_reading WHERE spell_id = ?`, sp.ID); err != nil {
+		return err
+	}
+	for _, r := range sp.Readings {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (spell_id, kind, value, origin, time, source)
+			VALUES (:spell_id, :kind, :value, :origin, :time, :source)`, spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source}); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions.Reading, error) {
+	var rows []spellReading
+	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source FROM spell_reading WHERE spell_id = ?`, spell)
+	out := make([]conditions.Reading, len(rows))
+	for i, r := range rows {
+		out[i] = r.reading()
+	}
+	return out, err
+}
+
+// DeleteSpell removes a spell and its catches.
+func (s *Store) DeleteSpell(ctx context.Context, angler, id uuid.UUID) error {
+	r, err := s.db.ExecContext(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler)
+	if err != nil {
+		return err
+	}
+	if n, err := r.RowsAffected(); err != nil || n == 0 {
+		return ErrNotFound
+	}
+	return nil
+}

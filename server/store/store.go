@@ -1,0 +1,132 @@
+// Package store keeps anglers, waters, spots and the log in MariaDB. It holds
+// the only SQL of the program. Every query names the angler whose rows it may
+// see; someone else's row is [ErrNotFound], as if it were not there.
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"errors"
+	"fmt"
+	"io/fs"
+	"time"
+
+	"github.com/go-sql-driver/mysql"
+	"github.com/jmoiron/sqlx"
+	"github.com/pressly/goose/v3"
+)
+
+// ErrNotFound says that there is no such row, or that it is someone else's.
+var ErrNotFound = errors.New("store: not found")
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// Store is a pool of connections.
+type Store struct{ db *sqlx.DB }
+
+// Open connects by a DSN of the mysql driver and brings the schema up to date.
+// Times are UTC whatever the DSN says.
+func Open(ctx context.Context, dsn string) (*Store, error) {
+	c, err := mysql.ParseDSN(dsn)
+	if err != nil {
+		return nil, fmt.Errorf("store: the database address is not of the form user:password@tcp(host:port)/name: %w", err)
+	}
+	c.ParseTime, c.Loc = true, time.UTC
+	if c.Params == nil {
+		c.Params = map[string]string{}
+	}
+	c.Params["time_zone"] = "'+00:00'"
+	db, err := sqlx.Open("mysql", c.FormatDSN())
+	if err != nil {
+		return nil, fmt.Errorf("store: %w", err)
+	}
+	db.SetMaxOpenConns(16)
+	db.SetMaxIdleConns(16)
+	db.SetConnMaxLifetime(10 * time.Minute)
+	s := &Store{db}
+	if err := s.migrate(ctx); err != nil {
+		_ = db.Close()
+		return nil, err
+	}
+	return s, nil
+}
+
+func (s *Store) migrate(ctx context.Context) error {
+	dir, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	p, err := goose.NewProvider(goose.DialectMySQL, s.db.DB, dir)
+	if err != nil {
+		return fmt.Errorf("store: migrations: %w", err)
+	}
+	if _, err := p.Up(ctx); err != nil {
+		return fmt.Errorf("store: the schema could not be brought up to date: %w", err)
+	}
+	return nil
+}
+
+// DB for the session store.
+func (s *Store) DB() *sql.DB { return s.db.DB }
+
+// Close the pool.
+func (s *Store) Close() error { return s.db.Close() }
+
+// Ping says whether the database answers.
+func (s *Store) Ping(ctx context.Context) error { return s.db.PingContext(ctx) }
+
+// attempts at a transaction that other writers get in the way of.
+const attempts = 6
+
+// within runs f in a transaction: all of it happens or none. f may run again
+// when another writer was in the way, so it must not keep anything.
+func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
+	for n := 1; ; n++ {
+		err := s.once(ctx, f)
+		if err == nil || n == attempts || !collision(err) {
+			return err
+		}
+		select {
+		case <-ctx.Done():
+			return err
+		case <-time.After(time.Duration(n*n) * 5 * time.Millisecond):
+		}
+	}
+}
+
+func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
+	tx, err := s.db.BeginTxx(ctx, nil)
+	if err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	defer func() { _ = tx.Rollback() }()
+	if err := f(tx); err != nil {
+		return err
+	}
+	if err := tx.Commit(); err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	return nil
+}
+
+// collision says that the same transaction may well succeed a moment later: a
+// deadlock, a lock that took too long, a row someone else has just inserted.
+func collision(err error) bool {
+	var m *mysql.MySQLError
+	return errors.As(err, &m) && (m.Number == 1213 || m.Number == 1205 || m.Number == 1020 || m.Number == 1062)
+}
+
+func notFound(err error) error {
+	if errors.Is(err, sql.ErrNoRows) {
+		return ErrNotFound
+	}
+	return err
+}
+
+// duplicate says that a key was taken.
+func duplicate(err error) bool {
+	var m *mysql.MySQLError
+	return errors.As(err, &m) && m.Number == 1062
+}
