@@ -97,7 +97,9 @@ func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 }
 
 func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
-	tx, err := s.db.BeginTxx(ctx, nil)
+	// Each read sees what is committed by then: after waiting for a lock, the
+	// winner's rows and not those of when the transaction began.
+	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelReadCommitted})
 	if err != nil {
 		return fmt.Errorf("store: %w", err)
 	}
