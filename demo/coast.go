@@ -122,3 +122,6 @@ func marks(spot string, list ...ground.Mark) []ground.Mark {
 	}
 	return list
 }
+
+// SpotID of a demo spot by its name.
+func SpotID(name string) string { return id(name).String() }

@@ -36,6 +36,8 @@ type Question struct {
 type Advice struct {
 	Moment  Moment
 	Choices []Choice
+	// Way says that the way is shut or soon will be; empty when there is no hurry.
+	Way string
 	// Cautions of the place and moment, to be shown once.
 	Cautions []string
 	// Note says why there is no choice, where there is none.
@@ -83,7 +85,7 @@ func Ask(q Question) (Advice, error) {
 			return Advice{}, err
 		}
 	}
-	a := Advice{Moment: m, Cautions: PlaceCautions(&m, c)}
+	a := Advice{Moment: m, Way: WayCaution(&m, c), Cautions: PlaceCautions(&m)}
 	options := possible(q.Book, q.Target, &m)
 	if len(options) == 0 {
 		a.Note = fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", s.Name)
@@ -166,9 +168,6 @@ func reasons(book *playbook.Book, r *rankedOption) []Reason {
 		out = append(out, Reason{rule.ID, rule.Says, f, applies, rule.Idea, rule.Origin, rule.Effect, rule.Certainty, rule.Family, rule.School})
 	}
 	sort.SliceStable(out, func(i, j int) bool { return math.Abs(math.Log(out[i].Factor)) > math.Abs(math.Log(out[j].Factor)) })
-	says := "A blind pick has some of this already"
-	if r.edge.Blind > 1 {
-		says = "A blind pick does worse than a plain hour"
-	}
+	says := fmt.Sprintf("Turning up blind averages ×%.2f by the same rules", 1/r.edge.Blind)
 	return append(out, Reason{Rule: BlindRule, Says: says, Factor: r.edge.Blind, Applies: 1})
 }

@@ -267,10 +267,10 @@ func TestCutOffIsACautionInTime(t *testing.T) {
 		return m.Stage.Direction == tide.Flood && m.LevelM > 1.1 && m.LevelM < 1.25 && m.Stage.Next.LevelM > 1.35
 	})
 	a := w.ask(t, "red drum", 0, near)
-	assert.Contains(t, a.Cautions[0], "Tide cut-off")
-	assert.Contains(t, a.Cautions[0], "too deep at the gut on the way")
+	assert.Contains(t, a.Way, "Tide cut-off")
+	assert.Contains(t, a.Way, "too deep at the gut on the way")
 	shut := w.when(t, func(m Moment) bool { return m.LevelM > 1.35 })
-	assert.Contains(t, w.ask(t, "red drum", 0, shut).Cautions[0], "shut now")
+	assert.Contains(t, w.ask(t, "red drum", 0, shut).Way, "shut now")
 	cold := w.ask(t, "red drum", 0, near, is(conditions.WaterTemp, 9))
 	assert.Contains(t, cold.Cautions, "Cold water takes the breath away: wear flotation, and do not fish alone.")
 }

@@ -16,18 +16,24 @@ const coldShock = 15
 // soon is how near a closing must be to be a caution.
 const soon = 3 * time.Hour
 
+// WayCaution says that the way is shut, or how soon it will be; empty when there
+// is no hurry.
+func WayCaution(m *Moment, c *tide.Curve) string {
+	w, open := ground.NextClose(m.Spot.Access.Open(c), m.Time)
+	if !open {
+		return "The way there or back is shut now."
+	}
+	left := w.Closes.Sub(m.Time).Round(time.Minute)
+	if w.Closes.IsZero() || left > soon {
+		return ""
+	}
+	return fmt.Sprintf("Tide cut-off: in %d h %02d min it is %s. Be out before.", int(left.Hours()), int(left.Minutes())%60, w.ClosedBy)
+}
+
 // PlaceCautions are shown once, with the place and the moment. They are the
 // usual ones; local rules, lifeguards and harbour masters come first.
-func PlaceCautions(m *Moment, c *tide.Curve) []string {
+func PlaceCautions(m *Moment) []string {
 	var out []string
-	w, open := ground.NextClose(m.Spot.Access.Open(c), m.Time)
-	switch {
-	case !open:
-		out = append(out, "The way there or back is shut now.")
-	case !w.Closes.IsZero() && w.Closes.Sub(m.Time) <= soon:
-		left := w.Closes.Sub(m.Time).Round(time.Minute)
-		out = append(out, fmt.Sprintf("Tide cut-off: in %d h %02d min it is %s. Be out before.", int(left.Hours()), int(left.Minutes())%60, w.ClosedBy))
-	}
 	if m.Spot.Access.Manner == ground.Wading {
 		out = append(out, "Wade no deeper than the thigh, shuffle your feet for rays, and wear boots: shell and soft mud.")
 	}

@@ -24,7 +24,7 @@ func describe(q Question, m *Moment, r *rankedOption) Choice {
 	temp := m.Believed[conditions.WaterTemp].Value
 	rigShort := strings.ReplaceAll(r.rig.Short, "{weight}", q.System.Weight(r.weightKg))
 	ch := Choice{
-		Approach: r.offering.Approach, Offering: r.offering.Name, Rig: capital(rigShort) + " (" + r.rig.Name + ")", Mark: r.mark.Name,
+		Approach: r.offering.Approach, Offering: r.offering.Name, Rig: capital(r.rig.Name), Mark: r.mark.Name,
 		DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Bite: capital(r.rig.Bite) + ".",
 	}
 	ch.Retrieve, ch.Arithmetic = retrieve(q.System, &r.presentation, depth, temp)

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"net/http"
+	"slices"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -57,7 +58,7 @@ type choiceOut struct {
 	EdgeHigh   float64      `json:"edge_high"`
 	Reasons    []reasonOut  `json:"reasons" nullable:"false"`
 	Arithmetic []workingOut `json:"arithmetic" nullable:"false"`
-	Cautions   []string     `json:"cautions" nullable:"false"`
+	Cautions   []string     `json:"cautions" nullable:"false" doc:"of the way, the place, the tackle and the fish"`
 }
 
 type adviseOutput struct {
@@ -65,7 +66,7 @@ type adviseOutput struct {
 		Choices    []choiceOut `json:"choices" nullable:"false"`
 		Conditions []condition `json:"conditions" nullable:"false"`
 		Stage      stageOut    `json:"stage"`
-		Cautions   []string    `json:"cautions" nullable:"false" doc:"of the place and the moment"`
+		Way        string      `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
 		Note       string      `json:"note" doc:"why there is no choice, where there is none"`
 		Basis      string      `json:"basis" doc:"what the edges rest on"`
 	}
@@ -144,12 +145,17 @@ func adviceOut(a advise.Advice) *adviseOutput {
 	out := &adviseOutput{}
 	b := &out.Body
 	b.Conditions, b.Stage, b.Note, b.Basis = conditionsOf(&a.Moment), stageOf(a.Moment.Stage), a.Note, basis
-	b.Cautions = append([]string{}, a.Cautions...)
+	b.Way = a.Way
+	common := []string{}
+	if a.Way != "" {
+		common = append(common, a.Way)
+	}
+	common = append(common, a.Cautions...)
 	b.Choices = []choiceOut{}
 	for _, c := range a.Choices {
 		o := choiceOut{Sentence: c.Sentence, Approach: c.Approach, Offering: c.Offering, Rig: c.Rig, Mark: c.Mark, DepthM: c.DepthM,
 			Retrieve: c.Retrieve, Bite: c.Bite, Edge: c.Edge.Value, EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High,
-			Reasons: []reasonOut{}, Arithmetic: []workingOut{}, Cautions: append([]string{}, c.Cautions...)}
+			Reasons: []reasonOut{}, Arithmetic: []workingOut{}, Cautions: append(slices.Clone(common), c.Cautions...)}
 		for _, r := range c.Reasons {
 			o.Reasons = append(o.Reasons, reasonOut{r.Rule, r.Says, r.Factor, r.Applies, r.Family, r.Effect, r.Certainty, r.Origin, r.Idea, r.School})
 		}

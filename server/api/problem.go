@@ -1,6 +1,7 @@
 package api
 
 import (
+	"context"
 	"encoding/json"
 	"errors"
 	"log/slog"
@@ -30,6 +31,9 @@ func wrong(location string, err error) error {
 	return huma.Error422UnprocessableEntity(err.Error(), &huma.ErrorDetail{Location: location, Message: err.Error()})
 }
 
+// statusClientGone is what no one is there to read.
+const statusClientGone = 499
+
 // failed turns an error of the store into a problem.
 func failed(err error) error {
 	var conflict store.ConflictError
@@ -39,6 +43,8 @@ func failed(err error) error {
 		return nil
 	case errors.As(err, &status):
 		return err
+	case errors.Is(err, context.Canceled):
+		return huma.NewError(statusClientGone, "The request was given up.")
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("There is nothing here by that id.")
 	case errors.As(err, &conflict):

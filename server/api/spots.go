@@ -242,6 +242,6 @@ func (s *Server) spotState(ctx context.Context, in *stateInput) (*stateOutput, e
 	open := sp.Access.Open(c)
 	_, b.Open = ground.NextClose(open, t)
 	b.Windows, b.Conditions = windowsOf(open), conditionsOf(&m)
-	b.Cautions = advise.PlaceCautions(&m, c)
+	b.Cautions = append([]string{}, advise.PlaceCautions(&m)...)
 	return out, nil
 }

@@ -1,0 +1,218 @@
+// Package browser drives Debian's Chromium as a person would: it looks for
+// things by what they say, clicks with the mouse, types on the keyboard.
+package browser
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"os"
+	"time"
+
+	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/chromedp"
+)
+
+// Browser is one running Chromium.
+type Browser struct {
+	ctx    context.Context
+	cancel context.CancelFunc
+	dir    string
+}
+
+// Open starts Chromium.
+func Open() (*Browser, error) {
+	dir, err := os.MkdirTemp("", "greypebble-chromium-")
+	if err != nil {
+		return nil, err
+	}
+	options := append(chromedp.DefaultExecAllocatorOptions[:], chromedp.ExecPath("/usr/bin/chromium"), chromedp.UserDataDir(dir), chromedp.NoSandbox,
+		chromedp.Flag("disable-gpu", true), chromedp.Flag("disable-quic", true), chromedp.Flag("disable-background-networking", true),
+		chromedp.Flag("disable-component-update", true), chromedp.Flag("force-color-profile", "srgb"), chromedp.Flag("hide-scrollbars", true))
+	allocated, stop := chromedp.NewExecAllocator(context.Background(), options...)
+	ctx, cancel := chromedp.NewContext(allocated)
+	b := &Browser{ctx, func() { cancel(); stop() }, dir}
+	// The first run starts the process; a timeout on it would end the browser.
+	if err := chromedp.Do(ctx, chromedp.Navigate("about:blank")); err != nil {
+		b.Close()
+		return nil, fmt.Errorf("chromium did not start: %w", err)
+	}
+	return b, nil
+}
+
+// Close ends it.
+func (b *Browser) Close() {
+	b.cancel()
+	_ = os.RemoveAll(b.dir)
+}
+
+// Size of a page in CSS pixels.
+type Size struct {
+	Width, Height int64
+	Phone         bool
+}
+
+// The two sizes the program is made for.
+var (
+	Desk  = Size{1280, 800, false}
+	Phone = Size{390, 844, true}
+)
+
+// Page is a tab with cookies of its own.
+type Page struct {
+	ctx    context.Context
+	cancel context.CancelFunc
+	base   string
+}
+
+// patience is how long a person waits for something to appear.
+const patience = 15 * time.Second
+
+// Page opens a tab on a site. Every page is a person of their own: it shares no
+// cookies with others.
+func (b *Browser) Page(base string, s Size) (*Page, error) {
+	ctx, cancel := chromedp.NewContext(b.ctx, chromedp.WithNewBrowserContext())
+	view := []chromedp.EmulateViewportOption{}
+	if s.Phone {
+		view = append(view, chromedp.EmulateScale(2), chromedp.EmulateMobile, chromedp.EmulateTouch)
+	}
+	if err := chromedp.Do(ctx, chromedp.EmulateViewport(s.Width, s.Height, view...)); err != nil {
+		cancel()
+		return nil, err
+	}
+	return &Page{ctx, cancel, base}, nil
+}
+
+// Close the tab.
+func (p *Page) Close() { p.cancel() }
+
+func (p *Page) do(actions ...chromedp.Action[chromedp.Void]) error {
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
+	defer cancel()
+	return chromedp.Do(ctx, actions...)
+}
+
+// Go to an address of the site.
+func (p *Page) Go(path string) error { return p.do(chromedp.Navigate(p.base + path)) }
+
+// Eval runs an expression in the page and decodes what it gives.
+func Eval[T any](p *Page, expression string) (T, error) {
+	ctx, cancel := context.WithTimeout(p.ctx, 4*patience)
+	defer cancel()
+	var v T
+	raw, err := chromedp.Run(ctx, chromedp.Evaluate[[]byte](`Promise.resolve(`+expression+`).then(v => JSON.stringify(v ?? null))`, chromedp.EvalAwaitPromise))
+	if err != nil {
+		return v, fmt.Errorf("%s: %w", expression, err)
+	}
+	var text string
+	if err := json.Unmarshal(raw, &text); err != nil {
+		return v, err
+	}
+	return v, json.Unmarshal([]byte(text), &v)
+}
+
+// Wait until an expression is true.
+func (p *Page) Wait(expression string) error {
+	deadline := time.Now().Add(patience)
+	for {
+		ok, err := Eval[bool](p, `!!(`+expression+`)`)
+		if err == nil && ok {
+			return nil
+		}
+		if time.Now().After(deadline) {
+			text, _ := Eval[string](p, `document.body.innerText.slice(0, 900)`)
+			return fmt.Errorf("waited %s for %s (last: %w); the page says:\n%s", patience, expression, errors.Join(err), text)
+		}
+		time.Sleep(60 * time.Millisecond)
+	}
+}
+
+// WaitText until the page shows a text.
+func (p *Page) WaitText(text string) error {
+	return p.Wait(fmt.Sprintf(`document.body.innerText.includes(%s)`, quote(text)))
+}
+
+func quote(s string) string {
+	raw, _ := json.Marshal(s)
+	return string(raw)
+}
+
+// find gives the middle of the visible thing a person would click for a text.
+const find = `((text) => {
+  const seen = (e) => { const r = e.getBoundingClientRect(); return r.width > 0 && r.height > 0 && getComputedStyle(e).visibility !== 'hidden'; };
+  const says = (e) => [(e.innerText ?? '').trim(), e.getAttribute('aria-label') ?? '', e.getAttribute('title') ?? '', e.getAttribute('placeholder') ?? ''];
+  const kinds = 'button, a, summary, [role=option], .ant-select-item-option, .ant-segmented-item, label, [role=combobox], input, textarea, select';
+  const all = [...document.querySelectorAll(kinds)].filter(seen);
+  const e = all.find((e) => says(e).includes(text)) ?? all.find((e) => says(e).some((s) => s.startsWith(text)));
+  if (!e) return null;
+  e.scrollIntoView({block: 'center', inline: 'center'});
+  const r = e.getBoundingClientRect();
+  return [r.x + r.width / 2, r.y + r.height / 2];
+})`
+
+// Click what says a text, or begins with it.
+func (p *Page) Click(text string) error {
+	if err := p.Wait(find + `(` + quote(text) + `)`); err != nil {
+		return fmt.Errorf("nothing to click says %q: %w", text, err)
+	}
+	time.Sleep(80 * time.Millisecond) // what has just appeared may still move
+	at, err := Eval[[2]float64](p, find+`(`+quote(text)+`)`)
+	if err != nil {
+		return err
+	}
+	return p.do(chromedp.MouseClickXY(at[0], at[1]))
+}
+
+// Fill a field found by its label: click into it, clear it, type.
+func (p *Page) Fill(label, text string) error {
+	field := fmt.Sprintf(`(() => { const l = [...document.querySelectorAll('label')].find((l) => l.innerText.trim() === %[1]s);
+    const e = (l && (document.getElementById(l.htmlFor) ?? l.querySelector('input, textarea'))) ?? document.querySelector('[aria-label=' + JSON.stringify(%[1]s) + ']');
+    if (!e) return null; e.scrollIntoView({block: 'center'}); e.focus(); e.select?.(); return true; })()`, quote(label))
+	if err := p.Wait(field); err != nil {
+		return fmt.Errorf("no field is labelled %q: %w", label, err)
+	}
+	return p.Type(text)
+}
+
+// Type on the keyboard.
+func (p *Page) Type(text string) error { return p.do(chromedp.KeyEvent(text)) }
+
+// Drag with the mouse from one point to another.
+func (p *Page) Drag(x1, y1, x2, y2 float64) error {
+	steps := []chromedp.Action[chromedp.Void]{chromedp.MouseEvent(chromedp.MousePressed, x1, y1, chromedp.ButtonLeft, once)}
+	const n = 12
+	for i := 1; i <= n; i++ {
+		k := float64(i) / n
+		steps = append(steps, chromedp.MouseEvent(chromedp.MouseMoved, x1+(x2-x1)*k, y1+(y2-y1)*k, held))
+	}
+	return p.do(append(steps, chromedp.MouseEvent(chromedp.MouseReleased, x2, y2, chromedp.ButtonLeft, once))...)
+}
+
+func held(p *input.DispatchMouseEventParams) {
+	p.Button, p.Buttons = input.MouseButtonLeft, 1
+}
+
+func once(p *input.DispatchMouseEventParams) { p.ClickCount = 1 }
+
+// Shot of the page as PNG.
+func (p *Page) Shot() ([]byte, error) {
+	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
+	defer cancel()
+	return chromedp.Run(ctx, chromedp.CaptureScreenshot())
+}
+
+// SignIn on the first page.
+func (p *Page) SignIn(name, password string) error {
+	for _, step := range []func() error{
+		func() error { return p.Fill("Name", name) },
+		func() error { return p.Fill("Password", password) },
+		func() error { return p.Click("Sign in") },
+		func() error { return p.Wait(`document.querySelector('.ribbon svg')`) },
+	} {
+		if err := step(); err != nil {
+			return err
+		}
+	}
+	return nil
+}

@@ -1,0 +1,138 @@
+// Shots takes the pictures of docs/screenshots from the demo data.
+package main
+
+import (
+	"flag"
+	"fmt"
+	"os"
+	"path/filepath"
+	"strings"
+	"time"
+
+	"greypebble/demo"
+	"greypebble/e2e/browser"
+	"greypebble/testkit"
+)
+
+// shot is one picture: where, how large, and what a person does first.
+type shot struct {
+	name  string
+	size  browser.Size
+	path  string
+	light string
+	setUp func(p *browser.Page) error
+	// steps of ten minutes the ribbon is moved on by.
+	steps int
+}
+
+func click(texts ...string) func(p *browser.Page) error {
+	return func(p *browser.Page) error {
+		for _, t := range texts {
+			if err := p.Click(t); err != nil {
+				return err
+			}
+			time.Sleep(300 * time.Millisecond)
+		}
+		return nil
+	}
+}
+
+var shots = []shot{
+	{name: "sign-in", size: browser.Desk},
+	{name: "water", size: browser.Desk, path: "/water", steps: 14},
+	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
+	{name: "water-beach", size: browser.Desk, path: "/water", setUp: click("Spot", "Long Strand")},
+	{name: "water-pier-night", size: browser.Desk, path: "/water", light: "night", setUp: click("Spot", "Cutwater Pier"), steps: 80},
+	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 14},
+	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 14},
+	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 14},
+	{name: "back", size: browser.Desk, path: "/back"},
+	{name: "back-phone", size: browser.Phone, path: "/back"},
+	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch"), steps: 14},
+	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank"), steps: 14},
+}
+
+func main() {
+	out := flag.String("out", "docs/screenshots", "directory for the pictures")
+	only := flag.String("only", "", "take only pictures whose name holds this")
+	flag.Parse()
+	if err := run(*out, *only); err != nil {
+		fmt.Fprintln(os.Stderr, "shots:", err)
+		os.Exit(1)
+	}
+}
+
+func run(out, only string) error {
+	if err := os.MkdirAll(out, 0o755); err != nil {
+		return err
+	}
+	server, err := testkit.Start()
+	if err != nil {
+		return err
+	}
+	defer server.Stop()
+	b, err := browser.Open()
+	if err != nil {
+		return err
+	}
+	defer b.Close()
+	for _, s := range shots {
+		if !strings.Contains(s.name, only) {
+			continue
+		}
+		if err := s.take(b, server.URL, out); err != nil {
+			return fmt.Errorf("%s: %w", s.name, err)
+		}
+		fmt.Println(s.name)
+	}
+	return nil
+}
+
+func (s shot) take(b *browser.Browser, url, out string) error {
+	p, err := b.Page(url, s.size)
+	if err != nil {
+		return err
+	}
+	defer p.Close()
+	if err := p.Go("/"); err != nil {
+		return err
+	}
+	if err := p.WaitText("Sign in"); err != nil {
+		return err
+	}
+	if s.path != "" {
+		if err := s.arrange(p); err != nil {
+			return err
+		}
+	}
+	time.Sleep(900 * time.Millisecond)
+	png, err := p.Shot()
+	if err != nil {
+		return err
+	}
+	return os.WriteFile(filepath.Join(out, s.name+".png"), png, 0o644)
+}
+
+func (s shot) arrange(p *browser.Page) error {
+	if err := p.SignIn("wren", demo.Password); err != nil {
+		return err
+	}
+	// Pictures begin at the bar.
+	if _, err := browser.Eval[any](p, `(localStorage.setItem('greypebble.spot', `+
+		`'`+demo.SpotID("Kettle Bar")+`'), localStorage.setItem('greypebble.light', '`+s.light+`'))`); err != nil {
+		return err
+	}
+	if err := p.Go(s.path); err != nil {
+		return err
+	}
+	if err := p.Wait(`document.querySelector('.ribbon svg')`); err != nil {
+		return err
+	}
+	if err := p.Type(strings.Repeat(".", s.steps)); err != nil {
+		return err
+	}
+	if s.setUp != nil {
+		return s.setUp(p)
+	}
+	return nil
+}

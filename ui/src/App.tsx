@@ -1,0 +1,57 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { App as AntApp, ConfigProvider } from 'antd';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { Problem } from './api/client';
+import { Frame } from './frame/Frame';
+import { Gate } from './signin/Gate';
+import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
+
+const WaterPage = lazy(() => import('./water/WaterPage'));
+const TiePage = lazy(() => import('./tie/TiePage'));
+const BackPage = lazy(() => import('./back/BackPage'));
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      networkMode: 'always',
+      refetchOnWindowFocus: false,
+      staleTime: 60_000,
+      retry: (n, e) => n < 2 && (!(e instanceof Problem) || e.status === 0 || e.status >= 500),
+    },
+    mutations: { networkMode: 'always' },
+  },
+});
+
+export function App() {
+  const [light, setLight] = useState<Light>(storedLight);
+  const theme = useMemo(() => antTheme(light), [light]);
+  const choose = (l: Light) => {
+    applyLight(l);
+    setLight(l);
+  };
+  return (
+    <LightContext value={{ light, setLight: choose }}>
+      <ConfigProvider theme={theme}>
+        <AntApp style={{ height: '100%' }}>
+          <QueryClientProvider client={queries}>
+            <Gate>
+              <BrowserRouter>
+                <Suspense>
+                  <Routes>
+                    <Route element={<Frame />}>
+                      <Route path="/water" element={<WaterPage />} />
+                      <Route path="/tie-on" element={<TiePage />} />
+                      <Route path="/back" element={<BackPage />} />
+                      <Route path="*" element={<Navigate to="/water" replace />} />
+                    </Route>
+                  </Routes>
+                </Suspense>
+              </BrowserRouter>
+            </Gate>
+          </QueryClientProvider>
+        </AntApp>
+      </ConfigProvider>
+    </LightContext>
+  );
+}

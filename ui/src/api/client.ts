@@ -1,0 +1,68 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Spot = Schemas['SpotSummary'];
+export type SpotDetail = Schemas['SpotOutputBody'];
+export type SpotState = Schemas['StateOutputBody'];
+export type RibbonData = Schemas['RibbonOutputBody'];
+export type Frame = Schemas['Frame'];
+export type Advice = Schemas['AdviseOutputBody'];
+export type Choice = Schemas['ChoiceOut'];
+export type Reason = Schemas['ReasonOut'];
+export type Condition = Schemas['Condition'];
+export type ReadingIn = Schemas['ReadingIn'];
+export type Spell = Schemas['SpellOut'];
+export type SpellIn = Schemas['SpellInputBody'];
+export type Target = Schemas['TargetOut'];
+export type Window = Schemas['WindowOut'];
+
+/** A problem the server reported, or that it could not be reached. */
+export class Problem extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly fields: { location: string; message: string }[] = [],
+  ) {
+    super(message);
+  }
+}
+
+const client = createClient<paths>({ baseUrl: '/api' });
+
+type Result<T> = { data?: T; error?: unknown; response: Response };
+
+async function settle<T>(call: Promise<Result<T>>): Promise<T> {
+  let result: Result<T>;
+  try {
+    result = await call;
+  } catch {
+    throw new Problem(0, 'The server cannot be reached. What you entered is still here; try again.');
+  }
+  if (result.response.ok) return result.data as T;
+  const p = (result.error ?? {}) as { detail?: string; errors?: { location?: string; message?: string }[] };
+  throw new Problem(
+    result.response.status,
+    p.detail ?? 'Something went wrong.',
+    (p.errors ?? []).map((e) => ({ location: e.location ?? '', message: e.message ?? '' })),
+  );
+}
+
+export const api = {
+  login: (name: string, password: string) => settle(client.POST('/v1/login', { body: { name, password } })),
+  logout: () => settle(client.POST('/v1/logout')),
+  me: () => settle(client.GET('/v1/me')),
+  targets: () => settle(client.GET('/v1/targets')),
+  spots: () => settle(client.GET('/v1/spots')),
+  spot: (id: string) => settle(client.GET('/v1/spots/{id}', { params: { path: { id } } })),
+  state: (id: string, time: string) =>
+    settle(client.GET('/v1/spots/{id}/state', { params: { path: { id }, query: { time } } })),
+  ribbon: (id: string, from: string, hours: number) =>
+    settle(client.GET('/v1/spots/{id}/ribbon', { params: { path: { id }, query: { from, hours } } })),
+  advise: (body: Schemas['AdviseInputBody']) => settle(client.POST('/v1/advise', { body })),
+  putSpell: (id: string, body: SpellIn) =>
+    settle(client.PUT('/v1/spells/{id}', { params: { path: { id } }, body })),
+  deleteSpell: (id: string) => settle(client.DELETE('/v1/spells/{id}', { params: { path: { id } } })),
+  spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>
+    settle(client.GET('/v1/spells', { params: { query } })),
+};

@@ -1,0 +1,293 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Segmented, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Spell } from '../api/client';
+import { useEntry } from '../entry/entry';
+import { fixed, isKind, kinds, metres } from '../format/measure';
+import { clock, dayOfYear, lasting } from '../format/time';
+import { useMoment } from '../moment/moment';
+import './back.css';
+
+type Filters = {
+  target?: string;
+  spot_id?: string;
+  stage?: 'flood' | 'ebb';
+  third?: number;
+  outcome?: 'blank' | 'catch';
+};
+
+const stages = ['flood', 'ebb'].flatMap((s) => [
+  { value: s, label: s },
+  ...['first', 'middle', 'last'].map((t, i) => ({ value: `${s} ${i + 1}`, label: `${s}, ${t} third` })),
+]);
+
+/** The log: every spell, blanks included. */
+export default function BackPage() {
+  const m = useMoment();
+  const entry = useEntry();
+  const [f, setF] = useState<Filters>({});
+  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const log = useQuery({
+    queryKey: ['spells', 'log', f],
+    queryFn: () => api.spells({ ...f, most: 300 }),
+    placeholderData: keepPreviousData,
+  });
+  const d = log.data;
+  const filtered = Object.values(f).some((v) => v !== undefined);
+  return (
+    <div className="back">
+      <div className="filters">
+        <Select
+          aria-label="Target"
+          allowClear
+          placeholder="any target"
+          value={f.target}
+          onChange={(target) => setF({ ...f, target })}
+          options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
+        />
+        <Select
+          aria-label="Spot"
+          allowClear
+          placeholder="any spot"
+          value={f.spot_id}
+          onChange={(spot_id) => setF({ ...f, spot_id })}
+          options={m.spots.map((s) => ({ value: s.id, label: s.name }))}
+        />
+        <Select
+          aria-label="Tide stage"
+          allowClear
+          placeholder="any stage"
+          value={f.stage && (f.third ? `${f.stage} ${f.third}` : f.stage)}
+          onChange={(v?: string) => {
+            const [stage, third] = (v ?? '').split(' ');
+            setF({
+              ...f,
+              stage: (stage || undefined) as Filters['stage'],
+              third: third ? Number(third) : undefined,
+            });
+          }}
+          options={stages}
+        />
+        <Segmented
+          aria-label="Outcome"
+          value={f.outcome ?? 'all'}
+          onChange={(v) => setF({ ...f, outcome: v === 'all' ? undefined : (v as Filters['outcome']) })}
+          options={[
+            { value: 'all', label: 'All' },
+            { value: 'catch', label: 'Caught' },
+            { value: 'blank', label: 'Blank' },
+          ]}
+        />
+      </div>
+      {log.error && (
+        <p role="alert" className="panel">
+          {log.error.message}
+        </p>
+      )}
+      {d && d.total > 0 && (
+        <p className="sum" aria-live="polite">
+          <b>{d.total}</b> {d.total === 1 ? 'spell' : 'spells'}, <b>{d.blanks}</b> blank, <b>{d.catches}</b>{' '}
+          caught in <b>{fixed(d.rod_hours, 1)}</b> rod‑hours
+          {d.per_rod_hour !== null && f.outcome === undefined && (
+            <>
+              : <b>{fixed(d.per_rod_hour, 2)}</b> a rod‑hour
+            </>
+          )}
+        </p>
+      )}
+      {d && d.total === 0 && (
+        <div className="panel empty">
+          <h2>{filtered ? 'No spell matches' : 'Nothing in the log yet'}</h2>
+          <p className="quiet">
+            {filtered
+              ? 'Take a filter away to see more.'
+              : 'Log the first spell, also when nothing bit: a blank tells as much as a catch.'}
+          </p>
+          {filtered ? (
+            <Button onClick={() => setF({})}>Show everything</Button>
+          ) : (
+            <Button type="primary" onClick={() => entry.open({ kind: 'blank' })}>
+              Log a spell
+            </Button>
+          )}
+        </div>
+      )}
+      {d && byDay(d.spells).map(([day, spells]) => <Day key={day} day={day} spells={spells} />)}
+      {d && d.spells.length < d.total && (
+        <p className="quiet">The newest {d.spells.length} are shown; filter to see others.</p>
+      )}
+    </div>
+  );
+}
+
+function byDay(spells: Spell[]): [string, Spell[]][] {
+  const days = new Map<string, Spell[]>();
+  for (const s of spells) {
+    const d = dayOfYear(s.started_at, s.time_zone);
+    days.set(d, [...(days.get(d) ?? []), s]);
+  }
+  return [...days];
+}
+
+function Day({ day, spells }: { day: string; spells: Spell[] }) {
+  return (
+    <section className="log-day">
+      <h2>{day}</h2>
+      <ul className="panel log">
+        {spells.map((s) => (
+          <SpellRow key={s.id} s={s} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function SpellRow({ s }: { s: Spell }) {
+  return (
+    <li data-spell={s.id} data-blank={s.blank}>
+      <details>
+        <summary>
+          <Stone n={s.catches.length} />
+          <span className="log-time">
+            {clock(s.started_at, s.time_zone)}–{clock(s.ended_at, s.time_zone)}
+          </span>
+          <span className="log-what">
+            <b>{s.blank ? 'Blank' : caught(s)}</b>
+            <span className="quiet"> {s.blank ? `for ${s.target_name.toLowerCase()}` : sizes(s)}</span>
+          </span>
+          <span className="log-where">
+            {s.spot_name}
+            {s.mark ? `, ${s.mark.toLowerCase()}` : ''}
+          </span>
+          <span className="log-stage">
+            {s.tide_stage} <span className="quiet">{metres(s.tide_level_m)}</span>
+          </span>
+          <span className="log-with quiet">{s.offering}</span>
+        </summary>
+        <SpellDetail s={s} />
+      </details>
+    </li>
+  );
+}
+
+const caught = (s: Spell) => {
+  const names = new Map<string, number>();
+  for (const c of s.catches) names.set(c.target_name, (names.get(c.target_name) ?? 0) + 1);
+  return [...names].map(([name, n]) => `${n} ${name.toLowerCase()}`).join(', ');
+};
+
+/** "52, 54, 46.5 cm", the first few. */
+const sizes = (s: Spell) => {
+  const cm = s.catches.flatMap((c) => (c.length_m ? [minimal(c.length_m * 100)] : []));
+  if (cm.length === 0) return '';
+  return `${cm.slice(0, 3).join(', ')}${cm.length > 3 ? ', …' : ''} cm`;
+};
+const minimal = (x: number) => fixed(x, Math.abs(x - Math.round(x)) < 0.05 ? 0 : 1);
+
+function SpellDetail({ s }: { s: Spell }) {
+  const entry = useEntry();
+  const queries = useQueryClient();
+  const { modal } = App.useApp();
+  const remove = useMutation({
+    mutationFn: () => api.deleteSpell(s.id),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['spells'] }),
+  });
+  const ask = () =>
+    modal.confirm({
+      title: 'Remove this spell from the log?',
+      content: 'Its catches go with it. This cannot be undone.',
+      okText: 'Remove',
+      cancelText: 'Keep',
+      okButtonProps: { danger: true },
+      onOk: () => remove.mutateAsync(),
+    });
+  return (
+    <div className="log-detail">
+      <dl>
+        <div>
+          <dt>tide</dt>
+          <dd>
+            {metres(s.tide_level_m)}, {s.tide_rate_m_per_h >= 0 ? 'rising' : 'falling'}{' '}
+            {fixed(Math.abs(s.tide_rate_m_per_h), 2)} m/h
+          </dd>
+        </div>
+        <div>
+          <dt>light</dt>
+          <dd>
+            {s.light}, sun {fixed(s.sun_altitude_deg, 0)}°
+          </dd>
+        </div>
+        <div>
+          <dt>moon</dt>
+          <dd>
+            {s.moon_phase}, {fixed(s.moon_illumination * 100, 0)} %
+          </dd>
+        </div>
+        {s.readings.map((r) =>
+          isKind(r.kind) ? (
+            <div key={r.kind}>
+              <dt>{r.kind === 'wind_from_deg' ? 'wind from' : kinds[r.kind].name}</dt>
+              <dd>
+                <span className={`cond ${r.origin}`} title={`${r.origin}: ${r.source}`}>
+                  {kinds[r.kind].write(r.value)}
+                </span>{' '}
+                <span className="quiet small">{r.origin}</span>
+              </dd>
+            </div>
+          ) : null,
+        )}
+        <div>
+          <dt>effort</dt>
+          <dd>
+            {lasting(Date.parse(s.ended_at) - Date.parse(s.started_at))}
+            {s.rods > 1 ? `, ${s.rods} rods` : ''}
+          </dd>
+        </div>
+      </dl>
+      {s.catches.length > 0 && (
+        <ul className="fish">
+          {s.catches.map((c) => (
+            <li key={c.id}>
+              {clock(c.caught_at, s.time_zone)} {c.target_name.toLowerCase()}
+              {c.length_m ? `, ${fixed(c.length_m * 100, 1)} cm` : ''}
+              {c.mass_kg
+                ? `, ${fixed(c.mass_kg, 2)} kg`
+                : c.mass_estimate_kg
+                  ? `, about ${fixed(c.mass_estimate_kg, 1)} kg by its length`
+                  : ''}
+              , {c.kept ? 'kept' : 'released'}
+            </li>
+          ))}
+        </ul>
+      )}
+      {s.note && <p>{s.note}</p>}
+      {remove.error && (
+        <p role="alert" className="entry-error">
+          {remove.error.message}
+        </p>
+      )}
+      <div className="log-acts">
+        <Button size="small" onClick={() => entry.open({ kind: s.blank ? 'blank' : 'catch', spell: s })}>
+          Change
+        </Button>
+        <Button size="small" onClick={ask}>
+          Remove
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** A stone for a spell: hollow when blank, filled with the number caught. */
+function Stone({ n }: { n: number }) {
+  return (
+    <svg className={n ? 'stone full' : 'stone'} width="30" height="24" viewBox="0 0 30 24" aria-hidden="true">
+      <path d="M3 14c0-6 5-10 12-10s12 3 12 8c0 6-5 9-12 9S3 19 3 14z" />
+      {n > 0 && (
+        <text x="15" y="17" textAnchor="middle">
+          {n}
+        </text>
+      )}
+    </svg>
+  );
+}

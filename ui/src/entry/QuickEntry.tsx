@@ -1,0 +1,241 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Segmented, Select } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, Problem, type ReadingIn, type Spell, type SpellIn } from '../api/client';
+import { useSpotState } from '../conditions/useSpotState';
+import { kinds, metres, type Kind } from '../format/measure';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { last, remember, type Entry } from './entry';
+import './entry.css';
+
+/** Logs a catch or a blank in a few touches; tide, light and moon are filled in. */
+export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
+  return (
+    <Drawer
+      open={!!entry}
+      onClose={onClose}
+      destroyOnHidden
+      placement="right"
+      size={Math.min(460, window.innerWidth)}
+      title={entry?.spell ? 'Change this spell' : 'Into the log'}
+      styles={{ body: { paddingTop: 14 } }}
+    >
+      {entry && <EntryForm entry={entry} onClose={onClose} />}
+    </Drawer>
+  );
+}
+
+const overridable: Kind[] = ['clarity_secchi_m', 'water_temp_c', 'wind_speed_ms'];
+
+interface Fields {
+  minutes: number;
+  target: string;
+  approach?: string;
+  offering?: string;
+  mark?: string;
+  length_cm?: number;
+  mass_kg?: number;
+  kept?: boolean;
+  note?: string;
+  readings?: Partial<Record<Kind, number | null>>;
+}
+
+function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const state = useSpotState();
+  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const [kind, setKind] = useState(entry.kind);
+  // Ids are made once, so that sending again after a lost answer writes nothing twice.
+  const [ids] = useState(() => ({ spell: entry.spell?.id ?? v7(), fish: v7() }));
+  const [form] = Form.useForm<Fields>();
+  const zone = m.spot.time_zone;
+  const old = entry.spell;
+  const ended = old ? old.ended_at : (m.frame?.time ?? m.now.toISOString());
+  const seed = { ...last(), ...dropEmpty(entry) };
+
+  const save = useMutation({
+    mutationFn: (f: Fields) => api.putSpell(ids.spell, body(f)),
+    onSuccess: (s) => {
+      remember({ target: s.target, approach: s.approach, offering: s.offering, mark: s.mark });
+      void queries.invalidateQueries({ queryKey: ['spells'] });
+      void message.success(
+        old ? 'Changed.' : s.blank ? 'The blank is in the log. It counts.' : 'The catch is in the log.',
+      );
+      onClose();
+    },
+  });
+
+  function body(f: Fields): SpellIn {
+    const readings: ReadingIn[] = overridable.flatMap((k) => {
+      const v = f.readings?.[k];
+      return typeof v === 'number' ? [{ kind: k, value: v }] : [];
+    });
+    const kept = (old?.readings ?? [])
+      .filter((r) => r.origin === 'observed' && !overridable.includes(r.kind as Kind))
+      .map((r) => ({ kind: r.kind, value: r.value }) as ReadingIn);
+    const fish = {
+      id: ids.fish,
+      target: f.target,
+      ...(f.length_cm ? { length_m: f.length_cm / 100 } : {}),
+      ...(f.mass_kg ? { mass_kg: f.mass_kg } : {}),
+      ...(f.kept ? { kept: true } : {}),
+    };
+    return {
+      spot_id: old?.spot_id ?? m.spot.id,
+      target: f.target,
+      started_at: new Date(Date.parse(ended) - f.minutes * 60000).toISOString(),
+      ended_at: ended,
+      ...(old ? { rods: old.rods } : {}),
+      ...(f.mark ? { mark: f.mark } : {}),
+      ...(f.approach ? { approach: f.approach as SpellIn['approach'] } : {}),
+      ...(f.offering ? { offering: f.offering } : {}),
+      ...(f.note ? { note: f.note } : {}),
+      ...(readings.length + kept.length ? { readings: [...readings, ...kept] } : {}),
+      ...(kind === 'catch' && !old?.catches.length ? { catches: [fish] } : {}),
+      ...(old ? { revision: old.revision } : {}),
+    };
+  }
+
+  const error = save.error instanceof Problem ? save.error : null;
+  const adding = kind === 'catch' && !old?.catches.length;
+  return (
+    <Form
+      form={form}
+      layout="vertical"
+      className="entry"
+      requiredMark={false}
+      onFinish={(f: Fields) => save.mutate(f)}
+      initialValues={{
+        minutes: old ? (Date.parse(old.ended_at) - Date.parse(old.started_at)) / 60000 : 30,
+        target: old?.target ?? seed.target,
+        approach: (old ? old.approach : seed.approach) || undefined,
+        offering: old ? old.offering : seed.offering,
+        mark: (old ? old.mark : seed.mark) || undefined,
+        note: old?.note,
+        readings: observed(old, m.readings),
+      }}
+    >
+      {!old && (
+        <Segmented
+          block
+          size="large"
+          aria-label="Catch or blank"
+          value={kind}
+          onChange={(v) => setKind(v as typeof kind)}
+          options={[
+            { value: 'catch', label: 'Catch' },
+            { value: 'blank', label: 'Blank' },
+          ]}
+        />
+      )}
+      <div className="entry-where">
+        <p>
+          <b>{old?.spot_name ?? m.spot.name}</b>, {day(ended, zone)} {clock(ended, zone)}
+        </p>
+        <p className="quiet small">
+          {old
+            ? `${old.tide_stage}, ${metres(old.tide_level_m)}, ${old.light}, ${old.moon_phase}`
+            : m.frame
+              ? `Filled in: ${m.frame.stage}, ${metres(m.frame.level_m)}, ${m.frame.light} light, moon.`
+              : ''}
+        </p>
+      </div>
+      <div className="entry-two">
+        <Form.Item
+          label="Sought"
+          name="target"
+          rules={[{ required: true, message: 'Say what you were after.' }]}
+        >
+          <Select options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))} />
+        </Form.Item>
+        <Form.Item
+          label="Fished for"
+          name="minutes"
+          rules={[{ required: true, message: 'How long, in minutes?' }]}
+          tooltip="Time spent is what makes a catch or a blank count."
+        >
+          <InputNumber min={1} max={1440} suffix="min" style={{ width: '100%' }} />
+        </Form.Item>
+      </div>
+      {adding && (
+        <div className="entry-three">
+          <Form.Item label="Length" name="length_cm">
+            <InputNumber min={1} max={399} step={0.5} suffix="cm" style={{ width: '100%' }} />
+          </Form.Item>
+          <Form.Item label="Weight" name="mass_kg">
+            <InputNumber min={0.01} max={499} step={0.1} suffix="kg" style={{ width: '100%' }} />
+          </Form.Item>
+          <Form.Item label=" " name="kept" valuePropName="checked">
+            <Checkbox>kept</Checkbox>
+          </Form.Item>
+        </div>
+      )}
+      <div className="entry-two">
+        <Form.Item label="With" name="approach">
+          <Select
+            allowClear
+            options={['live bait', 'cut bait', 'lure'].map((v) => ({ value: v, label: v }))}
+          />
+        </Form.Item>
+        <Form.Item label="Bait or lure" name="offering">
+          <Input maxLength={80} />
+        </Form.Item>
+      </div>
+      <Form.Item label="Mark" name="mark">
+        <Select allowClear options={(m.ribbon?.marks ?? []).map((k) => ({ value: k.name, label: k.name }))} />
+      </Form.Item>
+      <div className="entry-three">
+        {overridable.map((k) => {
+          const believed = state.data?.conditions.find((c) => c.kind === k);
+          return (
+            <Form.Item
+              key={k}
+              label={<span className="entry-label">{kinds[k].name}</span>}
+              name={['readings', k]}
+            >
+              <InputNumber
+                min={kinds[k].min}
+                max={kinds[k].max}
+                step={kinds[k].step}
+                suffix={kinds[k].unit}
+                placeholder={believed && !old ? believed.value.toFixed(1) : ''}
+                style={{ width: '100%' }}
+                aria-label={kinds[k].long}
+              />
+            </Form.Item>
+          );
+        })}
+      </div>
+      <p className="quiet small entry-hint">
+        Left empty, the grey value is kept with the spell and marked as not yours.
+      </p>
+      <Form.Item label="Note" name="note">
+        <Input.TextArea rows={2} maxLength={1000} />
+      </Form.Item>
+      {save.error && (
+        <div role="alert" className="entry-error">
+          {error?.status === 409
+            ? `This spell was changed elsewhere meanwhile: ${error.fields.map((f) => f.location.replace('body.', '')).join(', ')}. Close and look at it again.`
+            : save.error.message}
+        </div>
+      )}
+      <Button type="primary" htmlType="submit" size="large" block loading={save.isPending}>
+        {old ? 'Save' : kind === 'catch' ? 'Log the catch' : 'Log the blank'}
+      </Button>
+    </Form>
+  );
+}
+
+function dropEmpty<T extends object>(o: T): Partial<T> {
+  return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined && v !== '')) as Partial<T>;
+}
+
+/** The readings the angler gave: those of a stored spell, or those overruled on screen. */
+function observed(old: Spell | undefined, current: ReadingIn[]): Partial<Record<Kind, number>> {
+  const list = old ? old.readings.filter((r) => r.origin === 'observed') : current;
+  return Object.fromEntries(list.map((r) => [r.kind, r.value]));
+}

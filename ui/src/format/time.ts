@@ -1,0 +1,33 @@
+/** Times are shown where the water is, whatever the browser's own zone. */
+const cache = new Map<string, Intl.DateTimeFormat>();
+
+function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = zone + JSON.stringify(options);
+  let f = cache.get(key);
+  if (!f) {
+    f = new Intl.DateTimeFormat('en-GB', { timeZone: zone, ...options });
+    cache.set(key, f);
+  }
+  return f;
+}
+
+export const clock = (t: string | Date, zone: string) =>
+  format(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(new Date(t));
+
+export const day = (t: string | Date, zone: string) =>
+  format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(t)).replace(',', '');
+
+export const dayOfYear = (t: string | Date, zone: string) =>
+  format(zone, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(t));
+
+/** Hour and date parts where the water is. */
+export function hourThere(t: Date, zone: string): number {
+  return Number(format(zone, { hour: '2-digit', hourCycle: 'h23' }).format(t));
+}
+
+/** "45 min", "1 h 20". */
+export function lasting(ms: number): string {
+  const min = Math.round(ms / 60000);
+  if (min < 60) return `${min} min`;
+  return min % 60 === 0 ? `${min / 60} h` : `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
+}

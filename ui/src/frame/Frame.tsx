@@ -1,0 +1,109 @@
+import { Select } from 'antd';
+import { useEffect, useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import { ConditionStrip } from '../conditions/ConditionStrip';
+import { QuickEntry } from '../entry/QuickEntry';
+import { EntryContext, type Entry } from '../entry/entry';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { Ribbon } from '../ribbon/Ribbon';
+import { useSession } from '../signin/session';
+import { lights, useLight } from '../theme/light';
+import './frame.css';
+
+const places = [
+  { to: '/water', name: 'Water' },
+  { to: '/tie-on', name: 'Tie on' },
+  { to: '/back', name: 'Back' },
+];
+
+/** The five places in the order of the day (those that do something yet), with the ribbon along the foot. */
+export function Frame() {
+  const m = useMoment();
+  const { name, signOut } = useSession();
+  const { light, setLight } = useLight();
+  const [entry, setEntry] = useState<Entry | null>(null);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const el = e.target as HTMLElement;
+      if (e.ctrlKey || e.metaKey || e.altKey || el.closest('input, textarea, [role=combobox], [role=dialog]'))
+        return;
+      if (e.key === 'c' || e.key === 'b') {
+        e.preventDefault();
+        setEntry({ kind: e.key === 'c' ? 'catch' : 'blank' });
+      }
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+
+  return (
+    <EntryContext value={{ open: setEntry }}>
+      <div className="frame">
+        <nav className="rail" aria-label="Places">
+          <div className="rail-name">
+            Grey
+            <br />
+            Pebble
+          </div>
+          <div className="rail-places">
+            {places.map((p) => (
+              <NavLink key={p.to} to={p.to}>
+                {p.name}
+              </NavLink>
+            ))}
+          </div>
+          <div className="rail-log">
+            <button onClick={() => setEntry({ kind: 'catch' })} title="Log a catch (c)">
+              Catch
+            </button>
+            <button onClick={() => setEntry({ kind: 'blank' })} title="Log a blank (b)">
+              Blank
+            </button>
+          </div>
+          <div className="rail-foot">
+            <label>
+              <span className="unseen">Light</span>
+              <select value={light} onChange={(e) => setLight(e.target.value as typeof light)}>
+                {lights.map((l) => (
+                  <option key={l}>{l}</option>
+                ))}
+              </select>
+            </label>
+            <button onClick={signOut} title={`Signed in as ${name}`}>
+              sign out
+            </button>
+          </div>
+        </nav>
+        <header className="head">
+          <Select
+            className="head-spot"
+            aria-label="Spot"
+            value={m.spot.id}
+            onChange={m.choose}
+            variant="borderless"
+            popupMatchSelectWidth={false}
+            options={m.spots.map((s) => ({ value: s.id, label: s.name, title: s.place }))}
+          />
+          <span className="head-moment">
+            {m.frame && (
+              <>
+                <span className="head-day">{day(m.frame.time, m.spot.time_zone)},</span>{' '}
+                <b>{clock(m.frame.time, m.spot.time_zone)}</b>
+              </>
+            )}
+          </span>
+          <ConditionStrip />
+        </header>
+        <main className="main">
+          <Outlet />
+        </main>
+        <footer className="foot">
+          <Ribbon />
+        </footer>
+      </div>
+      <QuickEntry entry={entry} onClose={() => setEntry(null)} />
+    </EntryContext>
+  );
+}

@@ -1,0 +1,125 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { api, type Spot } from '../api/client';
+import { kindList, type Kind } from '../format/measure';
+import { MomentContext, nearest, type Moment, type Overrides } from './moment';
+
+const hours = 36;
+/** How much of the ribbon lies before a moment it is opened on. */
+const before = 5 * 3600_000;
+const spotKey = 'greypebble.spot';
+const tenMinutes = 600_000;
+
+export function MomentProvider({ now, spots, children }: { now: Date; spots: Spot[]; children: ReactNode }) {
+  const [spotId, setSpotId] = useState(() => localStorage.getItem(spotKey) ?? '');
+  const spot = spots.find((s) => s.id === spotId) ?? spots[0]!;
+  const [time, setTime] = useState(() => Math.round(now.getTime() / tenMinutes) * tenMinutes);
+  const [from, setFrom] = useState(() => now.getTime() - before);
+  const [overrides, setOverrides] = useState<Overrides>({});
+
+  const query = useQuery({
+    queryKey: ['ribbon', spot.id, from],
+    queryFn: () => api.ribbon(spot.id, new Date(from).toISOString(), hours),
+    placeholderData: (previous, q) => (q?.queryKey[1] === spot.id ? keepPreviousData(previous) : undefined),
+    staleTime: 600_000,
+  });
+  const ribbon = query.data;
+  const index = useMemo(() => (ribbon ? nearest(ribbon.frames, time) : 0), [ribbon, time]);
+
+  const moveTime = useCallback(
+    (t: Date) => {
+      setTime(t.getTime());
+      setFrom((f) => (t.getTime() < f || t.getTime() > f + hours * 3600_000 ? t.getTime() - before : f));
+    },
+    [setTime, setFrom],
+  );
+  const moveTo = useCallback(
+    (i: number) => {
+      const f = ribbon?.frames[i];
+      if (f) setTime(Date.parse(f.time));
+    },
+    [ribbon],
+  );
+  const page = useCallback(
+    (h: number) => {
+      setFrom((f) => f + h * 3600_000);
+      setTime((t) => t + h * 3600_000);
+    },
+    [setFrom, setTime],
+  );
+  const step = useCallback(
+    (n: number) => {
+      if (!ribbon) return;
+      const i = index + n;
+      if (i < 0) page(-12);
+      else if (i >= ribbon.frames.length) page(12);
+      else moveTo(i);
+    },
+    [ribbon, index, moveTo, page],
+  );
+  const turn = useCallback(
+    (direction: 1 | -1) => {
+      const at = Date.parse(ribbon?.frames[index]?.time ?? '');
+      const turns = ribbon?.turns.map((t) => Date.parse(t.time)) ?? [];
+      // A turn is shown to the second, so one closer than that is the one we are on.
+      const next =
+        direction > 0 ? turns.find((t) => t > at + 1500) : turns.filter((t) => t < at - 1500).pop();
+      if (next !== undefined) setTime(next);
+      else page(12 * direction);
+    },
+    [ribbon, index, page],
+  );
+  const override = useCallback(
+    (kind: Kind, value: number | null) =>
+      setOverrides((o) => {
+        const rest = { ...o };
+        delete rest[kind];
+        return value === null
+          ? rest
+          : { ...rest, [kind]: { value, time: new Date(time).toISOString(), spotId: spot.id } };
+      }),
+    [time, spot.id],
+  );
+  const choose = useCallback((id: string) => {
+    localStorage.setItem(spotKey, id);
+    setSpotId(id);
+    setOverrides({});
+  }, []);
+
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const el = e.target as HTMLElement;
+      if (e.ctrlKey || e.metaKey || e.altKey || el.closest('input, textarea, [role=combobox], [role=dialog]'))
+        return;
+      const act: Record<string, () => void> = {
+        ',': () => step(-1),
+        '.': () => step(1),
+        '<': () => turn(-1),
+        '>': () => turn(1),
+      };
+      act[e.key]?.();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [step, turn]);
+
+  const value: Moment = {
+    now,
+    spots,
+    spot,
+    choose,
+    ribbon,
+    error: query.error?.message,
+    index,
+    frame: ribbon?.frames[index],
+    moveTo,
+    moveTime,
+    step,
+    turn,
+    page,
+    overrides,
+    override,
+    readings: kindList.flatMap((kind) => (overrides[kind] ? [{ kind, value: overrides[kind].value }] : [])),
+  };
+  return <MomentContext value={value}>{children}</MomentContext>;
+}

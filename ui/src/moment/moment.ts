@@ -1,0 +1,49 @@
+import { createContext, useContext } from 'react';
+import type { Frame, ReadingIn, RibbonData, Spot } from '../api/client';
+import type { Kind } from '../format/measure';
+
+/** What the angler says it is like, overruling the forecast; when and where it was said. */
+export type Override = { value: number; time: string; spotId: string };
+export type Overrides = Partial<Record<Kind, Override>>;
+
+/** The chosen spot and the chosen moment, which everything on screen follows. */
+export interface Moment {
+  now: Date;
+  spots: Spot[];
+  spot: Spot;
+  choose: (spotId: string) => void;
+  ribbon?: RibbonData;
+  /** Why there is no ribbon. */
+  error?: string;
+  index: number;
+  frame?: Frame;
+  moveTo: (index: number) => void;
+  moveTime: (t: Date) => void;
+  step: (frames: number) => void;
+  turn: (direction: 1 | -1) => void;
+  page: (hours: number) => void;
+  overrides: Overrides;
+  override: (kind: Kind, value: number | null) => void;
+  readings: ReadingIn[];
+}
+
+export const MomentContext = createContext<Moment | null>(null);
+
+export function useMoment(): Moment {
+  const m = useContext(MomentContext);
+  if (!m) throw new Error('no moment here');
+  return m;
+}
+
+/** Index of the frame nearest to a time, by halving. */
+export function nearest(frames: { time: string }[], t: number): number {
+  let lo = 0;
+  let hi = frames.length - 1;
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (Date.parse(frames[mid]!.time) < t) lo = mid + 1;
+    else hi = mid;
+  }
+  if (lo > 0 && t - Date.parse(frames[lo - 1]!.time) <= Date.parse(frames[lo]!.time) - t) return lo - 1;
+  return lo;
+}

@@ -1,0 +1,273 @@
+import { useQuery } from '@tanstack/react-query';
+import { scaleLinear } from 'd3-scale';
+import { area, curveMonotoneX, line } from 'd3-shape';
+import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { api } from '../api/client';
+import { fixed, metres, rate } from '../format/measure';
+import { clock, day, hourThere } from '../format/time';
+import { nearest, useMoment } from '../moment/moment';
+import { useWidth } from './useWidth';
+import './ribbon.css';
+
+/**
+ * About 36 hours of the water's level as a filled shore, with daylight behind it and the spot's own marks as
+ * lines across it. Dragging it moves the moment.
+ */
+export function Ribbon() {
+  const m = useMoment();
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box);
+  const narrow = width < 640;
+  const height = narrow ? 132 : 172;
+  const pad = { top: narrow ? 34 : 40, right: narrow ? 10 : 112, bottom: 22, left: narrow ? 10 : 24 };
+  const r = m.ribbon;
+  const log = useQuery({
+    queryKey: ['spells', 'ribbon', m.spot.id, r?.from],
+    queryFn: () => api.spells({ spot_id: m.spot.id, from: r!.from, to: r!.to }),
+    enabled: !!r,
+  });
+
+  const drawn = useMemo(() => {
+    if (!r || width === 0) return null;
+    const t = (s: string) => Date.parse(s);
+    const x = scaleLinear([t(r.from), t(r.to)], [pad.left, width - pad.right]);
+    // A line the tide does not come near would only flatten it.
+    const lines = r.lines.filter((l) => l.level_m > r.lowest_m - 0.45 && l.level_m < r.highest_m + 0.45);
+    const levels = [r.lowest_m, r.highest_m, ...lines.map((l) => l.level_m)];
+    const y = scaleLinear(
+      [Math.min(...levels) - 0.12, Math.max(...levels) + 0.08],
+      [height - pad.bottom, pad.top],
+    );
+    const shape = area<{ time: string; level_m: number }>()
+      .x((f) => x(t(f.time)))
+      .y0(height - pad.bottom)
+      .y1((f) => y(f.level_m))
+      .curve(curveMonotoneX);
+    const top = line<{ time: string; level_m: number }>()
+      .x((f) => x(t(f.time)))
+      .y((f) => y(f.level_m))
+      .curve(curveMonotoneX);
+    const ticks: { at: number; label: string; day: boolean }[] = [];
+    const every = narrow ? 6 : 3;
+    for (let h = Math.ceil(t(r.from) / 3600_000) * 3600_000; h <= t(r.to); h += 3600_000) {
+      const there = hourThere(new Date(h), m.spot.time_zone);
+      if (there % every === 0) {
+        ticks.push({
+          at: h,
+          day: there === 0,
+          label: there === 0 ? day(new Date(h), m.spot.time_zone) : String(there).padStart(2, '0'),
+        });
+      }
+    }
+    return { x, y, lines, fill: shape(r.frames) ?? '', edge: top(r.frames) ?? '', ticks };
+  }, [r, width, height, narrow, m.spot.time_zone, pad.left, pad.right, pad.top, pad.bottom]);
+
+  const drag = (e: PointerEvent<SVGSVGElement>) => {
+    if (!r || !drawn || (e.type === 'pointermove' && e.buttons === 0)) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    const at = drawn.x.invert(e.clientX - e.currentTarget.getBoundingClientRect().left);
+    m.moveTo(nearest(r.frames, at));
+  };
+  const keys = (e: KeyboardEvent) => {
+    const act: Record<string, () => void> = {
+      ArrowLeft: () => m.step(-1),
+      ArrowRight: () => m.step(1),
+      PageUp: () => m.turn(1),
+      PageDown: () => m.turn(-1),
+      Home: () => m.moveTo(0),
+      End: () => r && m.moveTo(r.frames.length - 1),
+    };
+    if (act[e.key]) {
+      e.preventDefault();
+      act[e.key]!();
+    }
+  };
+
+  const f = m.frame;
+  const zone = m.spot.time_zone;
+  return (
+    <section className="ribbon" aria-label="Tide ribbon" ref={box}>
+      {m.error && !r && <p className="ribbon-error">{m.error}</p>}
+      {drawn && r && f && (
+        <>
+          <svg
+            width={width}
+            height={height}
+            role="slider"
+            tabIndex={0}
+            aria-label="Moment"
+            aria-valuemin={0}
+            aria-valuemax={r.frames.length - 1}
+            aria-valuenow={m.index}
+            aria-valuetext={`${day(f.time, zone)} ${clock(f.time, zone)}, ${metres(f.level_m)}, ${f.stage}`}
+            data-time={f.time}
+            onPointerDown={drag}
+            onPointerMove={drag}
+            onKeyDown={keys}
+          >
+            <defs>
+              <linearGradient id="ribbon-water" x1="0" y1="0" x2="0" y2="1">
+                <stop offset="0" stopColor="var(--water-mid)" />
+                <stop offset="1" stopColor="var(--water-deep)" />
+              </linearGradient>
+            </defs>
+            <Dark spans={r.twilight} {...{ drawn, r, pad, height }} fill="var(--night)" />
+            <Dark spans={r.daylight} {...{ drawn, r, pad, height }} fill="var(--twilight)" />
+            <path d={drawn.fill} fill="url(#ribbon-water)" />
+            <path d={drawn.edge} fill="none" stroke="var(--surface)" strokeWidth={1.4} />
+            {spread(
+              drawn.lines.map((l) => ({ ...l, at: drawn.y(l.level_m) })),
+              narrow ? 13 : 15,
+            ).map((l) => (
+              <g key={l.says + l.level_m} className={l.danger ? 'limit danger' : 'limit'}>
+                <line x1={pad.left} x2={width - pad.right} y1={l.at} y2={l.at} />
+                <text
+                  x={narrow ? width - pad.right - 4 : width - pad.right + 8}
+                  y={narrow ? l.label - 3 : l.label + 4}
+                  textAnchor={narrow ? 'end' : 'start'}
+                >
+                  {l.says}
+                </text>
+              </g>
+            ))}
+            {r.windows.map((w, i) => {
+              const a = drawn.x(Date.parse(w.opens ?? r.from));
+              const b = drawn.x(Date.parse(w.closes ?? r.to));
+              return (
+                <rect
+                  key={i}
+                  className="open"
+                  x={a}
+                  y={pad.top - 9}
+                  width={Math.max(b - a, 2)}
+                  height={5}
+                  rx={2.5}
+                >
+                  <title>{`You can get in and back ${w.opens ? clock(w.opens, zone) : '…'}–${w.closes ? clock(w.closes, zone) : '…'}`}</title>
+                </rect>
+              );
+            })}
+            {r.turns.map((k) => {
+              const x = drawn.x(Date.parse(k.time));
+              const near = Math.abs(x - drawn.x(Date.parse(f.time)));
+              if (x < pad.left + 24 || x > width - pad.right - (narrow ? 84 : 24) || (narrow && near < 36))
+                return null;
+              // Beside the moment's line the label steps aside.
+              const shift = near < 46 ? (x >= drawn.x(Date.parse(f.time)) ? 46 - near : near - 46) : 0;
+              const y = drawn.y(k.height_m) + (k.kind === 'high' ? 17 : -9);
+              return (
+                <text key={k.time} className={`turn ${k.kind}`} x={x + shift} y={y} textAnchor="middle">
+                  {clock(k.time, zone)}
+                  {!narrow && <tspan className="level"> {fixed(k.height_m, 2)}</tspan>}
+                </text>
+              );
+            })}
+            {drawn.ticks.map((k) => (
+              <g key={k.at} className="tick">
+                <line
+                  x1={drawn.x(k.at)}
+                  x2={drawn.x(k.at)}
+                  y1={height - pad.bottom}
+                  y2={height - pad.bottom + (k.day ? 7 : 4)}
+                />
+                <text
+                  x={Math.min(drawn.x(k.at), width - 30)}
+                  y={height - 5}
+                  textAnchor="middle"
+                  fontWeight={k.day ? 650 : 400}
+                >
+                  {k.label}
+                </text>
+              </g>
+            ))}
+            {(log.data?.spells ?? []).map((s) => (
+              <Pebble
+                key={s.id}
+                x={drawn.x((Date.parse(s.started_at) + Date.parse(s.ended_at)) / 2)}
+                y={drawn.y(s.tide_level_m)}
+                full={!s.blank}
+                title={`${clock(s.started_at, zone)} ${s.blank ? 'blank' : `${s.catches.length} caught`}`}
+              />
+            ))}
+            <g className="now" transform={`translate(${drawn.x(Date.parse(f.time))} 0)`}>
+              <line y1={narrow ? 18 : 20} y2={height - pad.bottom} />
+              <circle cy={drawn.y(f.level_m)} r={6.5} />
+            </g>
+          </svg>
+          <MomentLabel x={drawn.x(Date.parse(f.time))} width={width} narrow={narrow} />
+          <div className="ribbon-pages">
+            <button onClick={() => m.page(-24)} aria-label="A day back" title="A day back">
+              ‹
+            </button>
+            <button onClick={() => m.moveTime(m.now)} title="To the present">
+              now
+            </button>
+            <button onClick={() => m.page(24)} aria-label="A day on" title="A day on">
+              ›
+            </button>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The moment in words, over its line and kept on screen. */
+function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: boolean }) {
+  const { frame: f, spot } = useMoment();
+  if (!f) return null;
+  const half = narrow ? 106 : 128;
+  const left = Math.min(Math.max(x, half + 4), width - half - (narrow ? 4 : 100));
+  return (
+    <div className="moment-label" style={{ left }}>
+      <b>{clock(f.time, spot.time_zone)}</b> {metres(f.level_m)}{' '}
+      {Math.abs(f.rate_m_per_h) < 0.02
+        ? 'slack'
+        : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
+    </div>
+  );
+}
+
+type Drawn = { x: (t: number) => number };
+
+/** Everything outside the spans, shaded. */
+function Dark(props: {
+  spans: { from: string; to: string }[];
+  drawn: Drawn;
+  r: { from: string; to: string };
+  pad: { top: number; bottom: number };
+  height: number;
+  fill: string;
+}) {
+  const { spans, drawn, r, pad, height, fill } = props;
+  const edges = [r.from, ...spans.flatMap((s) => [s.from, s.to]), r.to];
+  const gaps = [];
+  for (let i = 0; i + 1 < edges.length; i += 2) {
+    const a = drawn.x(Date.parse(edges[i]!));
+    const b = drawn.x(Date.parse(edges[i + 1]!));
+    if (b - a > 0.5) {
+      gaps.push(
+        <rect key={i} x={a} y={pad.top} width={b - a} height={height - pad.top - pad.bottom} fill={fill} />,
+      );
+    }
+  }
+  return <>{gaps}</>;
+}
+
+/** A spell on the water line: filled with a catch, hollow when blank. */
+function Pebble({ x, y, full, title }: { x: number; y: number; full: boolean; title: string }) {
+  return (
+    <ellipse className={full ? 'pebble full' : 'pebble'} cx={x} cy={y} rx={6.5} ry={5}>
+      <title>{title}</title>
+    </ellipse>
+  );
+}
+
+/** Pushes labels apart that would lie on one another. */
+function spread<T extends { at: number }>(list: T[], apart: number): (T & { label: number })[] {
+  const out = [...list].sort((a, b) => a.at - b.at).map((l) => ({ ...l, label: l.at }));
+  for (let i = 1; i < out.length; i++) {
+    out[i]!.label = Math.max(out[i]!.label, out[i - 1]!.label + apart);
+  }
+  return out;
+}

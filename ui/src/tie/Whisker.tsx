@@ -1,0 +1,62 @@
+import { times } from '../format/measure';
+
+const ticks = [
+  { at: 0.25, says: '×¼' },
+  { at: 0.5, says: '½' },
+  { at: 1, says: 'blind' },
+  { at: 2, says: '2' },
+  { at: 4, says: '×4' },
+];
+
+/** Where an edge lies between a quarter and four times, on a logarithmic scale: 0…1. */
+export const place = (edge: number) => Math.min(Math.max((Math.log2(edge) + 2) / 4, 0), 1);
+
+/**
+ * An edge on the one fixed scale from a quarter to four times, with its 80 % interval; ×1 is turning up blind.
+ * An end with an arrow runs on beyond the scale.
+ */
+export function Whisker(props: {
+  edge: number;
+  low: number;
+  high: number;
+  chosen?: boolean;
+  width?: number;
+  plain?: boolean;
+}) {
+  const { edge, low, high, chosen, plain } = props;
+  const w = props.width ?? 300;
+  const m = 14;
+  const x = (e: number) => m + place(e) * (w - 2 * m);
+  return (
+    <svg
+      className={chosen ? 'whisker chosen' : 'whisker'}
+      width={w}
+      height={plain ? 20 : 36}
+      viewBox={`0 0 ${w} ${plain ? 20 : 36}`}
+      role="img"
+      aria-label={`Edge ${times(edge)}, 80 % between ${times(low)} and ${times(high)}; 1 is turning up blind`}
+    >
+      <line className="scale" x1={m} x2={w - m} y1={10} y2={10} />
+      {ticks.map((t) => (
+        <g key={t.at}>
+          <line
+            className={t.at === 1 ? 'blind' : 'scale'}
+            x1={x(t.at)}
+            x2={x(t.at)}
+            y1={t.at === 1 ? 1 : 6}
+            y2={t.at === 1 ? 19 : 14}
+          />
+          {!plain && (
+            <text x={x(t.at)} y={32} textAnchor="middle">
+              {t.says}
+            </text>
+          )}
+        </g>
+      ))}
+      <line className="interval" x1={x(low)} x2={x(high)} y1={10} y2={10} />
+      {high > 4 && <path className="beyond" d={`M${w - m - 1} 4l8 6l-8 6z`} />}
+      {low < 0.25 && <path className="beyond" d={`M${m + 1} 4l-8 6l8 6z`} />}
+      <ellipse className="stone" cx={x(edge)} cy={10} rx={8} ry={6.2} />
+    </svg>
+  );
+}
