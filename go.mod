@@ -34,3 +34,5 @@ require (
 	golang.org/x/sync v0.24.0 // indirect
 	golang.org/x/sys v0.49.0 // indirect
 )
+
+ignore ./ui/node_modules

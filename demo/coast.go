@@ -5,6 +5,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"greypebble/core/advise"
 	"greypebble/core/ground"
 	"greypebble/core/tide"
 	"greypebble/server/store"
@@ -125,3 +126,22 @@ func marks(spot string, list ...ground.Mark) []ground.Mark {
 
 // SpotID of a demo spot by its name.
 func SpotID(name string) string { return id(name).String() }
+
+// Spots of the demo's first angler as the core wants them, without a database;
+// for benchmarks.
+func Spots() ([]*advise.Spot, error) {
+	a := wren()
+	h, err := tide.NewHarmonics(a.station.Constituents, a.station.Z0M)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]*advise.Spot, len(a.spots))
+	for i := range a.spots {
+		sp := &a.spots[i]
+		if sp.Tide, err = tide.NewSecondary(h, tide.Lagged(sp.Lag, sp.HeightFactor)); err != nil {
+			return nil, err
+		}
+		out[i] = sp.ForAdvice(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
+	}
+	return out, nil
+}

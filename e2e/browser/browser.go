@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/chromedp"
 )
 
@@ -121,8 +122,11 @@ func (p *Page) Wait(expression string) error {
 			return nil
 		}
 		if time.Now().After(deadline) {
+			if len(expression) > 200 {
+				expression = expression[:200] + "…"
+			}
 			text, _ := Eval[string](p, `document.body.innerText.slice(0, 900)`)
-			return fmt.Errorf("waited %s for %s (last: %w); the page says:\n%s", patience, expression, errors.Join(err), text)
+			return fmt.Errorf("waited %s for %s (%w); the page says:\n%s", patience, expression, errors.Join(errors.New("not yet"), err), text)
 		}
 		time.Sleep(60 * time.Millisecond)
 	}
@@ -144,14 +148,17 @@ const find = `((text) => {
   const says = (e) => [(e.innerText ?? '').trim(), e.getAttribute('aria-label') ?? '', e.getAttribute('title') ?? '', e.getAttribute('placeholder') ?? ''];
   const kinds = 'button, a, summary, [role=option], .ant-select-item-option, .ant-segmented-item, label, [role=combobox], input, textarea, select';
   const all = [...document.querySelectorAll(kinds)].filter(seen);
-  const e = all.find((e) => says(e).includes(text)) ?? all.find((e) => says(e).some((s) => s.startsWith(text)));
+  let e = all.find((e) => says(e).includes(text)) ?? all.find((e) => says(e).some((s) => s.startsWith(text)))
+    ?? all.find((e) => e.tagName === 'SUMMARY' && e.innerText.includes(text));
   if (!e) return null;
+  const field = e.htmlFor ? document.getElementById(e.htmlFor) : null;
+  e = field?.closest('.ant-select') ?? field ?? e;
   e.scrollIntoView({block: 'center', inline: 'center'});
   const r = e.getBoundingClientRect();
   return [r.x + r.width / 2, r.y + r.height / 2];
 })`
 
-// Click what says a text, or begins with it.
+// Click what says a text, or begins with it; a row that unfolds need only hold it.
 func (p *Page) Click(text string) error {
 	if err := p.Wait(find + `(` + quote(text) + `)`); err != nil {
 		return fmt.Errorf("nothing to click says %q: %w", text, err)
@@ -215,4 +222,14 @@ func (p *Page) SignIn(name, password string) error {
 		}
 	}
 	return nil
+}
+
+// Signal gives or takes the network from the page.
+func (p *Page) Signal(there bool) error {
+	rules := network.EmulateNetworkConditionsByRuleParams{MatchedNetworkConditions: []*network.Conditions{}}
+	if !there {
+		rules.MatchedNetworkConditions = []*network.Conditions{{Offline: true, DownloadThroughput: -1, UploadThroughput: -1}}
+	}
+	_, err := chromedp.Call(p.ctx, network.EmulateNetworkConditionsByRule, rules)
+	return err
 }

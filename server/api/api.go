@@ -4,6 +4,7 @@ package api
 
 import (
 	"context"
+	"net"
 	"net/http"
 	"time"
 
@@ -44,7 +45,8 @@ type Config struct {
 // largestBody a request may have.
 const largestBody = 1 << 20
 
-// signInsAMinute from one address.
+// signInsAMinute from one address. Behind a balancer that is the balancer's: set
+// a limit there too.
 const signInsAMinute = 60
 
 // New builds the handler.
@@ -63,7 +65,7 @@ func New(c Config) http.Handler {
 		if s.accounts != nil {
 			r.Use(s.accounts.Middleware)
 		}
-		r.With(httprate.LimitByIP(signInsAMinute, time.Minute)).Group(func(r chi.Router) { s.registerSignIn(describe(r)) })
+		r.With(httprate.LimitBy(signInsAMinute, time.Minute, peer)).Group(func(r chi.Router) { s.registerSignIn(describe(r)) })
 		s.register(describe(r))
 		r.NotFound(refuse(http.StatusNotFound, "There is no such address in the API."))
 		r.MethodNotAllowed(refuse(http.StatusMethodNotAllowed, "This address does not answer that method."))
@@ -72,6 +74,16 @@ func New(c Config) http.Handler {
 		r.Handle("/*", c.UI)
 	}
 	return r
+}
+
+// peer is the address at the other end of the connection; headers that anyone
+// can write are not believed.
+func peer(r *http.Request) (string, error) {
+	host, _, err := net.SplitHostPort(r.RemoteAddr)
+	if err != nil {
+		return "", err
+	}
+	return httprate.CanonicalizeIP(host), nil
 }
 
 func describe(r chi.Router) huma.API {

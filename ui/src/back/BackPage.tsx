@@ -74,8 +74,8 @@ export default function BackPage() {
           onChange={(v) => setF({ ...f, outcome: v === 'all' ? undefined : (v as Filters['outcome']) })}
           options={[
             { value: 'all', label: 'All' },
-            { value: 'catch', label: 'Caught' },
-            { value: 'blank', label: 'Blank' },
+            { value: 'catch', label: 'Catches' },
+            { value: 'blank', label: 'Blanks' },
           ]}
         />
       </div>

@@ -1,5 +1,5 @@
-import { Button, InputNumber, Popover } from 'antd';
-import { useState } from 'react';
+import { Button, InputNumber, Popover, type GetRef } from 'antd';
+import { useEffect, useRef, useState } from 'react';
 import type { Condition } from '../api/client';
 import { fixed, isKind, kindList, kinds, type Kind } from '../format/measure';
 import { clock, day } from '../format/time';
@@ -67,7 +67,7 @@ function Overrulable({ kind, believed, from }: { kind: Kind; believed: Condition
         placement="bottomRight"
         destroyOnHidden
         content={
-          <div className="overrule">
+          <div className="overrule" onKeyDown={(e) => ['Enter', 'Escape'].includes(e.key) && setOpen(false)}>
             <p>
               <b>{k.long}</b>
             </p>
@@ -94,12 +94,13 @@ function Overrulable({ kind, believed, from }: { kind: Kind; believed: Condition
           </div>
         }
       >
-        <button className={`cond ${origin}`} aria-label={`${k.long}: ${k.write(value)}, ${origin}. Change`}>
+        <button className={`cond ${origin}`} title={`${meaning[origin]}. Change it`}>
           {k.name}{' '}
           <b>
             {wind && fromValue !== undefined ? `${kinds.wind_from_deg.write(fromValue)} ` : ''}
             {k.write(value)}
           </b>
+          <span className="unseen">, {origin}</span>
         </button>
       </Popover>
     </li>
@@ -109,11 +110,18 @@ function Overrulable({ kind, believed, from }: { kind: Kind; believed: Condition
 function Row({ kind, initial }: { kind: Kind; initial: number }) {
   const m = useMoment();
   const k = kinds[kind];
+  const field = useRef<GetRef<typeof InputNumber>>(null);
+  const first = kind !== 'wind_from_deg';
+  // The popover moves while it opens; the field is ready a moment later.
+  useEffect(() => {
+    const timer = setTimeout(() => first && field.current?.focus({ cursor: 'all' }), 80);
+    return () => clearTimeout(timer);
+  }, [first]);
   return (
     <label className="overrule-row">
-      <span className={kind === 'wind_from_deg' ? '' : 'unseen'}>{k.long}</span>
+      <span className={first ? 'unseen' : ''}>{k.long}</span>
       <InputNumber
-        autoFocus={kind !== 'wind_from_deg'}
+        ref={field}
         defaultValue={Number(initial.toFixed(2))}
         min={k.min}
         max={k.max}

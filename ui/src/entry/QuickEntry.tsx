@@ -54,7 +54,10 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   const [form] = Form.useForm<Fields>();
   const zone = m.spot.time_zone;
   const old = entry.spell;
-  const ended = old ? old.ended_at : (m.frame?.time ?? m.now.toISOString());
+  // A fish cannot be caught at a time to come: then it is logged for now.
+  const [present] = useState(m.present);
+  const ahead = !!m.frame && Date.parse(m.frame.time) > present.getTime() + 300_000;
+  const ended = old ? old.ended_at : m.frame && !ahead ? m.frame.time : present.toISOString();
   const seed = { ...last(), ...dropEmpty(entry) };
 
   const save = useMutation({
@@ -139,9 +142,11 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         <p className="quiet small">
           {old
             ? `${old.tide_stage}, ${metres(old.tide_level_m)}, ${old.light}, ${old.moon_phase}`
-            : m.frame
-              ? `Filled in: ${m.frame.stage}, ${metres(m.frame.level_m)}, ${m.frame.light} light, moon.`
-              : ''}
+            : ahead
+              ? 'The ribbon shows a time to come; this is logged for now. Tide, light and moon are filled in.'
+              : m.frame
+                ? `Filled in: ${m.frame.stage}, ${metres(m.frame.level_m)}, ${m.frame.light} light, moon.`
+                : ''}
         </p>
       </div>
       <div className="entry-two">

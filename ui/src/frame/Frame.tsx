@@ -6,6 +6,7 @@ import { QuickEntry } from '../entry/QuickEntry';
 import { EntryContext, type Entry } from '../entry/entry';
 import { clock, day } from '../format/time';
 import { useMoment } from '../moment/moment';
+import { typing } from '../moment/typing';
 import { Ribbon } from '../ribbon/Ribbon';
 import { useSession } from '../signin/session';
 import { lights, useLight } from '../theme/light';
@@ -26,9 +27,7 @@ export function Frame() {
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const el = e.target as HTMLElement;
-      if (e.ctrlKey || e.metaKey || e.altKey || el.closest('input, textarea, [role=combobox], [role=dialog]'))
-        return;
+      if (typing(e)) return;
       if (e.key === 'c' || e.key === 'b') {
         e.preventDefault();
         setEntry({ kind: e.key === 'c' ? 'catch' : 'blank' });
@@ -81,7 +80,11 @@ export function Frame() {
             className="head-spot"
             aria-label="Spot"
             value={m.spot.id}
-            onChange={m.choose}
+            onChange={(id) => {
+              m.choose(id);
+              // So that the keys move the ribbon again.
+              (document.activeElement as HTMLElement | null)?.blur();
+            }}
             variant="borderless"
             popupMatchSelectWidth={false}
             options={m.spots.map((s) => ({ value: s.id, label: s.name, title: s.place }))}
@@ -96,7 +99,7 @@ export function Frame() {
           </span>
           <ConditionStrip />
         </header>
-        <main className="main">
+        <main className="main" tabIndex={0}>
           <Outlet />
         </main>
         <footer className="foot">

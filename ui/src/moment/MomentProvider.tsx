@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, type Spot } from '../api/client';
 import { kindList, type Kind } from '../format/measure';
+import { typing } from './typing';
 import { MomentContext, nearest, type Moment, type Overrides } from './moment';
 
 const hours = 36;
@@ -15,6 +16,8 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
   const spot = spots.find((s) => s.id === spotId) ?? spots[0]!;
   const [time, setTime] = useState(() => Math.round(now.getTime() / tenMinutes) * tenMinutes);
   const [from, setFrom] = useState(() => now.getTime() - before);
+  const [opened] = useState(() => Date.now());
+  const present = useCallback(() => new Date(now.getTime() + Date.now() - opened), [now, opened]);
   const [overrides, setOverrides] = useState<Overrides>({});
 
   const query = useQuery({
@@ -88,9 +91,7 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      const el = e.target as HTMLElement;
-      if (e.ctrlKey || e.metaKey || e.altKey || el.closest('input, textarea, [role=combobox], [role=dialog]'))
-        return;
+      if (typing(e)) return;
       const act: Record<string, () => void> = {
         ',': () => step(-1),
         '.': () => step(1),
@@ -105,6 +106,7 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
 
   const value: Moment = {
     now,
+    present,
     spots,
     spot,
     choose,

@@ -8,7 +8,9 @@ export type Overrides = Partial<Record<Kind, Override>>;
 
 /** The chosen spot and the chosen moment, which everything on screen follows. */
 export interface Moment {
+  /** The server's clock when the page was opened, and now. */
   now: Date;
+  present: () => Date;
   spots: Spot[];
   spot: Spot;
   choose: (spotId: string) => void;

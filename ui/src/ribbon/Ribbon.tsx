@@ -199,7 +199,7 @@ export function Ribbon() {
             <button onClick={() => m.page(-24)} aria-label="A day back" title="A day back">
               ‹
             </button>
-            <button onClick={() => m.moveTime(m.now)} title="To the present">
+            <button onClick={() => m.moveTime(m.present())} title="To the present">
               now
             </button>
             <button onClick={() => m.page(24)} aria-label="A day on" title="A day on">

@@ -1,0 +1,75 @@
+# Grey Pebble. `make demo` runs it, `make test` checks it.
+
+PORT ?= 8080
+DATA ?= data
+BIN  := bin/greypebble
+
+.PHONY: demo test dev bench shots fmt build ui api lint check-api go-test e2e clean
+
+demo: build ## set up what is missing, build, run on invented data
+	@scripts/setup.sh mariadb
+	@exec $(BIN) demo --port $(PORT) --data $(DATA)
+
+test: lint go-test ## everything CI checks
+
+build: ui
+	go build -o $(BIN) ./cmd/greypebble
+
+# npm ci only when the lock has changed since.
+ui/node_modules/.stamp: ui/package.json ui/package-lock.json
+	@scripts/setup.sh
+	cd ui && npm ci --no-audit --no-fund --loglevel=error
+	@touch $@
+
+UI_SOURCES := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts ui/openapi.yaml
+
+ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES)
+	cd ui && npx vite build --logLevel warn
+	@touch ui/dist/.gitkeep
+
+ui: ui/dist/index.html
+
+api: ui/node_modules/.stamp ## the API document and the types made from it
+	go run ./cmd/greypebble openapi > ui/openapi.yaml
+	cd ui && npx openapi-typescript openapi.yaml -o src/api/schema.d.ts
+
+check-api: ui/node_modules/.stamp ## fail when they are stale
+	@mkdir -p bin
+	@go run ./cmd/greypebble openapi > bin/openapi.yaml
+	@cmp -s bin/openapi.yaml ui/openapi.yaml || { echo "ui/openapi.yaml is stale: run make api"; exit 1; }
+	@cd ui && npx openapi-typescript openapi.yaml -o ../bin/schema.d.ts >/dev/null
+	@cmp -s bin/schema.d.ts ui/src/api/schema.d.ts || { echo "ui/src/api/schema.d.ts is stale: run make api"; exit 1; }
+
+lint: ui check-api
+	@test -z "$$(gofmt -l $$(git ls-files -co --exclude-standard '*.go'))" || { echo "not formatted, run make fmt:"; gofmt -l $$(git ls-files -co --exclude-standard '*.go'); exit 1; }
+	go vet ./...
+	go tool -modfile=tools.mod staticcheck ./...
+	cd ui && npx tsc --noEmit && npx eslint . --max-warnings 0 && npx prettier --check --log-level warn src
+	cd ui && npx vitest run --reporter=dot
+
+go-test: ui
+	@scripts/setup.sh mariadb chromium
+	go test -race -timeout 20m ./...
+
+e2e: ui
+	@scripts/setup.sh mariadb chromium
+	go test -count=1 ./e2e
+
+dev: ui/node_modules/.stamp ## live reload of the interface on port 5173, the server behind it on $(PORT)
+	@scripts/setup.sh mariadb
+	@mkdir -p ui/dist && go build -o $(BIN) ./cmd/greypebble
+	@trap 'kill 0' EXIT; $(BIN) demo --port $(PORT) --data $(DATA) & cd ui && GREYPEBBLE_API=http://127.0.0.1:$(PORT) npx vite
+
+bench: ui/node_modules/.stamp ## one figure a line: name value unit
+	@go run ./bench
+
+shots: ui ## the pictures of docs/screenshots, from the demo data
+	@scripts/setup.sh mariadb chromium
+	go run ./e2e/shots
+
+fmt: ui/node_modules/.stamp
+	gofmt -w $$(git ls-files -co --exclude-standard '*.go')
+	cd ui && npx prettier --write --log-level warn src
+
+clean:
+	rm -rf bin ui/dist/* ui/node_modules

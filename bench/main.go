@@ -1,0 +1,156 @@
+// Bench prints the numbers the project keeps, one a line: name value unit.
+// Ratios are taken within one run on one machine, so that they mean something
+// on any.
+package main
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"os"
+	"os/exec"
+	"slices"
+	"time"
+
+	"greypebble/core/advise"
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/tide"
+	"greypebble/demo"
+)
+
+func main() {
+	if err := run(); err != nil {
+		fmt.Fprintln(os.Stderr, "bench:", err)
+		os.Exit(1)
+	}
+}
+
+func run() error {
+	ours, err := tideYear()
+	if err != nil {
+		return err
+	}
+	show("tide_year", ours, "ms")
+	theirs, err := tideYearJS()
+	if err != nil {
+		return err
+	}
+	show("tide_year_vs_js", theirs/ours, "x")
+	day, blind, err := adviceDay()
+	if err != nil {
+		return err
+	}
+	show("advice_day", day, "ms")
+	show("blind_pick", blind, "ms")
+	return nil
+}
+
+func show(name string, value float64, unit string) { fmt.Printf("%s %.4g %s\n", name, value, unit) }
+
+// median of several runs in milliseconds.
+func median(runs int, f func()) float64 {
+	f() // once to warm up
+	times := make([]float64, runs)
+	for i := range times {
+		start := time.Now()
+		f()
+		times[i] = time.Since(start).Seconds() * 1000
+	}
+	slices.Sort(times)
+	return times[runs/2]
+}
+
+// The 37 constituents US NOAA publishes, with amplitudes and phases of no
+// particular place.
+var names = []string{"M2", "S2", "N2", "K1", "M4", "O1", "M6", "MK3", "S4", "MN4", "NU2", "S6", "MU2", "2N2", "OO1",
+	"LAM2", "S1", "M1", "J1", "MM", "SSA", "SA", "MSF", "MF", "RHO", "Q1", "T2", "R2", "2Q1", "P1", "2SM2", "M3", "L2", "2MK3", "K2", "M8", "MS4"}
+
+const stepS = 360
+
+var (
+	yearStart = time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC)
+	yearEnd   = yearStart.AddDate(1, 0, 0)
+)
+
+func constituents() []tide.Constituent {
+	list := make([]tide.Constituent, len(names))
+	for i, n := range names {
+		list[i] = tide.Constituent{Name: n, AmplitudeM: 1 / float64(i+1), PhaseDeg: float64(i*47%360) + 0.5}
+	}
+	return list
+}
+
+func tideYear() (float64, error) {
+	h, err := tide.NewHarmonics(constituents(), 0)
+	if err != nil {
+		return 0, err
+	}
+	levels := make([]float64, int(yearEnd.Sub(yearStart).Seconds())/stepS+1)
+	return median(15, func() { h.Series(levels, yearStart, stepS*time.Second) }), nil
+}
+
+func tideYearJS() (float64, error) {
+	type constituent struct {
+		Name      string  `json:"name"`
+		Amplitude float64 `json:"amplitude_m"`
+		Phase     float64 `json:"phase_deg"`
+	}
+	var list []constituent
+	for _, c := range constituents() {
+		list = append(list, constituent{c.Name, c.AmplitudeM, c.PhaseDeg})
+	}
+	q, err := json.Marshal(map[string]any{"constituents": list, "start": yearStart, "end": yearEnd, "step_s": stepS})
+	if err != nil {
+		return 0, err
+	}
+	node := exec.Command("node", "bench/tide.mjs")
+	node.Stdin, node.Stderr = bytes.NewReader(q), os.Stderr
+	raw, err := node.Output()
+	if err != nil {
+		return 0, fmt.Errorf("the JavaScript library did not run (npm ci in ui first?): %w", err)
+	}
+	var out struct {
+		MS      float64
+		Samples int
+	}
+	if err := json.Unmarshal(raw, &out); err != nil {
+		return 0, err
+	}
+	if want := int(yearEnd.Sub(yearStart).Seconds())/stepS + 1; out.Samples != want {
+		return 0, fmt.Errorf("the JavaScript library gave %d samples, not %d: the comparison would not be fair", out.Samples, want)
+	}
+	return out.MS, nil
+}
+
+// adviceDay is one spot and one target for a day at ten-minute steps, the blind
+// pick worked out once.
+func adviceDay() (day, blind float64, err error) {
+	book, err := playbook.Builtin()
+	if err != nil {
+		return 0, 0, err
+	}
+	spots, err := demo.Spots()
+	if err != nil {
+		return 0, 0, err
+	}
+	target, err := book.Target("red-drum")
+	if err != nil {
+		return 0, 0, err
+	}
+	belief := rate.Priors{Book: book}
+	start := time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)
+	var pick *rate.Blind
+	blind = median(5, func() { pick, err = advise.Blind(book, belief, target, spots, start) })
+	if err != nil {
+		return 0, 0, err
+	}
+	day = median(3, func() {
+		for t := start; t.Before(start.AddDate(0, 0, 1)); t = t.Add(10 * time.Minute) {
+			if _, e := advise.Ask(advise.Question{Book: book, Belief: belief, Target: target, Spots: spots, Time: t, Blind: pick}); e != nil {
+				err = e
+			}
+		}
+	})
+	return day + blind, blind, err
+}

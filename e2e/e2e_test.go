@@ -1,0 +1,344 @@
+// Package e2e drives the real interface in Chromium as a person would.
+package e2e
+
+import (
+	"encoding/json"
+	"fmt"
+	"os"
+	"regexp"
+	"strconv"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/demo"
+	"greypebble/e2e/browser"
+	"greypebble/testkit"
+)
+
+var (
+	kit      *testkit.Server
+	chromium *browser.Browser
+)
+
+func TestMain(m *testing.M) {
+	code := 1
+	defer func() { os.Exit(code) }()
+	var err error
+	if kit, err = testkit.Start(); err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return
+	}
+	defer kit.Stop()
+	if chromium, err = browser.Open(); err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return
+	}
+	defer chromium.Close()
+	code = m.Run()
+}
+
+func open(t *testing.T, size browser.Size) *browser.Page {
+	t.Helper()
+	p, err := chromium.Page(kit.URL, size)
+	require.NoError(t, err)
+	t.Cleanup(p.Close)
+	require.NoError(t, p.Go("/"))
+	require.NoError(t, p.WaitText("Sign in"))
+	return p
+}
+
+func signedIn(t *testing.T, name string, size browser.Size) *browser.Page {
+	t.Helper()
+	p := open(t, size)
+	require.NoError(t, p.SignIn(name, demo.Password))
+	return p
+}
+
+func eval[T any](t *testing.T, p *browser.Page, expression string) T {
+	t.Helper()
+	v, err := browser.Eval[T](p, expression)
+	require.NoError(t, err)
+	return v
+}
+
+// moment in words, from the ribbon.
+func moment(t *testing.T, p *browser.Page) string {
+	t.Helper()
+	return eval[string](t, p, `document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext')`)
+}
+
+var metres = regexp.MustCompile(`(−?[\d.]+) m`)
+
+func level(t *testing.T, p *browser.Page) float64 {
+	t.Helper()
+	m := metres.FindStringSubmatch(moment(t, p))
+	require.NotNil(t, m)
+	v, err := strconv.ParseFloat(strings.Replace(m[1], "−", "-", 1), 64)
+	require.NoError(t, err)
+	return v
+}
+
+// depth over a mark in the list beside the section.
+func depth(t *testing.T, p *browser.Page, kind string) string {
+	t.Helper()
+	return eval[string](t, p, `document.querySelector('[data-mark="`+kind+`"] .depth').innerText`)
+}
+
+// toTurn presses > until the ribbon stands on a high or low water.
+func toTurn(t *testing.T, p *browser.Page, high bool) {
+	t.Helper()
+	for range 4 {
+		before := level(t, p)
+		require.NoError(t, p.Type(">"))
+		require.NoError(t, p.Wait(`true`))
+		time.Sleep(150 * time.Millisecond)
+		if (level(t, p) > before) == high {
+			return
+		}
+	}
+	t.Fatal("no such turn")
+}
+
+func choose(t *testing.T, p *browser.Page, spot string) {
+	t.Helper()
+	require.NoError(t, p.Click("Spot"))
+	require.NoError(t, p.Click(spot))
+	require.NoError(t, p.WaitText(spot))
+	require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+}
+
+// noViolations runs axe-core and fails on anything serious or critical.
+func noViolations(t *testing.T, p *browser.Page, view string) {
+	t.Helper()
+	axe, err := os.ReadFile("../ui/node_modules/axe-core/axe.min.js")
+	require.NoError(t, err)
+	time.Sleep(400 * time.Millisecond)
+	_, err = browser.Eval[any](p, `(() => { `+string(axe)+`; return 1; })()`)
+	require.NoError(t, err)
+	type violation struct {
+		ID, Impact, Help string
+		Targets          []string
+	}
+	found := eval[[]violation](t, p, `window.axe.run(document, {resultTypes: ['violations']}).then((r) => r.violations
+		.filter((v) => ['serious', 'critical'].includes(v.impact))
+		.map((v) => ({ID: v.id, Impact: v.impact, Help: v.help, Targets: v.nodes.map((n) => n.target.join(' ') + ': ' + (n.failureSummary ?? '').slice(0, 200))})))`)
+	for _, v := range found {
+		raw, _ := json.MarshalIndent(v, "", " ")
+		assert.Fail(t, view+": "+v.ID, string(raw))
+	}
+}
+
+func TestOneEvening(t *testing.T) {
+	p := open(t, browser.Desk)
+	noViolations(t, p, "sign in")
+
+	// A wrong password is said plainly, and what was typed stays.
+	require.NoError(t, p.Fill("Name", "wren"))
+	require.NoError(t, p.Fill("Password", "wrong"))
+	require.NoError(t, p.Click("Sign in"))
+	require.NoError(t, p.WaitText("The name or the password is wrong."))
+	require.NoError(t, p.SignIn("wren", demo.Password))
+
+	choose(t, p, "Kettle Bar")
+	noViolations(t, p, "water")
+
+	// From low to high water by the keys: depth follows at once.
+	toTurn(t, p, false)
+	low, crestLow := level(t, p), depth(t, p, "crest")
+	assert.Equal(t, "dry", crestLow)
+	assert.Contains(t, eval[string](t, p, `document.querySelector('h1').innerText`), "The crest is dry")
+	assert.Contains(t, eval[string](t, p, `document.body.innerText`), "You can get in and back")
+
+	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.Click("Red drum"))
+	advice := func() string {
+		return eval[string](t, p, `document.querySelector('.choices').innerText`)
+	}
+	require.NoError(t, p.Wait(`document.querySelectorAll('.choice').length === 3`))
+	noViolations(t, p, "tie on")
+	atLow := advice()
+	toTurn(t, p, true)
+	high := level(t, p)
+	assert.Greater(t, high, low+0.5)
+	require.NoError(t, p.Wait(`document.querySelector('.choices').innerText !== `+strconv.Quote(atLow)))
+	assert.NotEqual(t, atLow, advice())
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.tie').innerText`), "You cannot get in and back at")
+
+	require.NoError(t, p.Click("Water"))
+	require.NoError(t, p.Wait(`document.querySelector('[data-mark=crest]')`))
+	crest, err := strconv.ParseFloat(strings.TrimSuffix(depth(t, p, "crest"), " m"), 64)
+	require.NoError(t, err)
+	assert.InDelta(t, high-0.70, crest, 0.011, "depth is level less elevation")
+
+	// Dragging the ribbon moves the moment too.
+	before := moment(t, p)
+	box := eval[[]float64](t, p, `(() => { const r = document.querySelector('.ribbon svg').getBoundingClientRect(); return [r.x, r.y, r.width, r.height]; })()`)
+	require.NoError(t, p.Drag(box[0]+300, box[1]+100, box[0]+700, box[1]+90))
+	assert.NotEqual(t, before, moment(t, p))
+	toTurn(t, p, false)
+
+	// Overruling a reading changes its origin, and the advice with it.
+	require.NoError(t, p.Click("clarity"))
+	require.NoError(t, p.Wait(`document.activeElement.closest('.overrule')`))
+	require.NoError(t, p.Type("3"))
+	require.NoError(t, p.WaitText("You said so for"))
+	require.NoError(t, p.Type("\x1b"))
+	require.NoError(t, p.Wait(`!document.querySelector('.overrule')`))
+	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')`))
+
+	// A time to come is not logged; the last low water is.
+	require.NoError(t, p.Type("c"))
+	require.NoError(t, p.WaitText("The ribbon shows a time to come"))
+	require.NoError(t, p.Type("\x1b"))
+	require.NoError(t, p.Wait(`!document.querySelector('[role=dialog] form')`))
+	require.NoError(t, p.Click("now"))
+	require.NoError(t, p.Type("<"))
+	require.NoError(t, p.Wait(`document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes('01:47')`))
+	logBoth(t, p)
+}
+
+// logBoth logs a catch and a blank at the moment shown and finds both after a
+// reload.
+func logBoth(t *testing.T, p *browser.Page) {
+	t.Helper()
+	stage := moment(t, p)
+	stage = stage[strings.LastIndex(stage, " m, ")+len(" m, "):]
+	require.NoError(t, p.Type("c"))
+	require.NoError(t, p.WaitText("Into the log"))
+	noViolations(t, p, "quick entry")
+	require.NoError(t, p.Click("Sought"))
+	require.NoError(t, p.Click("Red drum"))
+	require.NoError(t, p.Fill("Fished for", "20"))
+	require.NoError(t, p.Fill("Length", "61"))
+	require.NoError(t, p.Fill("Bait or lure", "White paddle tail"))
+	require.NoError(t, p.Fill("Note", "first light, edge"))
+	require.NoError(t, p.Click("Log the catch"))
+	require.NoError(t, p.WaitText("The catch is in the log."))
+	require.NoError(t, p.Wait(`!document.querySelector('[role=dialog] form')`))
+	require.NoError(t, p.Type("b"))
+	require.NoError(t, p.WaitText("Into the log"))
+	require.NoError(t, p.Fill("Fished for", "10"))
+	require.NoError(t, p.Click("Log the blank"))
+	require.NoError(t, p.WaitText("The blank is in the log."))
+
+	require.NoError(t, p.Click("Back"))
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('[data-spell]').length > 2`))
+	noViolations(t, p, "back")
+	rows := eval[[]string](t, p, `[...document.querySelectorAll('[data-spell]')].slice(0, 2).map((e) => e.innerText)`)
+	both := strings.Join(rows, "\n")
+	assert.Contains(t, both, "1 red drum")
+	assert.Contains(t, both, "61")
+	assert.Contains(t, both, "Blank")
+	// The stage is that of the middle of each spell: a low water's neighbours.
+	for _, r := range rows {
+		assert.Regexp(t, `(ebb, last third|flood, first third)`, r)
+	}
+	// Its own readings are marked as such; the estimate by length is shown.
+	require.NoError(t, p.Click("61 cm"))
+	detail := eval[string](t, p, `[...document.querySelectorAll('[data-spell]')].find((e) => e.innerText.includes('61')).innerText`)
+	assert.Contains(t, detail, "observed")
+	assert.Contains(t, detail, "first light, edge")
+	assert.Regexp(t, `about 2\.\d kg by its length, released`, detail)
+
+	// Filters: only blanks, then by stage.
+	require.NoError(t, p.Click("Blanks"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('[data-spell]')].every((e) => e.dataset.blank === 'true')`))
+	require.NoError(t, p.Click("All"))
+	require.NoError(t, p.Click("Tide stage"))
+	require.NoError(t, p.Click("flood, middle third"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('[data-spell]')].every((e) => e.innerText.includes('flood, middle third'))`))
+	assert.NotEmpty(t, stage)
+}
+
+func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	text := func() string { return eval[string](t, p, `document.body.innerText`) }
+	for _, path := range []string{"/water", "/tie-on", "/back"} {
+		require.NoError(t, p.Go(path))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+		time.Sleep(300 * time.Millisecond)
+		assert.Contains(t, text(), "Candle Bar", path)
+		for _, theirs := range []string{"Kettle Bar", "Long Strand", "Cutwater Pier", "Sedge Sound"} {
+			assert.NotContains(t, text(), theirs, path)
+		}
+	}
+	// Nor by any address.
+	for _, path := range []string{"", "/state", "/ribbon"} {
+		status := eval[int](t, p, `fetch('/api/v1/spots/`+demo.SpotID("Kettle Bar")+path+`').then((r) => r.status)`)
+		assert.Equal(t, 404, status, path)
+	}
+	require.NoError(t, p.Click("sign out"))
+	require.NoError(t, p.WaitText("Password"))
+	assert.Equal(t, 401, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.status)`))
+}
+
+func TestOnAPhone(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	for _, place := range []string{"Water", "Tie on", "Back"} {
+		require.NoError(t, p.Click(place))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+		time.Sleep(300 * time.Millisecond)
+		assert.Equal(t, 390, eval[int](t, p, `document.documentElement.scrollWidth`), "%s scrolls sideways", place)
+		noViolations(t, p, place+" on a phone")
+	}
+	// Everything one taps on the beach is large enough (WCAG 2.2: 24 px).
+	small := eval[[]string](t, p, `[...document.querySelectorAll('.rail a, .rail button, .head button, .head .ant-select')]
+		.filter((e) => { const r = e.getBoundingClientRect(); return r.width > 0 && (r.height < 24 || r.width < 24); }).map((e) => e.innerText)`)
+	assert.Empty(t, small)
+	require.NoError(t, p.Click("Blank"))
+	require.NoError(t, p.WaitText("Into the log"))
+	noViolations(t, p, "quick entry on a phone")
+}
+
+func TestInGlareAndAtNight(t *testing.T) {
+	for _, light := range []string{"glare", "night"} {
+		p := signedIn(t, "wren", browser.Desk)
+		_, err := browser.Eval[any](p, `localStorage.setItem('greypebble.light', '`+light+`')`)
+		require.NoError(t, err)
+		for _, path := range []string{"/water", "/tie-on", "/back"} {
+			require.NoError(t, p.Go(path))
+			require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+			require.NoError(t, p.Wait(`document.querySelector('.section svg, .choice, [data-spell]')`))
+			noViolations(t, p, path+" in "+light)
+		}
+	}
+}
+
+// What is entered stays when the server does not answer, and goes through once
+// when it does.
+func TestNothingIsLostWhenTheServerFails(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Type("b"))
+	require.NoError(t, p.WaitText("Into the log"))
+	require.NoError(t, p.Click("Sought"))
+	require.NoError(t, p.Click("Spotted seatrout"))
+	require.NoError(t, p.Fill("Note", "the line was cut"))
+	require.NoError(t, p.Signal(false))
+	require.NoError(t, p.Click("Log the blank"))
+	require.NoError(t, p.WaitText("The server cannot be reached. What you entered is still here"))
+	assert.Equal(t, "the line was cut", eval[string](t, p, `document.querySelector('textarea').value`))
+	require.NoError(t, p.Signal(true))
+	require.NoError(t, p.Click("Log the blank"))
+	require.NoError(t, p.WaitText("The blank is in the log."))
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('[data-spell]').length > 2`))
+	n := eval[int](t, p, `fetch('/api/v1/spells?most=1000').then((r) => r.json()).then((d) => d.spells.filter((s) => s.note === 'the line was cut').length)`)
+	assert.Equal(t, 1, n)
+}
+
+// The first load stays within its budget of script: 350 kB gzip.
+func TestFirstLoadIsSmall(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Go("/water"))
+	require.NoError(t, p.Wait(`document.querySelector('.section svg')`))
+	total := eval[float64](t, p, `performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js')).reduce((s, r) => s + r.encodedBodySize, 0)`)
+	assert.Positive(t, total)
+	assert.LessOrEqual(t, total, 350_000.0)
+	outside := eval[[]string](t, p, `performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(location.origin))`)
+	assert.Empty(t, outside, "nothing is fetched from elsewhere")
+}

@@ -1,0 +1,108 @@
+package greypebble
+
+import (
+	"go/parser"
+	"go/token"
+	"io/fs"
+	"path/filepath"
+	"slices"
+	"strconv"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// allowed says what each package may import of the project. Imports point
+// downwards only; core knows no server, no file and no clock.
+var allowed = map[string][]string{
+	".":               {},
+	"core/quantity":   {},
+	"core/tide":       {},
+	"core/sky":        {},
+	"core/tackle":     {"core/quantity"},
+	"core/water":      {},
+	"core/ground":     {"core/quantity", "core/sky", "core/tide"},
+	"core/conditions": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
+	"core/playbook":   {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/tackle"},
+	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},
+	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
+		"core/rate", "core/tackle"},
+	"server/localdb": {},
+	"server/store":   {"core/*"},
+	"server/account": {"server/store"},
+	"server/api":     {"core/*", "server/store", "server/account"},
+	"server":         {"core/*", "server/*", "ui"},
+	"ui":             {},
+	"demo":           {"core/*", "server/store", "server/account"},
+	"testkit":        {"core/*", "server", "server/*", "demo"},
+	"cmd/greypebble": {"core/*", "server", "server/*", "demo", "testkit"},
+	"bench":          {"core/*", "demo"},
+	"e2e/browser":    {},
+	"e2e/shots":      {"testkit", "demo", "e2e/browser"},
+}
+
+// forbiddenInCore are packages that reach outside: core gets time, bytes and
+// chance handed in.
+var forbiddenInCore = []string{"os", "net", "net/http", "database/sql", "io/ioutil", "log", "log/slog", "math/rand", "math/rand/v2", "encoding/json", "syscall"}
+
+func TestImportsPointDownwards(t *testing.T) {
+	seen := map[string]bool{}
+	err := filepath.WalkDir(".", func(path string, d fs.DirEntry, err error) error {
+		if err != nil {
+			return err
+		}
+		if d.IsDir() && (strings.HasPrefix(d.Name(), ".") && path != "." || d.Name() == "node_modules" || d.Name() == "data") {
+			return filepath.SkipDir
+		}
+		if !strings.HasSuffix(path, ".go") || strings.HasSuffix(path, "_test.go") {
+			return nil
+		}
+		pkg := filepath.ToSlash(filepath.Dir(path))
+		may, known := allowed[pkg]
+		require.True(t, known, "package %s is not in the table of layers", pkg)
+		seen[pkg] = true
+		f, err := parser.ParseFile(token.NewFileSet(), path, nil, parser.ImportsOnly)
+		if err != nil {
+			return err
+		}
+		for _, i := range f.Imports {
+			name, err := strconv.Unquote(i.Path.Value)
+			require.NoError(t, err)
+			own, inside := strings.CutPrefix(name, "greypebble/")
+			if strings.HasPrefix(pkg, "core/") {
+				assert.NotContains(t, forbiddenInCore, name, "%s reaches outside", path)
+			}
+			if inside {
+				assert.True(t, permits(may, own), "%s must not import %s", path, own)
+			}
+		}
+		return nil
+	})
+	require.NoError(t, err)
+	for pkg := range allowed {
+		assert.True(t, seen[pkg], "%s is in the table of layers but not in the tree", pkg)
+	}
+}
+
+func permits(may []string, own string) bool {
+	layer, _, _ := strings.Cut(own, "/")
+	return slices.Contains(may, own) || slices.Contains(may, layer+"/*") && strings.Contains(own, "/")
+}
+
+// The clock and chance are handed in: no package of core asks for the time.
+func TestCoreAsksForNoTime(t *testing.T) {
+	files, err := filepath.Glob("core/*/*.go")
+	require.NoError(t, err)
+	require.NotEmpty(t, files)
+	for _, path := range files {
+		if strings.HasSuffix(path, "_test.go") {
+			continue
+		}
+		raw, err := readFile(path)
+		require.NoError(t, err)
+		assert.NotContains(t, raw, "time.Now(", path)
+		assert.NotContains(t, raw, "time.Since(", path)
+	}
+}
