@@ -41,15 +41,15 @@ var shots = []shot{
 	{name: "sign-in", size: browser.Desk},
 	{name: "water", size: browser.Desk, path: "/water", steps: 14},
 	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
-	{name: "water-beach", size: browser.Desk, path: "/water", setUp: click("Spot", "Long Strand")},
+	{name: "water-beach", size: browser.Desk, path: "/water", steps: 50, setUp: click("Spot", "Long Strand")},
 	{name: "water-pier-night", size: browser.Desk, path: "/water", light: "night", setUp: click("Spot", "Cutwater Pier"), steps: 80},
-	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 14},
-	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 14},
-	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 14},
+	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 34},
+	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 28, setUp: click("Spotted seatrout")},
+	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "back-phone", size: browser.Phone, path: "/back"},
-	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch"), steps: 14},
-	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank"), steps: 14},
+	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
+	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
 }
 
 func main() {

@@ -228,9 +228,11 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
             : save.error.message}
         </div>
       )}
-      <Button type="primary" htmlType="submit" size="large" block loading={save.isPending}>
-        {old ? 'Save' : kind === 'catch' ? 'Log the catch' : 'Log the blank'}
-      </Button>
+      <div className="entry-save">
+        <Button type="primary" htmlType="submit" size="large" block loading={save.isPending}>
+          {old ? 'Save' : kind === 'catch' ? 'Log the catch' : 'Log the blank'}
+        </Button>
+      </div>
     </Form>
   );
 }

@@ -217,7 +217,7 @@ function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: b
   const { frame: f, spot } = useMoment();
   if (!f) return null;
   const half = narrow ? 106 : 128;
-  const left = Math.min(Math.max(x, half + 4), width - half - (narrow ? 4 : 100));
+  const left = Math.min(Math.max(x, half + 4), width - half - (narrow ? 94 : 100));
   return (
     <div className="moment-label" style={{ left }}>
       <b>{clock(f.time, spot.time_zone)}</b> {metres(f.level_m)}{' '}
