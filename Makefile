@@ -48,7 +48,7 @@ lint: ui check-api
 	cd ui && npx vitest run --reporter=dot
 
 go-test: ui
-	@scripts/setup.sh mariadb chromium
+	@scripts/setup.sh mariadb chromium gcc
 	go test -race -timeout 20m ./...
 
 e2e: ui

@@ -1,6 +1,6 @@
 #!/usr/bin/env bash
 # Installs from Debian's packages what is missing and says what it does.
-# Usage: scripts/setup.sh mariadb [chromium]
+# Usage: scripts/setup.sh [mariadb] [chromium] [gcc]
 set -euo pipefail
 
 missing=()
@@ -8,7 +8,8 @@ for what in "$@"; do
   case "$what" in
     mariadb) [ -x /usr/sbin/mariadbd ] && command -v mariadb-install-db >/dev/null || missing+=(mariadb-server) ;;
     chromium) [ -x /usr/bin/chromium ] || missing+=(chromium fonts-noto-color-emoji) ;;
-    *) echo "setup: unknown part '$what'; known are mariadb, chromium" >&2; exit 2 ;;
+    gcc) command -v gcc >/dev/null || missing+=(gcc libc6-dev) ;; # the race detector needs it
+    *) echo "setup: unknown part '$what'; known are mariadb, chromium, gcc" >&2; exit 2 ;;
   esac
 done
 for program in go node npm; do
