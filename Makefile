@@ -30,7 +30,8 @@ ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES)
 ui: ui/dist/index.html
 
 api: ui/node_modules/.stamp ## the API document and the types made from it
-	go run ./cmd/greypebble openapi > ui/openapi.yaml
+	@mkdir -p bin
+	go run ./cmd/greypebble openapi > bin/openapi.yaml && mv bin/openapi.yaml ui/openapi.yaml
 	cd ui && npx openapi-typescript openapi.yaml -o src/api/schema.d.ts
 
 check-api: ui/node_modules/.stamp ## fail when they are stale

@@ -72,6 +72,16 @@ func (m *Moment) Light() water.Light {
 	return water.Class(m.SurfaceLight(m.Believed[conditions.Cloud].Value))
 }
 
+// DarkBelow is the depth in metres below which it is dark, by the clarity and
+// cloud believed in.
+func (m *Moment) DarkBelow() float64 {
+	k, err := water.Attenuation(m.Believed[conditions.Clarity].Value)
+	if err != nil {
+		return 0
+	}
+	return water.DarkBelow(m.SurfaceLight(m.Believed[conditions.Cloud].Value), k)
+}
+
 // crestElevation is the highest crest or bar of the spot.
 func (s *Spot) crestElevation() (float64, bool) {
 	e, found := math.Inf(-1), false

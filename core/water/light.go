@@ -27,7 +27,7 @@ func Class(lux float64) Light {
 		return Bright
 	case lux >= 10:
 		return Dim
-	case lux >= 0.1:
+	case lux >= darkLimit:
 		return Twilight
 	}
 	return Dark
@@ -89,4 +89,13 @@ func Attenuation(secchiM float64) (float64, error) {
 // Remaining is the fraction of surface light left at a depth.
 func Remaining(attenuation, depthM float64) float64 {
 	return math.Exp(-attenuation * math.Max(depthM, 0))
+}
+
+// darkLimit is the illuminance in lux below which it is dark.
+const darkLimit = 0.1
+
+// DarkBelow is the depth in metres below which it is dark for an illuminance on
+// the surface (lux); zero when it is dark already there.
+func DarkBelow(surfaceLux, attenuation float64) float64 {
+	return math.Max(math.Log(surfaceLux/darkLimit)/attenuation, 0)
 }

@@ -45,3 +45,13 @@ func TestSecchiMustBePositive(t *testing.T) {
 		assert.ErrorContains(t, err, "Secchi")
 	}
 }
+
+func TestDarkBelowIsWhereItTurnsDark(t *testing.T) {
+	k, err := Attenuation(1.2)
+	require.NoError(t, err)
+	surface := Sky{SunAltitude: 30}.Surface()
+	z := DarkBelow(surface, k)
+	assert.Equal(t, Twilight, Class(surface*Remaining(k, z-0.01)))
+	assert.Equal(t, Dark, Class(surface*Remaining(k, z+0.01)))
+	assert.Zero(t, DarkBelow(0.01, k))
+}

@@ -1,8 +1,13 @@
 package api
 
 import (
+	"context"
 	"fmt"
+	"net/http"
 	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"greypebble/core/advise"
 	"greypebble/core/conditions"
@@ -43,6 +48,7 @@ type condition struct {
 	Time   time.Time `json:"time"`
 	Low    float64   `json:"low" doc:"80 % of the belief lies between low and high"`
 	High   float64   `json:"high"`
+	AgeS   float64   `json:"age_s" doc:"of the reading at the moment; negative for one yet to come"`
 }
 
 // conditionsOf a moment: what was read or assumed, then what was predicted.
@@ -51,15 +57,49 @@ func conditionsOf(m *advise.Moment) []condition {
 	for _, k := range conditions.Kinds() {
 		v := m.Believed[k]
 		low, high := v.Range()
-		out = append(out, condition{string(k), v.Value, k.Unit(), string(v.Origin), v.Source, v.Time, low, high})
+		out = append(out, condition{string(k), v.Value, k.Unit(), string(v.Origin), v.Source, v.Time, low, high, v.Age.Seconds()})
 	}
 	predicted := func(kind string, value float64, unit, source string) {
-		out = append(out, condition{kind, value, unit, string(conditions.Predicted), source, m.Time, value, value})
+		out = append(out, condition{kind, value, unit, string(conditions.Predicted), source, m.Time, value, value, 0})
 	}
 	predicted("tide_level_m", m.LevelM, "m", "harmonic prediction")
 	predicted("tide_rate_m_per_h", m.Stage.RateMPerH, "m/h", "harmonic prediction")
 	predicted("sun_altitude_deg", m.Sun.Altitude, "deg", "ephemeris")
 	predicted("surface_light_lx", m.SurfaceLight(m.Believed[conditions.Cloud].Value), "lx", "sun, moon and cloud")
+	predicted("dark_below_m", m.DarkBelow(), "m", "light, cloud and clarity")
 	predicted("moon_illumination", m.Phase.Illumination, "", "ephemeris")
 	return out
+}
+
+type conditionsInput struct {
+	SpotID uuid.UUID `query:"spot_id" format:"uuid" required:"true"`
+	Time   time.Time `query:"time" doc:"now if left out"`
+}
+
+type conditionsOutput struct {
+	Body struct {
+		SpotID   string      `json:"spot_id"`
+		Time     time.Time   `json:"time"`
+		Stage    stageOut    `json:"stage"`
+		Light    string      `json:"light" enum:"bright,dim,twilight,dark"`
+		Readings []condition `json:"readings" nullable:"false"`
+	}
+}
+
+func (s *Server) registerConditions(api huma.API) {
+	huma.Register(api, operation(http.MethodGet, "/conditions", "conditions", "Every condition at a spot and moment, and where it came from"),
+		func(ctx context.Context, in *conditionsInput) (*conditionsOutput, error) {
+			sp, angler, err := s.spot(ctx, in.SpotID)
+			if err != nil {
+				return nil, err
+			}
+			m, _, err := s.moment(ctx, angler, sp, s.at(in.Time), 0, 0, nil)
+			if err != nil {
+				return nil, failed(err)
+			}
+			out := &conditionsOutput{}
+			b := &out.Body
+			b.SpotID, b.Time, b.Stage, b.Light, b.Readings = sp.ID.String(), m.Time, stageOf(m.Stage), m.Light().String(), conditionsOf(&m)
+			return out, nil
+		})
 }

@@ -31,6 +31,7 @@ type frame struct {
 	Stage          string    `json:"stage"`
 	SunAltitudeDeg float64   `json:"sun_altitude_deg"`
 	Light          string    `json:"light"`
+	DarkBelowM     float64   `json:"dark_below_m" doc:"depth below which it is dark"`
 	Open           bool      `json:"open"`
 	DepthsM        []float64 `json:"depths_m" nullable:"false" doc:"by mark, in the order of marks"`
 }
@@ -130,7 +131,7 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 			return nil, err
 		}
 		_, isOpen := ground.NextClose(open, t)
-		f := frame{t, m.LevelM, m.Stage.RateMPerH, m.Stage.String(), m.Sun.Altitude, m.Light().String(), isOpen, make([]float64, len(sp.Marks))}
+		f := frame{t, m.LevelM, m.Stage.RateMPerH, m.Stage.String(), m.Sun.Altitude, m.Light().String(), m.DarkBelow(), isOpen, make([]float64, len(sp.Marks))}
 		for j, k := range sp.Marks {
 			f.DepthsM[j] = k.Depth(m.LevelM)
 		}

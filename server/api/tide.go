@@ -13,16 +13,18 @@ import (
 
 type predictInput struct {
 	Body struct {
-		Constituents []struct {
-			Name       string  `json:"name"`
-			AmplitudeM float64 `json:"amplitude_m"`
-			PhaseDeg   float64 `json:"phase_deg" doc:"Greenwich phase lag"`
-		} `json:"constituents" minItems:"1" maxItems:"200" nullable:"false"`
-		Z0M   float64   `json:"z0_m,omitempty" doc:"mean level above chart datum"`
-		From  time.Time `json:"from"`
-		To    time.Time `json:"to"`
-		StepS float64   `json:"step_s" exclusiveMinimum:"0" maximum:"31557600"`
+		Constituents []constituentIn `json:"constituents" minItems:"1" maxItems:"200" nullable:"false"`
+		Z0M          float64         `json:"z0_m,omitempty" doc:"mean level above chart datum"`
+		From         time.Time       `json:"from"`
+		To           time.Time       `json:"to"`
+		StepS        float64         `json:"step_s" exclusiveMinimum:"0" maximum:"31557600"`
 	}
+}
+
+type constituentIn struct {
+	Name       string  `json:"name"`
+	AmplitudeM float64 `json:"amplitude_m"`
+	PhaseDeg   float64 `json:"phase_deg" doc:"Greenwich phase lag"`
 }
 
 type heightAt struct {

@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/conditions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every condition at a spot and moment, and where it came from */
+        get: operations["conditions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/health": {
         parameters: {
             query?: never;
@@ -277,6 +294,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/water/breaking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** On which bars swell breaks at a level of the tide */
+        post: operations["waterBreaking"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/water/light": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Light at a depth */
+        post: operations["waterLight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -314,6 +365,35 @@ export interface components {
             stage: components["schemas"]["StageOut"];
             /** @description that the way is shut or soon will be; empty when there is no hurry */
             way: string;
+        };
+        BarIn: {
+            /** Format: double */
+            elevation_m: number;
+        };
+        BarOut: {
+            breaks: boolean;
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            elevation_m: number;
+            /** Format: double */
+            stops_breaking_level_m: number;
+        };
+        BreakingInputBody: {
+            bars: components["schemas"]["BarIn"][];
+            /** Format: double */
+            level_m: number;
+            /** Format: double */
+            swell_height_m: number;
+            /** Format: double */
+            swell_period_s: number;
+        };
+        BreakingOutputBody: {
+            bars: components["schemas"]["BarOut"][];
+            /** Format: double */
+            breaker_height_m: number;
+            /** Format: double */
+            breaking_depth_m: number;
         };
         CatchInputBody: {
             /**
@@ -393,6 +473,11 @@ export interface components {
             sentence: string;
         };
         Condition: {
+            /**
+             * Format: double
+             * @description of the reading at the moment; negative for one yet to come
+             */
+            age_s: number;
             /** Format: double */
             high: number;
             kind: string;
@@ -409,6 +494,25 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        ConditionsOutputBody: {
+            /** @enum {string} */
+            light: "bright" | "dim" | "twilight" | "dark";
+            readings: components["schemas"]["Condition"][];
+            spot_id: string;
+            stage: components["schemas"]["StageOut"];
+            /** Format: date-time */
+            time: string;
+        };
+        ConstituentIn: {
+            /** Format: double */
+            amplitude_m: number;
+            name: string;
+            /**
+             * Format: double
+             * @description Greenwich phase lag
+             */
+            phase_deg: number;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -452,6 +556,11 @@ export interface components {
             type: string;
         };
         Frame: {
+            /**
+             * Format: double
+             * @description depth below which it is dark
+             */
+            dark_below_m: number;
             /** @description by mark, in the order of marks */
             depths_m: number[];
             /** Format: double */
@@ -478,22 +587,43 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
-        Item: {
-            /** Format: double */
-            amplitude_m: number;
-            name: string;
-            /**
-             * Format: double
-             * @description Greenwich phase lag
-             */
-            phase_deg: number;
-        };
         LevelLine: {
             /** @description being cut off */
             danger: boolean;
             /** Format: double */
             level_m: number;
             says: string;
+        };
+        LightInputBody: {
+            /** Format: double */
+            cloud_fraction?: number;
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            moon_altitude_deg?: number;
+            /** Format: double */
+            moon_illumination?: number;
+            /** Format: double */
+            secchi_m: number;
+            /** Format: double */
+            sun_altitude_deg: number;
+        };
+        LightOutputBody: {
+            /** Format: double */
+            attenuation_per_m: number;
+            /** @enum {string} */
+            class: "bright" | "dim" | "twilight" | "dark";
+            /** Format: double */
+            dark_below_m: number;
+            /**
+             * Format: double
+             * @description of the surface light left at the depth
+             */
+            fraction: number;
+            /** Format: double */
+            lux: number;
+            /** Format: double */
+            surface_lux: number;
         };
         LoggedCatch: {
             approach: string;
@@ -567,7 +697,7 @@ export interface components {
             windows: components["schemas"]["WindowOut"][];
         };
         PredictInputBody: {
-            constituents: components["schemas"]["Item"][];
+            constituents: components["schemas"]["ConstituentIn"][];
             /** Format: date-time */
             from: string;
             /** Format: double */
@@ -1109,6 +1239,66 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    conditions: {
+        parameters: {
+            query: {
+                spot_id: string;
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConditionsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1927,6 +2117,126 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PredictOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    waterBreaking: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BreakingInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BreakingOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    waterLight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LightOutputBody"];
                 };
             };
             /** @description Unauthorized */

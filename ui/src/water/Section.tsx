@@ -94,6 +94,16 @@ export function Section({ spot, frame, turns, range }: Props) {
             height={Math.max(height - pad.bottom - drawn.y(level), 0)}
             fill="url(#section-water)"
           />
+          {drawn.y(level - frame.dark_below_m) < height - pad.bottom - 4 && (
+            <g className="gloom">
+              <rect
+                x={pad.left}
+                y={drawn.y(level - frame.dark_below_m)}
+                width={width - pad.left - pad.right}
+                height={height - pad.bottom - drawn.y(level - frame.dark_below_m)}
+              />
+            </g>
+          )}
           <g clipPath="url(#section-ground)">
             <rect
               x={pad.left}

@@ -1,0 +1,50 @@
+package water
+
+import (
+	"fmt"
+	"math"
+)
+
+// gravity in m/s².
+const gravity = 9.80665
+
+// breakerIndex is the ratio of breaker height to depth at which a wave breaks:
+// γ = 0.78 (McCowan 1894).
+const breakerIndex = 0.78
+
+// komar is the coefficient of Komar & Gaughan (1973).
+const komar = 0.39
+
+// BreakerHeight of a deep-water swell of height (m) and period (s):
+// H_b = 0.39·g^(1/5)·(T·H₀²)^(2/5) (Komar & Gaughan 1973).
+func BreakerHeight(swellHeightM, swellPeriodS float64) (float64, error) {
+	if !(swellHeightM >= 0 && swellHeightM <= 30) {
+		return 0, fmt.Errorf("water: swell height must be between 0 and 30 m, not %v", swellHeightM)
+	}
+	if !(swellPeriodS > 0 && swellPeriodS <= 30) {
+		return 0, fmt.Errorf("water: swell period must be between 0 and 30 s, not %v", swellPeriodS)
+	}
+	return komar * math.Pow(gravity, 0.2) * math.Pow(swellPeriodS*swellHeightM*swellHeightM, 0.4), nil
+}
+
+// BreakingDepth is the depth of water in metres in which a breaker of a height
+// breaks: d = H_b / 0.78 (McCowan 1894).
+func BreakingDepth(breakerHeightM float64) float64 { return breakerHeightM / breakerIndex }
+
+// Break says what waves do over a bar.
+type Break struct {
+	// DepthM of still water over the bar; negative when it is dry by so much.
+	DepthM float64
+	// Breaks says that waves break on it at this level.
+	Breaks bool
+	// StopsAtLevelM is the tide level above which they pass over unbroken.
+	StopsAtLevelM float64
+}
+
+// OverBar is what breakers of a height do over a bar of an elevation at a tide
+// level, both in metres above chart datum.
+func OverBar(breakerHeightM, elevationM, levelM float64) Break {
+	d := levelM - elevationM
+	limit := BreakingDepth(breakerHeightM)
+	return Break{DepthM: d, Breaks: d > 0 && d <= limit, StopsAtLevelM: elevationM + limit}
+}
