@@ -29,10 +29,12 @@ var allowed = map[string][]string{
 	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},
 	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
 		"core/rate", "core/tackle"},
+	"interchange/gauge": {"core/tide"},
+
 	"server/localdb": {},
 	"server/store":   {"core/*"},
 	"server/account": {"server/store"},
-	"server/api":     {"core/*", "server/store", "server/account"},
+	"server/api":     {"core/*", "interchange/*", "server/store", "server/account"},
 	"server":         {"core/*", "server/*", "ui"},
 	"ui":             {},
 	"demo":           {"core/*", "server/store", "server/account"},

@@ -10,6 +10,7 @@ import (
 	"net/http/cookiejar"
 	"net/http/httptest"
 	"os"
+	"strings"
 	"testing"
 	"time"
 
@@ -103,6 +104,9 @@ func (c *Client) Do(method, path string, body, out any) int {
 	require.NoError(c.t, err)
 	if r != nil {
 		req.Header.Set("Content-Type", "application/json")
+		if _, plain := body.(string); plain && strings.HasPrefix(path, "/tide/analyse") {
+			req.Header.Set("Content-Type", "text/csv")
+		}
 	}
 	res, err := c.http.Do(req)
 	require.NoError(c.t, err)

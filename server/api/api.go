@@ -42,7 +42,7 @@ type Config struct {
 	UI http.Handler
 }
 
-// largestBody a request may have.
+// largestBody a request may have, gauge records apart.
 const largestBody = 1 << 20
 
 // signInsAMinute from one address. Behind a balancer that is the balancer's: set
@@ -61,7 +61,7 @@ func New(c Config) http.Handler {
 	r := chi.NewRouter()
 	r.Use(middleware.Recoverer, security, crossOrigin.Handler, compress)
 	r.Route("/api", func(r chi.Router) {
-		r.Use(middleware.RequestSize(largestBody), noStore)
+		r.Use(middleware.RequestSize(largestRecord), noStore)
 		if s.accounts != nil {
 			r.Use(s.accounts.Middleware)
 		}
@@ -107,6 +107,7 @@ func (s *Server) register(api huma.API) {
 	s.registerHealth(api)
 	s.registerSession(api)
 	s.registerTide(api)
+	s.registerAnalyse(api)
 	s.registerSky(api)
 	s.registerWater(api)
 	s.registerSpots(api)

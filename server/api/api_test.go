@@ -15,6 +15,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/tide"
 	"greypebble/testkit"
 )
 
@@ -548,4 +549,57 @@ func TestConditionsSayWhereTheyCameFrom(t *testing.T) {
 		}
 	}
 	assert.Equal(t, 404, kit.As(t, "moss").Do("GET", "/conditions?spot_id="+bar.ID, nil, nil))
+}
+
+// A fortnight and a half of hourly levels from the constants of Newport (US
+// NOAA) comes back as the constants that can be told apart in it.
+func TestAnalyseOverTheAPI(t *testing.T) {
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.5, PhaseDeg: 3}, {Name: "O1", AmplitudeM: 0.05, PhaseDeg: 200}}, 1.1)
+	require.NoError(t, err)
+	start := time.Date(2026, 3, 1, 0, 0, 0, 0, time.UTC)
+	record := func(hours int) string {
+		var b strings.Builder
+		b.WriteString("time,height_m\n")
+		for i := range hours {
+			at := start.Add(time.Duration(i) * time.Hour)
+			fmt.Fprintf(&b, "%s,%.4f\n", at.Format(time.RFC3339), h.Level(at))
+		}
+		return b.String()
+	}
+	var out struct {
+		Constituents []struct {
+			Name       string
+			AmplitudeM float64 `json:"amplitude_m"`
+			PhaseDeg   float64 `json:"phase_deg"`
+		}
+		Z0M          float64 `json:"z0_m"`
+		ResidualRMSM float64 `json:"residual_rms_m"`
+		Excluded     []struct{ Name, Reason string }
+	}
+	c := kit.Client(t)
+	require.Equal(t, 200, c.Do("POST", "/tide/analyse", record(60*24), &out))
+	assert.InDelta(t, 1.1, out.Z0M, 0.001)
+	assert.Less(t, out.ResidualRMSM, 0.001)
+	assert.NotEmpty(t, out.Excluded)
+	for _, e := range out.Constituents {
+		switch e.Name {
+		case "M2":
+			assert.InDelta(t, 0.5, e.AmplitudeM, 0.005)
+			assert.InDelta(t, 3, e.PhaseDeg, 1)
+		case "O1":
+			assert.InDelta(t, 0.05, e.AmplitudeM, 0.0005)
+		default:
+			assert.Less(t, e.AmplitudeM, 0.002, e.Name)
+		}
+	}
+	for want, body := range map[string]string{
+		"at least 15 are needed": record(14 * 24),
+		"line 2, column time":    "time,height_m\n01/02/2026,1\n",
+		"expected columns":       "when,how\n1,2\n",
+	} {
+		var p problem
+		assert.Equal(t, 422, c.Do("POST", "/tide/analyse", body, &p), want)
+		assert.Contains(t, p.Detail, want)
+	}
+	assert.Equal(t, 422, c.Do("POST", "/tide/analyse?time_zone=Moon/Tranquility", record(16*24), nil))
 }

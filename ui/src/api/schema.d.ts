@@ -277,6 +277,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/tide/analyse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Constituents from a gauge record (CSV: time, height_m) */
+        post: operations["analyseTide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/tide/predict": {
         parameters: {
             query?: never;
@@ -365,6 +382,33 @@ export interface components {
             stage: components["schemas"]["StageOut"];
             /** @description that the way is shut or soon will be; empty when there is no hurry */
             way: string;
+        };
+        AnalyseOutputBody: {
+            /** @description slowest first */
+            constituents: components["schemas"]["EstimateOut"][];
+            /** Format: int64 */
+            duplicates: number;
+            excluded: components["schemas"]["ExcludedOut"][];
+            /** Format: date-time */
+            from: string;
+            /** Format: double */
+            residual_rms_m: number;
+            /** Format: int64 */
+            samples: number;
+            /** @description changes of the gauge's zero that were allowed for */
+            shifts: components["schemas"]["ShiftOut"][];
+            /**
+             * Format: int64
+             * @description readings given no weight
+             */
+            spikes: number;
+            /** Format: date-time */
+            to: string;
+            /**
+             * Format: double
+             * @description mean level above the gauge's zero
+             */
+            z0_m: number;
         };
         BarIn: {
             /** Format: double */
@@ -554,6 +598,27 @@ export interface components {
              * @example https://example.com/errors/example
              */
             type: string;
+        };
+        EstimateOut: {
+            /**
+             * Format: double
+             * @description one standard error
+             */
+            amplitude_error_m: number;
+            /** Format: double */
+            amplitude_m: number;
+            name: string;
+            /**
+             * Format: double
+             * @description Greenwich phase lag
+             */
+            phase_deg: number;
+            /** Format: double */
+            phase_error_deg: number;
+        };
+        ExcludedOut: {
+            name: string;
+            reason: string;
         };
         Frame: {
             /**
@@ -784,6 +849,12 @@ export interface components {
             distance_m: number;
             /** Format: double */
             elevation_m: number;
+        };
+        ShiftOut: {
+            /** Format: double */
+            by_m: number;
+            /** Format: date-time */
+            time: string;
         };
         SignInInputBody: {
             name: string;
@@ -2057,6 +2128,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TargetOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    analyseTide: {
+        parameters: {
+            query?: {
+                /** @description of times without an offset from UTC, such as Atlantic/Azores */
+                time_zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnalyseOutputBody"];
                 };
             };
             /** @description Unauthorized */

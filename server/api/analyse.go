@@ -1,0 +1,106 @@
+package api
+
+import (
+	"context"
+	"errors"
+	"net/http"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/tide"
+	"greypebble/interchange/gauge"
+)
+
+type analyseInput struct {
+	TimeZone string `query:"time_zone" doc:"of times without an offset from UTC, such as Atlantic/Azores"`
+	RawBody  []byte `contentType:"text/csv"`
+}
+
+type estimateOut struct {
+	Name            string  `json:"name"`
+	AmplitudeM      float64 `json:"amplitude_m"`
+	PhaseDeg        float64 `json:"phase_deg" doc:"Greenwich phase lag"`
+	AmplitudeErrorM float64 `json:"amplitude_error_m" doc:"one standard error"`
+	PhaseErrorDeg   float64 `json:"phase_error_deg"`
+}
+
+type excludedOut struct {
+	Name   string `json:"name"`
+	Reason string `json:"reason"`
+}
+
+type shiftOut struct {
+	Time time.Time `json:"time"`
+	ByM  float64   `json:"by_m"`
+}
+
+type analyseOutput struct {
+	Body struct {
+		Constituents []estimateOut `json:"constituents" nullable:"false" doc:"slowest first"`
+		Z0M          float64       `json:"z0_m" doc:"mean level above the gauge's zero"`
+		ResidualRMSM float64       `json:"residual_rms_m"`
+		Excluded     []excludedOut `json:"excluded" nullable:"false"`
+		Shifts       []shiftOut    `json:"shifts" nullable:"false" doc:"changes of the gauge's zero that were allowed for"`
+		Samples      int           `json:"samples"`
+		Duplicates   int           `json:"duplicates"`
+		Spikes       int           `json:"spikes" doc:"readings given no weight"`
+		From         time.Time     `json:"from"`
+		To           time.Time     `json:"to"`
+	}
+}
+
+const (
+	// largestRecord in bytes: about a million readings.
+	largestRecord = 32 << 20
+	// analysesAtOnce bounds the work and the memory.
+	analysesAtOnce = 2
+)
+
+func (s *Server) registerAnalyse(api huma.API) {
+	op := operation(http.MethodPost, "/tide/analyse", "analyseTide", "Constituents from a gauge record (CSV: time, height_m)")
+	op.MaxBodyBytes, op.BodyReadTimeout = largestRecord, time.Minute
+	running := make(chan struct{}, analysesAtOnce)
+	huma.Register(api, op, func(ctx context.Context, in *analyseInput) (*analyseOutput, error) {
+		var o gauge.Options
+		if in.TimeZone != "" {
+			zone, err := time.LoadLocation(in.TimeZone)
+			if err != nil {
+				return nil, wrong("query.time_zone", errors.New("unknown time zone "+in.TimeZone+"; expected a name like Atlantic/Azores"))
+			}
+			o.Zone = zone
+		}
+		select {
+		case running <- struct{}{}:
+			defer func() { <-running }()
+		case <-ctx.Done():
+			return nil, failed(ctx.Err())
+		}
+		record, err := gauge.Read(in.RawBody, o)
+		if err != nil {
+			return nil, wrong("body", err)
+		}
+		a, err := tide.Analyse(record, nil)
+		if err != nil {
+			return nil, wrong("body", err)
+		}
+		return analysisOut(a), nil
+	})
+}
+
+func analysisOut(a tide.Analysis) *analyseOutput {
+	out := &analyseOutput{}
+	b := &out.Body
+	b.Z0M, b.ResidualRMSM, b.Samples, b.Duplicates, b.Spikes, b.From, b.To = a.Z0M, a.ResidualRMSM, a.Samples, a.Duplicates, a.Spikes, a.From, a.To
+	b.Constituents, b.Excluded, b.Shifts = []estimateOut{}, []excludedOut{}, []shiftOut{}
+	for _, e := range a.Constituents {
+		b.Constituents = append(b.Constituents, estimateOut{e.Name, e.AmplitudeM, e.PhaseDeg, e.AmplitudeErrorM, e.PhaseErrorDeg})
+	}
+	for _, e := range a.Excluded {
+		b.Excluded = append(b.Excluded, excludedOut(e))
+	}
+	for _, k := range a.Shifts {
+		b.Shifts = append(b.Shifts, shiftOut{k.At, k.ByM})
+	}
+	return out
+}
