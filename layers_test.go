@@ -30,6 +30,7 @@ var allowed = map[string][]string{
 	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
 		"core/rate", "core/tackle"},
 	"interchange/gauge": {"core/tide"},
+	"interchange/nmea":  {},
 
 	"server/localdb": {},
 	"server/store":   {"core/*"},

@@ -12,11 +12,15 @@ const refraction = 34.0 / 60
 // Day is what happens in one civil day at a place. A slice is empty where the
 // event does not occur that day, and may hold two where the day is long enough.
 type Day struct {
-	Start, End           time.Time
-	Sunrise, Sunset      []time.Time
-	CivilDawn, CivilDusk []time.Time
-	Noon                 []time.Time
-	Moonrise, Moonset    []time.Time
+	Start, End                         time.Time
+	Sunrise, Sunset                    []time.Time
+	CivilDawn, CivilDusk               []time.Time // sun's centre at −6°
+	NauticalDawn, NauticalDusk         []time.Time // at −12°
+	AstronomicalDawn, AstronomicalDusk []time.Time // at −18°
+	Noon                               []time.Time
+	Moonrise, Moonset                  []time.Time
+	// MoonAbove and MoonBelow are the moon's transits over and under.
+	MoonAbove, MoonBelow []time.Time
 	// SunNeverSets and SunNeverRises tell polar day and night apart when there
 	// is neither rise nor set.
 	SunNeverSets, SunNeverRises bool
@@ -36,9 +40,15 @@ func (o Observer) Between(start, end time.Time) Day {
 	d := Day{Start: start, End: end}
 	sun := limb(sunAt, sunRadiusKm)
 	d.Sunrise, d.Sunset = crossings(sun, start, end)
-	d.CivilDawn, d.CivilDusk = crossings(func(t time.Time) float64 { return o.Sun(t).Altitude + 6 }, start, end)
+	twilight := func(below float64) (dawn, dusk []time.Time) {
+		return crossings(func(t time.Time) float64 { return o.Sun(t).Altitude + below }, start, end)
+	}
+	d.CivilDawn, d.CivilDusk = twilight(6)
+	d.NauticalDawn, d.NauticalDusk = twilight(12)
+	d.AstronomicalDawn, d.AstronomicalDusk = twilight(18)
 	d.Moonrise, d.Moonset = crossings(limb(moonAt, moonRadiusKm), start, end)
 	_, d.Noon = crossings(func(t time.Time) float64 { return o.hourAngle(t, sunAt) }, start, end)
+	d.MoonBelow, d.MoonAbove = crossings(func(t time.Time) float64 { return o.hourAngle(t, moonAt) }, start, end)
 	if len(d.Sunrise)+len(d.Sunset) == 0 {
 		d.SunNeverSets = sun(start) > 0
 		d.SunNeverRises = !d.SunNeverSets
@@ -46,8 +56,8 @@ func (o Observer) Between(start, end time.Time) Day {
 	return d
 }
 
-// hourAngle is shaped so that it falls through zero at the upper transit and
-// nowhere jumps: minus its sine.
+// hourAngle is shaped so that it falls through zero at the upper transit, rises
+// through it at the lower one and nowhere jumps: minus its sine.
 func (o Observer) hourAngle(t time.Time, at func(c, dpsi float64) ecliptic) float64 {
 	c := centuries(t)
 	dpsi, obliquity := nutation(c)

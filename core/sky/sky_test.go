@@ -64,6 +64,8 @@ func TestDaysAgreeWithAstronomyEngine(t *testing.T) {
 			Noon      []time.Time `json:"sun_transit"`
 			Moonrise  []time.Time `json:"moonrise"`
 			Moonset   []time.Time `json:"moonset"`
+			Above     []time.Time `json:"moon_upper_transit"`
+			Below     []time.Time `json:"moon_lower_transit"`
 			AtNoon    struct {
 				T       time.Time `json:"t"`
 				Lit     float64   `json:"moon_illuminated_fraction"`
@@ -113,6 +115,9 @@ func TestDaysAgreeWithAstronomyEngine(t *testing.T) {
 		compare("moonrise", want.Moonrise, got.Moonrise, 30*time.Second, 2*time.Minute)
 		compare("moonset", want.Moonset, got.Moonset, 30*time.Second, 2*time.Minute)
 
+		compare("moon above", want.Above, got.MoonAbove, 10*time.Second, 10*time.Second)
+		compare("moon below", want.Below, got.MoonBelow, 10*time.Second, 10*time.Second)
+
 		n := want.AtNoon
 		p := MoonPhase(n.T)
 		assert.InDelta(t, n.Lit, p.Illumination, 0.0002)
@@ -130,6 +135,34 @@ func TestDaysAgreeWithAstronomyEngine(t *testing.T) {
 		assert.InDelta(t, v[0], p.Illumination, 0.0003)
 		assert.InDelta(t, 0, half(v[1]-p.Elongation), 0.05)
 	}
+}
+
+func TestTwilightsFollowEachOther(t *testing.T) {
+	d, err := Observer{31, -45}.DayOn("2026-03-20", -3*time.Hour)
+	require.NoError(t, err)
+	order := [][]time.Time{d.AstronomicalDawn, d.NauticalDawn, d.CivilDawn, d.Sunrise, d.Noon, d.Sunset, d.CivilDusk, d.NauticalDusk, d.AstronomicalDusk}
+	for i := 1; i < len(order); i++ {
+		require.Len(t, order[i], 1)
+		assert.True(t, order[i-1][0].Before(order[i][0]))
+	}
+	// At an equinox the sun sinks 6° in 6/(15·cos 31°) h.
+	assert.InDelta(t, 6/(15*cos(31))*60, d.NauticalDusk[0].Sub(d.CivilDusk[0]).Minutes(), 1)
+}
+
+// A leap day, and dates without a moonrise: one in each lunation.
+func TestEveryDateAroundALeapDay(t *testing.T) {
+	o := Observer{31, -45}
+	without := 0
+	for date := time.Date(2028, 2, 1, 0, 0, 0, 0, time.UTC); date.Before(time.Date(2028, 3, 31, 0, 0, 0, 0, time.UTC)); date = date.AddDate(0, 0, 1) {
+		d, err := o.DayOn(date.Format(time.DateOnly), -3*time.Hour)
+		require.NoError(t, err)
+		require.Len(t, d.Sunrise, 1, date)
+		require.LessOrEqual(t, len(d.Moonrise), 1)
+		if len(d.Moonrise) == 0 {
+			without++
+		}
+	}
+	assert.InDelta(t, 2, without, 1)
 }
 
 func TestPolarDayAndNightAreToldApart(t *testing.T) {

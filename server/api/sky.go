@@ -21,13 +21,19 @@ type skyInput struct {
 
 type skyOutput struct {
 	Body struct {
-		Sunrise   *time.Time `json:"sunrise" required:"true" nullable:"true"`
-		Sunset    *time.Time `json:"sunset" required:"true" nullable:"true"`
-		CivilDawn *time.Time `json:"civil_dawn" required:"true" nullable:"true"`
-		CivilDusk *time.Time `json:"civil_dusk" required:"true" nullable:"true"`
-		Noon      *time.Time `json:"solar_noon" required:"true" nullable:"true"`
-		Moonrise  *time.Time `json:"moonrise" required:"true" nullable:"true"`
-		Moonset   *time.Time `json:"moonset" required:"true" nullable:"true"`
+		Sunrise          *time.Time `json:"sunrise" required:"true" nullable:"true"`
+		Sunset           *time.Time `json:"sunset" required:"true" nullable:"true"`
+		CivilDawn        *time.Time `json:"civil_dawn" required:"true" nullable:"true"`
+		CivilDusk        *time.Time `json:"civil_dusk" required:"true" nullable:"true"`
+		NauticalDawn     *time.Time `json:"nautical_dawn" required:"true" nullable:"true"`
+		NauticalDusk     *time.Time `json:"nautical_dusk" required:"true" nullable:"true"`
+		AstronomicalDawn *time.Time `json:"astronomical_dawn" required:"true" nullable:"true"`
+		AstronomicalDusk *time.Time `json:"astronomical_dusk" required:"true" nullable:"true"`
+		MoonAbove        *time.Time `json:"moon_upper_transit" required:"true" nullable:"true"`
+		MoonBelow        *time.Time `json:"moon_lower_transit" required:"true" nullable:"true"`
+		Noon             *time.Time `json:"solar_noon" required:"true" nullable:"true"`
+		Moonrise         *time.Time `json:"moonrise" required:"true" nullable:"true"`
+		Moonset          *time.Time `json:"moonset" required:"true" nullable:"true"`
 		// At local noon of the date.
 		MoonIllumination float64 `json:"moon_illumination" doc:"lit fraction at local noon"`
 		MoonPhaseDeg     float64 `json:"moon_phase_deg" doc:"elongation at local noon: 0 new, 180 full"`
@@ -62,6 +68,9 @@ func (s *Server) registerSky(api huma.API) {
 			out := &skyOutput{}
 			b := &out.Body
 			b.Sunrise, b.Sunset, b.CivilDawn, b.CivilDusk = first(d.Sunrise), first(d.Sunset), first(d.CivilDawn), first(d.CivilDusk)
+			b.NauticalDawn, b.NauticalDusk = first(d.NauticalDawn), first(d.NauticalDusk)
+			b.AstronomicalDawn, b.AstronomicalDusk = first(d.AstronomicalDawn), first(d.AstronomicalDusk)
+			b.MoonAbove, b.MoonBelow = first(d.MoonAbove), first(d.MoonBelow)
 			b.Noon, b.Moonrise, b.Moonset = first(d.Noon), first(d.Moonrise), first(d.Moonset)
 			b.MoonIllumination, b.MoonPhaseDeg, b.MoonPhase = p.Illumination, p.Elongation, p.Name()
 			b.DaysFromFull = sky.DaysFromFull(noon)

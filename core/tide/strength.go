@@ -1,0 +1,94 @@
+package tide
+
+import "time"
+
+// MeanSpringRange of a place in metres: 2·(M2 + S2), or 2·(K1 + O1) where the
+// tide is mainly diurnal (form number (K1+O1)/(M2+S2) of 3 and more, the usual
+// classification). Nodal modulation is left out, as in published ranges.
+func (h *Harmonics) MeanSpringRange() float64 {
+	amplitude := func(name string) float64 {
+		for i := range h.list {
+			if h.list[i].species == catalogue[name] {
+				return h.list[i].amplitude
+			}
+		}
+		return 0
+	}
+	semidiurnal := amplitude("M2") + amplitude("S2")
+	diurnal := amplitude("K1") + amplitude("O1")
+	if diurnal >= 3*semidiurnal {
+		return 2 * diurnal
+	}
+	return 2 * semidiurnal
+}
+
+// MeanSpringRange of a secondary place: the reference's, between its mean
+// spring high and low waters as the offsets change them.
+func (s *Secondary) MeanSpringRange() float64 {
+	half := s.reference.MeanSpringRange() / 2
+	high := s.offsets.turn(Turn{LevelM: s.reference.z0 + half, Kind: High})
+	low := s.offsets.turn(Turn{LevelM: s.reference.z0 - half, Kind: Low})
+	return high.LevelM - low.LevelM
+}
+
+// Strength of a rise or fall: its range as a percentage of the mean spring
+// range.
+func Strength(rangeM, meanSpringRangeM float64) float64 {
+	if meanSpringRangeM <= 0 {
+		return 0
+	}
+	return 100 * rangeM / meanSpringRangeM
+}
+
+// Peak is the middle of a spell of springs or neaps.
+type Peak struct {
+	Time    time.Time
+	Springs bool // otherwise neaps
+	RangeM  float64
+}
+
+// neighbourhood is how far on each side a range must be the largest or smallest
+// for springs or neaps: less than half the week between them.
+const neighbourhood = 3 * 24 * time.Hour
+
+// Peaks lists springs and neaps with from ≤ time ≤ to. The range compared is
+// that of a whole lunar day (the highest less the lowest turn within 12.4 h on
+// each side), so that a diurnal inequality does not count.
+func Peaks(p Place, from, to time.Time) ([]Peak, error) {
+	const half = 745 * time.Minute // half a lunar day
+	turns, err := p.Turns(from.Add(-neighbourhood-2*half), to.Add(neighbourhood+2*half))
+	if err != nil {
+		return nil, err
+	}
+	var days []Peak
+	for _, k := range turns {
+		lo, hi := k.LevelM, k.LevelM
+		for _, n := range turns {
+			if n.Time.Sub(k.Time).Abs() <= half {
+				lo, hi = min(lo, n.LevelM), max(hi, n.LevelM)
+			}
+		}
+		days = append(days, Peak{Time: k.Time, RangeM: hi - lo})
+	}
+	var out []Peak
+	for _, d := range days {
+		if d.Time.Before(from) || d.Time.After(to) {
+			continue
+		}
+		largest, smallest := true, true
+		for _, n := range days {
+			gap := n.Time.Sub(d.Time)
+			if gap == 0 || gap.Abs() > neighbourhood {
+				continue
+			}
+			// Of equals the first one counts.
+			largest = largest && (n.RangeM < d.RangeM || n.RangeM == d.RangeM && gap > 0)
+			smallest = smallest && (n.RangeM > d.RangeM || n.RangeM == d.RangeM && gap > 0)
+		}
+		if largest != smallest {
+			d.Springs = largest
+			out = append(out, d)
+		}
+	}
+	return out, nil
+}
