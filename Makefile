@@ -12,7 +12,7 @@ demo: build ## set up what is missing, build, run on invented data
 
 test: lint go-test ## everything CI checks
 
-build: ui
+build: check-api ui
 	go build -o $(BIN) ./cmd/greypebble
 
 # npm ci only when the lock has changed since.
@@ -41,7 +41,7 @@ check-api: ui/node_modules/.stamp ## fail when they are stale
 	@cd ui && npx openapi-typescript openapi.yaml -o ../bin/schema.d.ts >/dev/null
 	@cmp -s bin/schema.d.ts ui/src/api/schema.d.ts || { echo "ui/src/api/schema.d.ts is stale: run make api"; exit 1; }
 
-lint: ui check-api
+lint: check-api ui
 	@test -z "$$(gofmt -l $$(git ls-files -co --exclude-standard '*.go'))" || { echo "not formatted, run make fmt:"; gofmt -l $$(git ls-files -co --exclude-standard '*.go'); exit 1; }
 	go vet ./...
 	go tool -modfile=tools.mod staticcheck ./...

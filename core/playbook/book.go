@@ -88,12 +88,15 @@ func Builtin() (*Book, error) {
 	return Load(files)
 }
 
-// Target looks one up by id; spaces and underscores count as hyphens and case
-// does not matter.
+// Target looks one up by id, by the end of an id, or by its Latin name; spaces
+// and underscores count as hyphens and case does not matter.
 func (b *Book) Target(id string) (*Target, error) {
-	key := strings.NewReplacer(" ", "-", "_", "-").Replace(strings.ToLower(strings.TrimSpace(id)))
+	plain := func(s string) string {
+		return strings.NewReplacer(" ", "-", "_", "-").Replace(strings.ToLower(strings.TrimSpace(s)))
+	}
+	key := plain(id)
 	for i := range b.Targets {
-		if b.Targets[i].ID == key || strings.HasSuffix(b.Targets[i].ID, "-"+key) {
+		if t := &b.Targets[i]; t.ID == key || strings.HasSuffix(t.ID, "-"+key) || plain(t.Latin) == key {
 			return &b.Targets[i], nil
 		}
 	}

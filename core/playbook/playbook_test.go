@@ -199,7 +199,7 @@ func plausibleFacts(r *rand.Rand, b *Book) Facts {
 
 func TestTargetsByAnySpelling(t *testing.T) {
 	b := builtinBook(t)
-	for _, s := range []string{"red-drum", "red_drum", "Red drum", " RED DRUM "} {
+	for _, s := range []string{"red-drum", "red_drum", "Red drum", " RED DRUM ", "Sciaenops ocellatus"} {
 		target, err := b.Target(s)
 		require.NoError(t, err, s)
 		assert.Equal(t, "Red drum", target.Name)

@@ -127,16 +127,24 @@ func (s *Server) takeLock() error {
 	return nil
 }
 
-// leastSpace is what a new data directory and its logs need.
-const leastSpace = 300 << 20
+// leastSpace is what a new data directory and its logs need, leastRoom what one
+// that exists needs to go on.
+const (
+	leastSpace = 300 << 20
+	leastRoom  = 64 << 20
+)
 
 func (s *Server) probeSpace() error {
 	var fs syscall.Statfs_t
 	if err := syscall.Statfs(s.dir, &fs); err != nil {
 		return fmt.Errorf("data directory %s: %w", s.dir, err)
 	}
-	if free := fs.Bavail * uint64(fs.Bsize); free < leastSpace { //nolint:gosec // block size is positive
-		return fmt.Errorf("data directory %s is full: %d MB free, %d needed", s.dir, free>>20, leastSpace>>20)
+	need := uint64(leastSpace)
+	if _, err := os.Stat(s.path("ready")); err == nil {
+		need = leastRoom
+	}
+	if free := fs.Bavail * uint64(fs.Bsize); free < need { //nolint:gosec // block size is positive
+		return fmt.Errorf("data directory %s is full: %d MB free, %d needed", s.dir, free>>20, need>>20)
 	}
 	return nil
 }

@@ -4,14 +4,14 @@ CREATE TABLE angler (
   name          VARCHAR(60) NOT NULL UNIQUE,
   password_hash VARCHAR(200) NOT NULL,
   created_at    DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE sessions (
   token  CHAR(64) NOT NULL PRIMARY KEY,
   data   BLOB NOT NULL,
   expiry TIMESTAMP(6) NOT NULL,
   KEY sessions_expiry (expiry)
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE station (
   id        UUID NOT NULL PRIMARY KEY,
@@ -20,7 +20,7 @@ CREATE TABLE station (
   z0_m      DOUBLE NOT NULL,
   source    VARCHAR(200) NOT NULL,
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE station_constituent (
   station_id  UUID NOT NULL,
@@ -29,7 +29,7 @@ CREATE TABLE station_constituent (
   phase_deg   DOUBLE NOT NULL,
   PRIMARY KEY (station_id, name),
   FOREIGN KEY (station_id) REFERENCES station (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE water (
   id         UUID NOT NULL PRIMARY KEY,
@@ -39,7 +39,7 @@ CREATE TABLE water (
   time_zone  VARCHAR(64) NOT NULL,
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE,
   FOREIGN KEY (station_id) REFERENCES station (id)
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE spot (
   id              UUID NOT NULL PRIMARY KEY,
@@ -60,7 +60,7 @@ CREATE TABLE spot (
   KEY spot_angler (angler_id, name),
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE,
   FOREIGN KEY (water_id) REFERENCES water (id)
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE section_point (
   spot_id     UUID NOT NULL,
@@ -68,7 +68,7 @@ CREATE TABLE section_point (
   elevation_m DOUBLE NOT NULL,
   PRIMARY KEY (spot_id, distance_m),
   FOREIGN KEY (spot_id) REFERENCES spot (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE mark (
   id             UUID NOT NULL PRIMARY KEY,
@@ -83,7 +83,7 @@ CREATE TABLE mark (
   line           VARCHAR(40) NOT NULL DEFAULT '',
   CHECK (fishable_max_m IS NULL OR fishable_max_m > fishable_min_m),
   FOREIGN KEY (spot_id) REFERENCES spot (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- Readings of a water: forecasts and what was observed outside a spell.
 CREATE TABLE reading (
@@ -95,7 +95,7 @@ CREATE TABLE reading (
   source   VARCHAR(120) NOT NULL,
   PRIMARY KEY (water_id, kind, time, origin),
   FOREIGN KEY (water_id) REFERENCES water (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE spell (
   id                UUID NOT NULL PRIMARY KEY,
@@ -123,7 +123,7 @@ CREATE TABLE spell (
   KEY spell_log (angler_id, started_at),
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE,
   FOREIGN KEY (spot_id) REFERENCES spot (id)
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE spell_reading (
   spell_id UUID NOT NULL,
@@ -134,7 +134,7 @@ CREATE TABLE spell_reading (
   source   VARCHAR(120) NOT NULL,
   PRIMARY KEY (spell_id, kind),
   FOREIGN KEY (spell_id) REFERENCES spell (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 CREATE TABLE catch (
   id        UUID NOT NULL PRIMARY KEY,
@@ -150,7 +150,7 @@ CREATE TABLE catch (
   KEY catch_spell (spell_id),
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE,
   FOREIGN KEY (spell_id) REFERENCES spell (id) ON DELETE CASCADE
-) ENGINE=InnoDB;
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- +goose Down
 DROP TABLE catch, spell_reading, spell, reading, mark, section_point, spot, water, station_constituent, station, sessions, angler;
