@@ -29,8 +29,11 @@ var allowed = map[string][]string{
 	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},
 	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
 		"core/rate", "core/tackle"},
-	"interchange/gauge": {"core/tide"},
-	"interchange/nmea":  {},
+	"interchange/gauge":    {"core/tide"},
+	"interchange/nmea":     {},
+	"interchange/forecast": {"core/conditions"},
+	"server/feed":          {"core/*", "interchange/*", "server/store"},
+	"server/feed/sim":      {"core/*", "interchange/*"},
 
 	"server/localdb": {},
 	"server/store":   {"core/*"},

@@ -145,3 +145,7 @@ func Spots() ([]*advise.Spot, error) {
 	}
 	return out, nil
 }
+
+// WaterID of a demo water, and AnglerID of a demo angler, by name.
+func WaterID(name string) uuid.UUID  { return id(name) }
+func AnglerID(name string) uuid.UUID { return id(name) }

@@ -39,10 +39,14 @@ func Weather(t time.Time) map[conditions.Kind]float64 {
 	temp := 19 - 6.5*math.Cos(year-2*math.Pi*45/365.25) + 1.1*noise("temperature", t, 60*time.Hour) + 0.4*math.Sin((hour-10)/24*2*math.Pi)
 	secchi := 1.25 * math.Exp(0.45*noise("clarity", t, 70*time.Hour)-0.09*(wind-4))
 	cloud := math.Min(1, math.Max(0, 0.42+0.38*noise("cloud", t, 26*time.Hour)))
+	air := temp - 1.5 - 2.5*math.Cos((hour-15)/24*2*math.Pi+math.Pi) + 1.5*noise("air", t, 40*time.Hour)
+	swell := 0.7*math.Exp(0.45*noise("swell", t, 60*time.Hour)) + 0.03*wind
+	period := 8.5 * math.Exp(0.18*noise("period", t, 70*time.Hour))
 	round := func(x, step float64) float64 { return math.Round(x/step) * step }
 	return map[conditions.Kind]float64{
 		conditions.WindSpeed: round(wind, 0.1), conditions.WindFrom: round(from, 5), conditions.WaterTemp: round(temp, 0.1),
 		conditions.Clarity: round(math.Min(math.Max(secchi, 0.2), 6), 0.05), conditions.Cloud: round(cloud, 0.05),
+		conditions.AirTemp: round(air, 0.1), conditions.SwellHeight: round(swell, 0.1), conditions.SwellPeriod: round(period, 0.5),
 	}
 }
 

@@ -31,6 +31,10 @@ const (
 	WindSpeed Kind = "wind_speed_ms"
 	WindFrom  Kind = "wind_from_deg"
 	Cloud     Kind = "cloud_fraction"
+	AirTemp   Kind = "air_temp_c"
+	// Swell is that of deep water off the spot.
+	SwellHeight Kind = "swell_height_m"
+	SwellPeriod Kind = "swell_period_s"
 )
 
 // nature of a kind: its unit, what is possible, and how it is doubted.
@@ -60,6 +64,12 @@ var natures = map[Kind]nature{
 		map[Origin]float64{Observed: 10, Forecast: 25, Predicted: 25, Assumed: 90}, 0},
 	Cloud: {"", quantity.Fraction, 0, 1, false, 2 * time.Hour,
 		map[Origin]float64{Observed: 0.05, Forecast: 0.25, Predicted: 0.25, Assumed: 0.35}, 0.5},
+	AirTemp: {"°C", quantity.Temperature, -60, 60, false, 2 * time.Hour,
+		map[Origin]float64{Observed: 0.5, Forecast: 2, Predicted: 2, Assumed: 7}, 18},
+	SwellHeight: {"m", quantity.Length, 0, 30, true, 3 * time.Hour,
+		map[Origin]float64{Observed: 0.15, Forecast: 0.25, Predicted: 0.25, Assumed: 0.8}, 0.5},
+	SwellPeriod: {"s", quantity.Time, 1, 30, true, 3 * time.Hour,
+		map[Origin]float64{Observed: 0.1, Forecast: 0.15, Predicted: 0.15, Assumed: 0.4}, 8},
 }
 
 // Kinds that exist, in alphabetical order.

@@ -235,7 +235,7 @@ func TestASpellIsFilledInAndWrittenOnce(t *testing.T) {
 	assert.False(t, out.Blank)
 	assert.NotEmpty(t, out.TideStage)
 	assert.Equal(t, "bright", out.Light)
-	require.Len(t, out.Readings, 5)
+	require.Len(t, out.Readings, 8)
 	for _, r := range out.Readings {
 		if r.Kind == "water_temp_c" {
 			assert.InDelta(t, 15, r.Value, 1e-9)

@@ -15,7 +15,7 @@ import (
 
 // readingIn is a condition as the angler gives it.
 type readingIn struct {
-	Kind  string  `json:"kind" enum:"clarity_secchi_m,water_temp_c,wind_speed_ms,wind_from_deg,cloud_fraction"`
+	Kind  string  `json:"kind" enum:"clarity_secchi_m,water_temp_c,wind_speed_ms,wind_from_deg,cloud_fraction,air_temp_c,swell_height_m,swell_period_s"`
 	Value float64 `json:"value"`
 	Unit  string  `json:"unit,omitempty" doc:"the kind's own unit if left out"`
 }

@@ -1,0 +1,181 @@
+// Package forecast reads an hourly forecast from CSV whose header holds CF
+// standard names (CF Standard Name Table): time, forecast_reference_time,
+// wind_speed, wind_from_direction, air_temperature, sea_surface_temperature,
+// cloud_area_fraction, precipitation_amount,
+// sea_surface_wave_significant_height, sea_surface_wave_mean_period,
+// secchi_depth_of_sea_water. Values are in CF's canonical units: m s-1, degree,
+// K, 1, kg m-2, m, s. Names not known here are passed over.
+//
+// Errors name line and column and what was expected; nothing is half read.
+package forecast
+
+import (
+	"bytes"
+	"encoding/csv"
+	"errors"
+	"fmt"
+	"io"
+	"math"
+	"strconv"
+	"strings"
+	"time"
+	"unicode/utf8"
+
+	"greypebble/core/conditions"
+)
+
+// Forecast is readings and when they were worked out.
+type Forecast struct {
+	Issued   time.Time
+	Readings []conditions.Reading
+}
+
+// Error in a file: where, and what was expected.
+type Error struct {
+	Line   int
+	Column string
+	Says   string
+}
+
+func (e Error) Error() string {
+	if e.Column == "" {
+		return fmt.Sprintf("line %d: %s", e.Line, e.Says)
+	}
+	return fmt.Sprintf("line %d, column %s: %s", e.Line, e.Column, e.Says)
+}
+
+// meaning of a CF standard name here.
+type meaning struct {
+	kind   conditions.Kind
+	offset float64
+}
+
+const kelvin = -273.15
+
+var names = map[string]meaning{
+	"wind_speed":                          {conditions.WindSpeed, 0},
+	"wind_from_direction":                 {conditions.WindFrom, 0},
+	"air_temperature":                     {conditions.AirTemp, kelvin},
+	"sea_surface_temperature":             {conditions.WaterTemp, kelvin},
+	"cloud_area_fraction":                 {conditions.Cloud, 0},
+	"sea_surface_wave_significant_height": {conditions.SwellHeight, 0},
+	"sea_surface_wave_mean_period":        {conditions.SwellPeriod, 0},
+	"secchi_depth_of_sea_water":           {conditions.Clarity, 0},
+}
+
+const (
+	timeColumn   = "time"
+	issuedColumn = "forecast_reference_time"
+	// mostRows is a month of hours.
+	mostRows = 800
+)
+
+// Read a forecast.
+func Read(raw []byte) (Forecast, error) {
+	raw = bytes.TrimPrefix(raw, []byte("\xef\xbb\xbf"))
+	if !utf8.Valid(raw) {
+		return Forecast{}, Error{1, "", "not UTF-8 text"}
+	}
+	r := csv.NewReader(bytes.NewReader(raw))
+	r.FieldsPerRecord = -1
+	header, err := r.Read()
+	if err != nil {
+		return Forecast{}, Error{1, "", "empty; expected a header of CF standard names"}
+	}
+	at, err := indexes(header)
+	if err != nil {
+		return Forecast{}, err
+	}
+	var f Forecast
+	rows := 0
+	for {
+		record, err := r.Read()
+		if errors.Is(err, io.EOF) {
+			break
+		}
+		var bad *csv.ParseError
+		if errors.As(err, &bad) {
+			return Forecast{}, Error{bad.Line, "", "quotation marks do not match"}
+		}
+		if err != nil {
+			return Forecast{}, err
+		}
+		line, _ := r.FieldPos(0)
+		if rows++; rows > mostRows {
+			return Forecast{}, Error{line, "", fmt.Sprintf("more than %d rows", mostRows)}
+		}
+		if len(record) != len(header) {
+			return Forecast{}, Error{line, "", fmt.Sprintf("%d values, expected %d: the file is cut", len(record), len(header))}
+		}
+		if err := f.row(line, at, record); err != nil {
+			return Forecast{}, err
+		}
+	}
+	if rows == 0 {
+		return Forecast{}, Error{2, "", "no rows"}
+	}
+	return f, nil
+}
+
+func indexes(header []string) (map[string]int, error) {
+	at := make(map[string]int)
+	known := 0
+	for i, h := range header {
+		name := strings.TrimSpace(h)
+		if _, twice := at[name]; twice {
+			return nil, Error{1, name, "there are two such columns; expected one"}
+		}
+		at[name] = i
+		if _, ok := names[name]; ok {
+			known++
+		}
+	}
+	for _, need := range []string{timeColumn, issuedColumn} {
+		if _, ok := at[need]; !ok {
+			return nil, Error{1, need, "missing"}
+		}
+	}
+	if known == 0 {
+		return nil, Error{1, "", "no column has a CF standard name known here"}
+	}
+	return at, nil
+}
+
+func (f *Forecast) row(line int, at map[string]int, record []string) error {
+	moment := func(column string) (time.Time, error) {
+		t, err := time.Parse(time.RFC3339, strings.TrimSpace(record[at[column]]))
+		if err != nil {
+			return t, Error{line, column, fmt.Sprintf("expected a time like 2026-05-12T06:00:00Z, not %q", record[at[column]])}
+		}
+		return t.UTC(), nil
+	}
+	t, err := moment(timeColumn)
+	if err != nil {
+		return err
+	}
+	issued, err := moment(issuedColumn)
+	if err != nil {
+		return err
+	}
+	if !f.Issued.IsZero() && !issued.Equal(f.Issued) {
+		return Error{line, issuedColumn, "differs from the line before; expected one forecast a file"}
+	}
+	f.Issued = issued
+	for name, m := range names {
+		i, there := at[name]
+		if !there || strings.TrimSpace(record[i]) == "" {
+			continue
+		}
+		v, err := strconv.ParseFloat(strings.TrimSpace(record[i]), 64)
+		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
+			return Error{line, name, fmt.Sprintf("expected a number, not %q", record[i])}
+		}
+		reading := conditions.Reading{Kind: m.kind, Value: v + m.offset, Time: t, Origin: conditions.Forecast,
+			Source: "forecast of " + issued.Format("2 Jan 15:04") + " UTC"}
+		if err := reading.Validate(); err != nil {
+			return Error{line, name, strings.TrimPrefix(err.Error(), "conditions: ")}
+		}
+		f.Readings = append(f.Readings, reading)
+	}
+	return nil
+}

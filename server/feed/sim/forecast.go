@@ -1,0 +1,90 @@
+package sim
+
+import (
+	"fmt"
+	"net/http"
+	"strings"
+	"time"
+
+	"greypebble/core/conditions"
+)
+
+// Weather of a made-up coast at a time.
+type Weather func(t time.Time) map[conditions.Kind]float64
+
+// column of the CSV: its CF standard name and the kind it carries.
+type column struct {
+	name   string
+	kind   conditions.Kind
+	offset float64
+}
+
+var columns = []column{
+	{"wind_speed", conditions.WindSpeed, 0}, {"wind_from_direction", conditions.WindFrom, 0}, {"air_temperature", conditions.AirTemp, 273.15},
+	{"sea_surface_temperature", conditions.WaterTemp, 273.15}, {"cloud_area_fraction", conditions.Cloud, 0},
+	{"sea_surface_wave_significant_height", conditions.SwellHeight, 0}, {"sea_surface_wave_mean_period", conditions.SwellPeriod, 0},
+	{"secchi_depth_of_sea_water", conditions.Clarity, 0},
+}
+
+// hoursAhead a forecast reaches, and how often a new one is issued.
+const (
+	hoursAhead = 7 * 24
+	issuedEach = 6 * time.Hour
+)
+
+// ForecastCSV as issued last before a time.
+func ForecastCSV(w Weather, now time.Time) string {
+	issued := now.UTC().Truncate(issuedEach)
+	var b strings.Builder
+	b.WriteString("time,forecast_reference_time")
+	for _, c := range columns {
+		b.WriteString("," + c.name)
+	}
+	b.WriteString("\n")
+	for h := range hoursAhead {
+		t := issued.Add(time.Duration(h-24) * time.Hour)
+		fmt.Fprintf(&b, "%s,%s", t.Format(time.RFC3339), issued.Format(time.RFC3339))
+		values := w(t)
+		for _, c := range columns {
+			fmt.Fprintf(&b, ",%.2f", values[c.kind]+c.offset)
+		}
+		b.WriteString("\n")
+	}
+	return b.String()
+}
+
+// ForecastService answers with the forecast. Its own fault, or one named in the
+// query (?fault=slow), makes it fail.
+func ForecastService(w Weather, now func() time.Time, own Fault) http.Handler {
+	return http.HandlerFunc(func(rw http.ResponseWriter, r *http.Request) {
+		fault := own
+		if q := r.URL.Query().Get("fault"); q != "" {
+			f, err := ParseFault(q)
+			if err != nil {
+				http.Error(rw, err.Error(), http.StatusBadRequest)
+				return
+			}
+			fault = f
+		}
+		text := ForecastCSV(w, now())
+		switch fault {
+		case Slow:
+			select {
+			case <-r.Context().Done():
+				return
+			case <-time.After(time.Minute):
+			}
+		case Fails:
+			http.Error(rw, "the model has crashed", http.StatusInternalServerError)
+			return
+		case Garbage:
+			text = "<html><body>Under maintenance</body></html>"
+		case Stale:
+			text = ForecastCSV(w, now().AddDate(0, 0, -3))
+		case Truncated:
+			text = text[:len(text)*2/3-7]
+		}
+		rw.Header().Set("Content-Type", "text/csv; charset=utf-8")
+		_, _ = rw.Write([]byte(text))
+	})
+}

@@ -1,0 +1,54 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+)
+
+// Feed is where a water's forecast comes from and how it went last time.
+type Feed struct {
+	WaterID   uuid.UUID  `db:"water_id"`
+	AnglerID  uuid.UUID  `db:"angler_id"`
+	URL       string     `db:"url"`
+	TriedAt   *time.Time `db:"tried_at"`
+	FetchedAt *time.Time `db:"fetched_at"`
+	IssuedAt  *time.Time `db:"issued_at"`
+	Problem   string     `db:"problem"`
+}
+
+const feedColumns = `f.water_id, w.angler_id, f.url, f.tried_at, f.fetched_at, f.issued_at, f.problem FROM feed f JOIN water w ON w.id = f.water_id`
+
+// Feeds of everyone, for the poller.
+func (s *Store) Feeds(ctx context.Context) (out []Feed, err error) {
+	return out, s.db.SelectContext(ctx, &out, `SELECT `+feedColumns)
+}
+
+// FeedsOf an angler, by water.
+func (s *Store) FeedsOf(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]Feed, error) {
+	var rows []Feed
+	err := s.db.SelectContext(ctx, &rows, `SELECT `+feedColumns+` WHERE w.angler_id = ?`, angler)
+	out := make(map[uuid.UUID]Feed, len(rows))
+	for _, f := range rows {
+		out[f.WaterID] = f
+	}
+	return out, err
+}
+
+// SetFeed says where a water's forecast comes from.
+func (s *Store) SetFeed(ctx context.Context, water uuid.UUID, url string) error {
+	_, err := s.db.ExecContext(ctx, `INSERT INTO feed (water_id, url) VALUES (?, ?) ON DUPLICATE KEY UPDATE url = VALUES(url)`, water, url)
+	return err
+}
+
+// MarkFeed keeps how the last try went.
+func (s *Store) MarkFeed(ctx context.Context, f Feed) error {
+	problem := []rune(f.Problem)
+	if len(problem) > 400 {
+		problem = problem[:400]
+	}
+	_, err := s.db.ExecContext(ctx, `UPDATE feed SET tried_at = ?, fetched_at = ?, issued_at = ?, problem = ? WHERE water_id = ?`,
+		f.TriedAt, f.FetchedAt, f.IssuedAt, string(problem), f.WaterID)
+	return err
+}
