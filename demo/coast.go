@@ -149,3 +149,14 @@ func Spots() ([]*advise.Spot, error) {
 // WaterID of a demo water, and AnglerID of a demo angler, by name.
 func WaterID(name string) uuid.UUID  { return id(name) }
 func AnglerID(name string) uuid.UUID { return id(name) }
+
+// Waters of both demo anglers.
+func Waters() []uuid.UUID {
+	var out []uuid.UUID
+	for _, a := range []angler{wren(), moss()} {
+		for _, w := range a.waters {
+			out = append(out, w.ID)
+		}
+	}
+	return out
+}

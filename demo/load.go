@@ -10,8 +10,9 @@ import (
 	"greypebble/server/store"
 )
 
-// Load fills an empty database with the scenario and puts a fresh forecast into
-// one that has it already. What was entered since stays.
+// Load fills an empty database with the scenario and puts a made-up forecast
+// into one that has it already, until the forecast service is heard. What was
+// entered since stays.
 func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Time) error {
 	n, err := s.Anglers(ctx)
 	if err != nil {

@@ -11,6 +11,7 @@ import (
 
 	"greypebble/demo"
 	"greypebble/server"
+	"greypebble/server/feed"
 	"greypebble/server/localdb"
 )
 
@@ -50,6 +51,31 @@ func (c demoCommand) clock() func() time.Time {
 	return func() time.Time { return c.At.Add(time.Since(started)) }
 }
 
+// forecastEvery is how often the forecast is asked for anew, and soundingEvery
+// how often what the sounder sees becomes a reading.
+const (
+	forecastEvery = 15 * time.Minute
+	soundingEvery = 5 * time.Minute
+)
+
+// connect starts the stand-ins and listens to them as to the real thing.
+func connect(ctx context.Context, app *server.App, now func() time.Time) error {
+	forecastURL, sounderAddress, err := standIns(ctx, now)
+	if err != nil {
+		return err
+	}
+	for _, water := range demo.Waters() {
+		if err := app.Store.SetFeed(ctx, water, forecastURL); err != nil {
+			return err
+		}
+	}
+	go feed.Poller{Store: app.Store, Every: forecastEvery, Now: now}.Run(ctx)
+	sounder := &feed.Sounder{Address: sounderAddress, Now: now}
+	go sounder.Run(ctx)
+	go feed.Recorder{Store: app.Store, Sounder: sounder, Angler: demo.AnglerID("wren"), Water: demo.WaterID("Sedge Sound"), Every: soundingEvery}.Run(ctx)
+	return nil
+}
+
 func (c demoCommand) serve(ctx context.Context, db *localdb.Server, listener net.Listener) error {
 	now := c.clock()
 	app, err := server.New(ctx, server.Config{DSN: db.DSN(), Now: now})
@@ -58,6 +84,9 @@ func (c demoCommand) serve(ctx context.Context, db *localdb.Server, listener net
 	}
 	defer app.Close()
 	if err := demo.Load(ctx, app.Store, app.Book, now()); err != nil {
+		return err
+	}
+	if err := connect(ctx, app, now); err != nil {
 		return err
 	}
 	fmt.Printf(`

@@ -83,7 +83,29 @@ type conditionsOutput struct {
 		Stage    stageOut    `json:"stage"`
 		Light    string      `json:"light" enum:"bright,dim,twilight,dark"`
 		Readings []condition `json:"readings" nullable:"false"`
+		Forecast *feedOut    `json:"forecast,omitempty" doc:"where the forecast comes from and how it went last time"`
 	}
+}
+
+type feedOut struct {
+	IssuedAt  *time.Time `json:"issued_at" required:"true" nullable:"true"`
+	FetchedAt *time.Time `json:"fetched_at" required:"true" nullable:"true"`
+	AgeS      *float64   `json:"age_s" required:"true" nullable:"true" doc:"since it was issued"`
+	Problem   string     `json:"problem" doc:"of the last try; the last good forecast stays"`
+}
+
+func (s *Server) feedOf(ctx context.Context, angler, water uuid.UUID) (*feedOut, error) {
+	feeds, err := s.store.FeedsOf(ctx, angler)
+	f, there := feeds[water]
+	if err != nil || !there {
+		return nil, err
+	}
+	out := &feedOut{IssuedAt: f.IssuedAt, FetchedAt: f.FetchedAt, Problem: f.Problem}
+	if f.IssuedAt != nil {
+		age := s.now().Sub(*f.IssuedAt).Seconds()
+		out.AgeS = &age
+	}
+	return out, nil
 }
 
 func (s *Server) registerConditions(api huma.API) {
@@ -100,6 +122,7 @@ func (s *Server) registerConditions(api huma.API) {
 			out := &conditionsOutput{}
 			b := &out.Body
 			b.SpotID, b.Time, b.Stage, b.Light, b.Readings = sp.ID.String(), m.Time, stageOf(m.Stage), m.Light().String(), conditionsOf(&m)
-			return out, nil
+			b.Forecast, err = s.feedOf(ctx, angler, sp.Water.ID)
+			return out, failed(err)
 		})
 }

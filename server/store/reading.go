@@ -35,12 +35,8 @@ func (s *Store) Readings(ctx context.Context, angler uuid.UUID, from, to time.Ti
 // ReplaceForecast puts a new forecast of a water in place of the old one.
 func (s *Store) ReplaceForecast(ctx context.Context, angler, water uuid.UUID, readings []conditions.Reading) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		var owner uuid.UUID
-		if err := tx.GetContext(ctx, &owner, `SELECT angler_id FROM water WHERE id = ?`, water); err != nil {
-			return notFound(err)
-		}
-		if owner != angler {
-			return ErrNotFound
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM reading WHERE water_id = ? AND origin = 'forecast'`, water); err != nil {
 			return err
@@ -62,5 +58,22 @@ func (s *Store) ReplaceForecast(ctx context.Context, angler, water uuid.UUID, re
 			readings = readings[n:]
 		}
 		return nil
+	})
+}
+
+// AddReading keeps one reading of a water; the same kind, time and origin again
+// replaces it.
+func (s *Store) AddReading(ctx context.Context, angler, water uuid.UUID, r conditions.Reading) error {
+	if err := r.Validate(); err != nil {
+		return fmt.Errorf("store: reading: %w", err)
+	}
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
+		}
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO reading (water_id, kind, time, origin, value, source)
+			VALUES (:water_id, :kind, :time, :origin, :value, :source) ON DUPLICATE KEY UPDATE value = VALUES(value), source = VALUES(source)`,
+			readingRow{water, r.Kind, r.Time, r.Origin, r.Value, r.Source})
+		return err
 	})
 }

@@ -540,6 +540,8 @@ export interface components {
             value: number;
         };
         ConditionsOutputBody: {
+            /** @description where the forecast comes from and how it went last time */
+            forecast?: components["schemas"]["FeedOut"];
             /** @enum {string} */
             light: "bright" | "dim" | "twilight" | "dark";
             readings: components["schemas"]["Condition"][];
@@ -619,6 +621,19 @@ export interface components {
         ExcludedOut: {
             name: string;
             reason: string;
+        };
+        FeedOut: {
+            /**
+             * Format: double
+             * @description since it was issued
+             */
+            age_s: number | null;
+            /** Format: date-time */
+            fetched_at: string | null;
+            /** Format: date-time */
+            issued_at: string | null;
+            /** @description of the last try; the last good forecast stays */
+            problem: string;
         };
         Frame: {
             /**
@@ -781,7 +796,7 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "clarity_secchi_m" | "water_temp_c" | "wind_speed_ms" | "wind_from_deg" | "cloud_fraction";
+            kind: "clarity_secchi_m" | "water_temp_c" | "wind_speed_ms" | "wind_from_deg" | "cloud_fraction" | "air_temp_c" | "swell_height_m" | "swell_period_s";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
@@ -875,6 +890,10 @@ export interface components {
         };
         SkyOutputBody: {
             /** Format: date-time */
+            astronomical_dawn: string | null;
+            /** Format: date-time */
+            astronomical_dusk: string | null;
+            /** Format: date-time */
             civil_dawn: string | null;
             /** Format: date-time */
             civil_dusk: string | null;
@@ -888,6 +907,8 @@ export interface components {
              * @description lit fraction at local noon
              */
             moon_illumination: number;
+            /** Format: date-time */
+            moon_lower_transit: string | null;
             moon_phase: string;
             /**
              * Format: double
@@ -895,9 +916,15 @@ export interface components {
              */
             moon_phase_deg: number;
             /** Format: date-time */
+            moon_upper_transit: string | null;
+            /** Format: date-time */
             moonrise: string | null;
             /** Format: date-time */
             moonset: string | null;
+            /** Format: date-time */
+            nautical_dawn: string | null;
+            /** Format: date-time */
+            nautical_dusk: string | null;
             /** Format: date-time */
             solar_noon: string | null;
             sun_never_rises: boolean;
