@@ -82,6 +82,19 @@ func (m *Moment) DarkBelow() float64 {
 	return water.DarkBelow(m.SurfaceLight(m.Believed[conditions.Cloud].Value), k)
 }
 
+// Breakers on an open beach, from the swell believed in: their height in metres,
+// zero elsewhere and where the sea is flat.
+func (m *Moment) Breakers() float64 {
+	if m.Spot.Place != "surf beach" {
+		return 0
+	}
+	h, err := water.BreakerHeight(m.Believed[conditions.SwellHeight].Value, m.Believed[conditions.SwellPeriod].Value)
+	if err != nil {
+		return 0
+	}
+	return h
+}
+
 // crestElevation is the highest crest or bar of the spot.
 func (s *Spot) crestElevation() (float64, bool) {
 	e, found := math.Inf(-1), false

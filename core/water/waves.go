@@ -48,3 +48,7 @@ func OverBar(breakerHeightM, elevationM, levelM float64) Break {
 	limit := BreakingDepth(breakerHeightM)
 	return Break{DepthM: d, Breaks: d > 0 && d <= limit, StopsAtLevelM: elevationM + limit}
 }
+
+// HeightIn is the greatest height of a wave in metres that a depth of water can
+// carry before it breaks: 0.78·d (McCowan 1894).
+func HeightIn(depthM float64) float64 { return breakerIndex * depthM }

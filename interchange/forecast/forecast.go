@@ -170,7 +170,7 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
 			return Error{line, name, fmt.Sprintf("expected a number, not %q", record[i])}
 		}
-		reading := conditions.Reading{Kind: m.kind, Value: v + m.offset, Time: t, Origin: conditions.Forecast,
+		reading := conditions.Reading{Kind: m.kind, Value: math.Round((v+m.offset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
 			Source: "forecast of " + issued.Format("2 Jan 15:04") + " UTC"}
 		if err := reading.Validate(); err != nil {
 			return Error{line, name, strings.TrimPrefix(err.Error(), "conditions: ")}

@@ -25,15 +25,23 @@ type ribbonInput struct {
 // frame is everything the screen needs at one moment of the ribbon, so that
 // moving it needs no request.
 type frame struct {
-	Time           time.Time `json:"time"`
-	LevelM         float64   `json:"level_m"`
-	RateMPerH      float64   `json:"rate_m_per_h"`
-	Stage          string    `json:"stage"`
-	SunAltitudeDeg float64   `json:"sun_altitude_deg"`
-	Light          string    `json:"light"`
-	DarkBelowM     float64   `json:"dark_below_m" doc:"depth below which it is dark"`
-	Open           bool      `json:"open"`
-	DepthsM        []float64 `json:"depths_m" nullable:"false" doc:"by mark, in the order of marks"`
+	Time           time.Time  `json:"time"`
+	LevelM         float64    `json:"level_m"`
+	RateMPerH      float64    `json:"rate_m_per_h"`
+	Stage          string     `json:"stage"`
+	SunAltitudeDeg float64    `json:"sun_altitude_deg"`
+	Light          string     `json:"light"`
+	DarkBelowM     float64    `json:"dark_below_m" doc:"depth below which it is dark"`
+	BreakerM       float64    `json:"breaker_m" doc:"height of breakers on an open beach, 0 elsewhere"`
+	White          []whiteOut `json:"white" nullable:"false" doc:"where waves break along the section"`
+	Open           bool       `json:"open"`
+	DepthsM        []float64  `json:"depths_m" nullable:"false" doc:"by mark, in the order of marks"`
+	Breaks         []bool     `json:"breaks" nullable:"false" doc:"whether waves break on the mark, in the same order"`
+}
+
+type whiteOut struct {
+	FromM float64 `json:"from_m"`
+	ToM   float64 `json:"to_m"`
 }
 
 type ribbonMark struct {
@@ -116,6 +124,10 @@ func (s *Server) ribbon(ctx context.Context, in *ribbonInput) (*ribbonOutput, er
 // frames every ten minutes, and at each turn, where the ribbon stops too.
 func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window) ([]frame, error) {
 	from, to := c.Interval()
+	section, err := ground.NewSection(sp.Section)
+	if err != nil {
+		return nil, err
+	}
 	var times []time.Time
 	for t := from; !t.After(to); t = t.Add(frameStep) {
 		times = append(times, t)
@@ -131,7 +143,16 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 			return nil, err
 		}
 		_, isOpen := ground.NextClose(open, t)
-		f := frame{t, m.LevelM, m.Stage.RateMPerH, m.Stage.String(), m.Sun.Altitude, m.Light().String(), m.DarkBelow(), isOpen, make([]float64, len(sp.Marks))}
+		breaker := m.Breakers()
+		f := frame{Time: t, LevelM: m.LevelM, RateMPerH: m.Stage.RateMPerH, Stage: m.Stage.String(), SunAltitudeDeg: m.Sun.Altitude,
+			Light: m.Light().String(), DarkBelowM: m.DarkBelow(), BreakerM: breaker, Open: isOpen,
+			White: []whiteOut{}, DepthsM: make([]float64, len(sp.Marks)), Breaks: make([]bool, len(sp.Marks))}
+		for _, w := range advise.WhiteWater(section, m.LevelM, breaker) {
+			f.White = append(f.White, whiteOut(w))
+			for j, k := range sp.Marks {
+				f.Breaks[j] = f.Breaks[j] || w.Holds(k.DistanceM)
+			}
+		}
 		for j, k := range sp.Marks {
 			f.DepthsM[j] = k.Depth(m.LevelM)
 		}

@@ -638,6 +638,13 @@ export interface components {
         Frame: {
             /**
              * Format: double
+             * @description height of breakers on an open beach, 0 elsewhere
+             */
+            breaker_m: number;
+            /** @description whether waves break on the mark, in the same order */
+            breaks: boolean[];
+            /**
+             * Format: double
              * @description depth below which it is dark
              */
             dark_below_m: number;
@@ -654,6 +661,8 @@ export interface components {
             sun_altitude_deg: number;
             /** Format: date-time */
             time: string;
+            /** @description where waves break along the section */
+            white: components["schemas"]["WhiteOut"][];
         };
         HealthOutputBody: {
             /** @enum {string} */
@@ -1131,6 +1140,12 @@ export interface components {
             kind: "high" | "low";
             /** Format: date-time */
             time: string;
+        };
+        WhiteOut: {
+            /** Format: double */
+            from_m: number;
+            /** Format: double */
+            to_m: number;
         };
         Who: {
             name: string;

@@ -1,7 +1,7 @@
 import { Button, InputNumber, Popover, type GetRef } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { Condition } from '../api/client';
-import { fixed, isKind, kindList, kinds, type Kind } from '../format/measure';
+import { fixed, isKind, kinds, shownAt, type Kind } from '../format/measure';
 import { clock, day } from '../format/time';
 import { useMoment } from '../moment/moment';
 import { useSpotState } from './useSpotState';
@@ -32,12 +32,10 @@ export function ConditionStrip() {
           </span>
         </li>
       )}
-      {kindList
-        .filter((k) => k !== 'wind_from_deg')
-        .map((k) => {
-          const c = by.get(k);
-          return c ? <Overrulable key={k} kind={k} believed={c} from={by.get('wind_from_deg')} /> : null;
-        })}
+      {shownAt(m.spot.place).map((k) => {
+        const c = by.get(k);
+        return c ? <Overrulable key={k} kind={k} believed={c} from={by.get('wind_from_deg')} /> : null;
+      })}
     </ul>
   );
 }

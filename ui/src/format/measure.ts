@@ -78,7 +78,39 @@ export const kinds = {
     long: 'Cloud (part of the sky, 0 to 1)',
     write: (v: number) => `${Math.round(v * 8)}/8`,
   },
+  air_temp_c: {
+    name: 'air',
+    unit: '°C',
+    step: 0.5,
+    min: -60,
+    max: 60,
+    long: 'Air temperature',
+    write: (v: number) => `${fixed(v, 1)} °C`,
+  },
+  swell_height_m: {
+    name: 'swell',
+    unit: 'm',
+    step: 0.1,
+    min: 0,
+    max: 30,
+    long: 'Swell height in deep water',
+    write: (v: number) => `${fixed(v, 1)} m`,
+  },
+  swell_period_s: {
+    name: 'every',
+    unit: 's',
+    step: 0.5,
+    min: 1,
+    max: 30,
+    long: 'Swell period',
+    write: (v: number) => `${fixed(v, 0)} s`,
+  },
 } as const;
 export type Kind = keyof typeof kinds;
 export const kindList = Object.keys(kinds) as Kind[];
+/** Those shown with a spot: the swell only on an open beach, air temperature in the sheet of a spell only. */
+export const shownAt = (place: string): Kind[] =>
+  kindList.filter(
+    (k) => k !== 'wind_from_deg' && k !== 'air_temp_c' && (place === 'surf beach' || !k.startsWith('swell')),
+  );
 export const isKind = (k: string): k is Kind => k in kinds;

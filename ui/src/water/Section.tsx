@@ -146,7 +146,8 @@ export function Section({ spot, frame, turns, range }: Props) {
             strokeWidth={1.6}
             strokeLinejoin="round"
           />
-          <Surface {...{ drawn, level, spot, width, pad }} />
+          <Surface {...{ drawn, level, spot }} />
+          {frame.white.length > 0 && <Foam {...{ drawn, frame }} />}
           {spot.place === 'pier' && (
             <Pier {...{ drawn, elevation }} marks={spot.marks.map((k) => k.distance_m)} />
           )}
@@ -186,6 +187,7 @@ export function Section({ spot, frame, turns, range }: Props) {
       )}
       {drawn && (
         <p className="stretch quiet small">
+          {frame.breaker_m >= 0.1 && `Breakers about ${fixed(frame.breaker_m, 1)} m. `}
           {darkInWords(frame, Math.min(...spot.section.map((q) => q.elevation_m)))} Heights drawn{' '}
           {Math.round(drawn.stretch)} times larger than distances.
         </p>
@@ -215,14 +217,7 @@ const short = (name: string) => {
 type Drawn = { x: (d: number) => number; y: (m: number) => number };
 
 /** The water's surface where there is water. */
-function Surface(props: {
-  drawn: Drawn;
-  level: number;
-  spot: SpotDetail;
-  width: number;
-  pad: { left: number; right: number };
-}) {
-  const { drawn, level, spot } = props;
+function Surface({ drawn, level, spot }: { drawn: Drawn; level: number; spot: SpotDetail }) {
   const runs: [number, number][] = [];
   let start: number | null = null;
   const p = spot.section;
@@ -249,6 +244,17 @@ function Surface(props: {
       ))}
     </>
   );
+}
+
+/** White water where waves break: a ruffle on the surface. */
+function Foam({ drawn, frame }: { drawn: Drawn; frame: Frame }) {
+  const y = drawn.y(frame.level_m);
+  const d = frame.white.map((w) => {
+    const from = drawn.x(w.from_m);
+    const n = Math.max(Math.round((drawn.x(w.to_m) - from) / 9), 1);
+    return `M${from.toFixed(1)} ${y}` + 'a4.5 4.5 0 0 1 9 0'.repeat(n) + `q${(-9 * n) / 2} 7 ${-9 * n} 0z`;
+  });
+  return <path className="foam" d={d.join('')} />;
 }
 
 type P = { distance_m: number; elevation_m: number };

@@ -70,7 +70,10 @@ export default function WaterPage() {
                       <span className="quiet small"> {k.bottom}</span>
                     </th>
                     <td className="depth">{depth > 0 ? metres(depth) : 'dry'}</td>
-                    <td className="quiet small when">{markInWords(k.windows, at, zone)}</td>
+                    <td className="quiet small when">
+                      {markInWords(k.windows, at, zone)}
+                      {m.frame?.breaks[i] && ', breaking'}
+                    </td>
                   </tr>
                 );
               })}
