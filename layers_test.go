@@ -46,7 +46,7 @@ var allowed = map[string][]string{
 	"cmd/greypebble": {"core/*", "server", "server/*", "demo", "testkit"},
 	"bench":          {"core/*", "demo"},
 	"e2e/browser":    {},
-	"e2e/shots":      {"testkit", "demo", "e2e/browser"},
+	"e2e/shots":      {"core/tide", "testkit", "demo", "e2e/browser"},
 }
 
 // forbiddenInCore are packages that reach outside: core gets time, bytes and

@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -160,3 +161,6 @@ func Waters() []uuid.UUID {
 	}
 	return out
 }
+
+// Constituents of the invented station.
+func Constituents() []tide.Constituent { return slices.Clone(constituents) }

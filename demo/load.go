@@ -42,7 +42,7 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 	if err := s.AddAngler(ctx, store.Angler{ID: id(a.name), Name: a.name, PasswordHash: hash}); err != nil {
 		return err
 	}
-	if err := s.AddStation(ctx, id(a.name), a.station); err != nil {
+	if err := s.PutStation(ctx, id(a.name), a.station); err != nil {
 		return err
 	}
 	for _, w := range a.waters {

@@ -14,6 +14,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/tide"
 	"greypebble/demo"
 	"greypebble/e2e/browser"
 	"greypebble/testkit"
@@ -272,14 +273,16 @@ func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
 		status := eval[int](t, p, `fetch('/api/v1/spots/`+demo.SpotID("Kettle Bar")+path+`').then((r) => r.status)`)
 		assert.Equal(t, 404, status, path)
 	}
-	require.NoError(t, p.Click("sign out"))
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.WaitText("Signed in as moss"))
+	require.NoError(t, p.Click("Sign out"))
 	require.NoError(t, p.WaitText("Password"))
 	assert.Equal(t, 401, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.status)`))
 }
 
 func TestOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
-	for _, place := range []string{"Water", "Tie on", "Back"} {
+	for _, place := range []string{"Water", "Tie on", "Back", "Set-up"} {
 		require.NoError(t, p.Click(place))
 		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 		time.Sleep(300 * time.Millisecond)
@@ -287,6 +290,7 @@ func TestOnAPhone(t *testing.T) {
 		noViolations(t, p, place+" on a phone")
 	}
 	// Everything one taps on the beach is large enough (WCAG 2.2: 24 px).
+	require.NoError(t, p.Click("Back"))
 	small := eval[[]string](t, p, `[...document.querySelectorAll('.rail a, .rail button, .head button, .head .ant-select')]
 		.filter((e) => { const r = e.getBoundingClientRect(); return r.width > 0 && (r.height < 24 || r.width < 24); }).map((e) => e.innerText)`)
 	assert.Empty(t, small)
@@ -300,10 +304,10 @@ func TestInGlareAndAtNight(t *testing.T) {
 		p := signedIn(t, "wren", browser.Desk)
 		_, err := browser.Eval[any](p, `localStorage.setItem('greypebble.light', '`+light+`')`)
 		require.NoError(t, err)
-		for _, path := range []string{"/water", "/tie-on", "/back"} {
+		for _, path := range []string{"/water", "/tie-on", "/back", "/set-up"} {
 			require.NoError(t, p.Go(path))
 			require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
-			require.NoError(t, p.Wait(`document.querySelector('.section svg, .choice, [data-spell]')`))
+			require.NoError(t, p.Wait(`document.querySelector('.section svg, .choice, [data-spell], .station')`))
 			noViolations(t, p, path+" in "+light)
 		}
 	}
@@ -341,4 +345,42 @@ func TestFirstLoadIsSmall(t *testing.T) {
 	assert.LessOrEqual(t, total, 350_000.0)
 	outside := eval[[]string](t, p, `performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(location.origin))`)
 	assert.Empty(t, outside, "nothing is fetched from elsewhere")
+}
+
+// A gauge record becomes a station that a water may follow.
+func TestGaugeRecordBecomesAStation(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.WaitText("Tern Head"))
+	give := func(csv string) {
+		_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(csv)+`], 'harbour.csv', {type: 'text/csv'}));
+			const i = document.querySelector('input[type=file]'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
+		require.NoError(t, err)
+	}
+	give("time,height_m\nyesterday,1\n")
+	require.NoError(t, p.WaitText("line 2, column time: expected a time"))
+
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.8, PhaseDeg: 77}, {Name: "S2", AmplitudeM: 0.25, PhaseDeg: 99}}, 2.5)
+	require.NoError(t, err)
+	var b strings.Builder
+	b.WriteString("time,height_m\n")
+	for i := range 45 * 24 {
+		at := testkit.Now.Add(time.Duration(i-46*24) * time.Hour)
+		fmt.Fprintf(&b, "%s,%.3f\n", at.Format(time.RFC3339), h.Level(at))
+	}
+	give(b.String())
+	require.NoError(t, p.WaitText("1080 readings"))
+	text := eval[string](t, p, `document.querySelector('.analysis').innerText`)
+	assert.Regexp(t, `M2\s+0\.80\d ± 0\.00\d\s+7[67]\.\d`, text)
+	assert.Contains(t, text, "cannot be told from")
+	noViolations(t, p, "set-up with an analysis")
+	require.NoError(t, p.Fill("Chart datum above the gauge’s zero, m", "1.4"))
+	require.NoError(t, p.Click("Keep as a station"))
+	require.NoError(t, p.WaitText("Fallow Creek follows"))
+	before := level(t, p)
+	require.NoError(t, p.Click("Station of Fallow Creek"))
+	require.NoError(t, p.Click("harbour"))
+	require.NoError(t, p.Wait(`!document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes(' `+fmt.Sprintf("%.2f", before)+` m')`))
+	require.NoError(t, p.Click("Station of Fallow Creek"))
+	require.NoError(t, p.Click("Tern Head"))
 }

@@ -4,11 +4,13 @@ package main
 import (
 	"flag"
 	"fmt"
+	"math/rand/v2"
 	"os"
 	"path/filepath"
 	"strings"
 	"time"
 
+	"greypebble/core/tide"
 	"greypebble/demo"
 	"greypebble/e2e/browser"
 	"greypebble/testkit"
@@ -48,8 +50,40 @@ var shots = []shot{
 	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "back-phone", size: browser.Phone, path: "/back"},
+	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
 	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
+}
+
+// gauge gives Set-up a made-up record with a spike and a move of its zero.
+func gauge(p *browser.Page) error {
+	h, err := tide.NewHarmonics(demo.Constituents(), 1.8)
+	if err != nil {
+		return err
+	}
+	r := rand.New(rand.NewPCG(3, 5)) //nolint:gosec // made-up readings
+	var b strings.Builder
+	b.WriteString("time,height_m\\n")
+	for i := range 62 * 24 {
+		t := testkit.Now.Add(time.Duration(i-62*24) * time.Hour)
+		v := h.Level(t) + 0.03*r.NormFloat64()
+		if i > 40*24 {
+			v += 0.25
+		}
+		if i%397 == 0 {
+			v += 1.5
+		}
+		fmt.Fprintf(&b, "%s,%.3f\\n", t.Format(time.RFC3339), v)
+	}
+	if _, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File(["`+b.String()+`"], 'tern-head-2026.csv', {type: 'text/csv'}));
+		const i = document.querySelector('input[type=file]'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
+		return err
+	}
+	if err := p.Wait(`document.querySelector('.analysis')`); err != nil {
+		return err
+	}
+	_, err = browser.Eval[any](p, `(document.querySelector('.analysis').closest('section').scrollIntoView(), 1)`)
+	return err
 }
 
 func main() {

@@ -47,7 +47,39 @@ type analyseOutput struct {
 		Spikes       int           `json:"spikes" doc:"readings given no weight"`
 		From         time.Time     `json:"from"`
 		To           time.Time     `json:"to"`
+		Curve        []fittedOut   `json:"curve" nullable:"false" doc:"record and fit over its last days, for drawing"`
 	}
+}
+
+type fittedOut struct {
+	Time    time.Time `json:"time"`
+	HeightM float64   `json:"height_m"`
+	FittedM float64   `json:"fitted_m"`
+}
+
+// drawn is how much of the record's end is sent for drawing, and in how many
+// points at most.
+const (
+	drawn      = 14 * 24 * time.Hour
+	mostPoints = 1000
+)
+
+func curveOf(record []tide.Sample, a tide.Analysis) []fittedOut {
+	height := make(map[time.Time]float64, len(record))
+	for _, r := range record {
+		height[r.Time] = r.HeightM
+	}
+	from := len(a.Residual)
+	for from > 0 && a.To.Sub(a.Residual[from-1].Time) <= drawn {
+		from--
+	}
+	every := 1 + (len(a.Residual)-from)/mostPoints
+	out := []fittedOut{}
+	for i := from; i < len(a.Residual); i += every {
+		r := a.Residual[i]
+		out = append(out, fittedOut{r.Time, height[r.Time], height[r.Time] - r.HeightM})
+	}
+	return out
 }
 
 const (
@@ -84,7 +116,9 @@ func (s *Server) registerAnalyse(api huma.API) {
 		if err != nil {
 			return nil, wrong("body", err)
 		}
-		return analysisOut(a), nil
+		out := analysisOut(a)
+		out.Body.Curve = curveOf(record, a)
+		return out, nil
 	})
 }
 

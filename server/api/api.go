@@ -111,6 +111,7 @@ func (s *Server) register(api huma.API) {
 	s.registerSky(api)
 	s.registerWater(api)
 	s.registerSpots(api)
+	s.registerStations(api)
 	s.registerConditions(api)
 	s.registerAdvise(api)
 	s.registerSpells(api)

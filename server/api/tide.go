@@ -62,11 +62,7 @@ const (
 func (s *Server) registerTide(api huma.API) {
 	huma.Register(api, operation(http.MethodPost, "/tide/predict", "predictTide", "Levels and turns from harmonic constituents"),
 		func(_ context.Context, in *predictInput) (*predictOutput, error) {
-			list := make([]tide.Constituent, len(in.Body.Constituents))
-			for i, c := range in.Body.Constituents {
-				list[i] = tide.Constituent{Name: c.Name, AmplitudeM: c.AmplitudeM, PhaseDeg: c.PhaseDeg}
-			}
-			h, err := tide.NewHarmonics(list, in.Body.Z0M)
+			h, err := tide.NewHarmonics(constituentsOf(in.Body.Constituents), in.Body.Z0M)
 			if err != nil {
 				return nil, wrong("body.constituents", err)
 			}

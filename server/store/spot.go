@@ -16,14 +16,6 @@ import (
 	"greypebble/core/tide"
 )
 
-// Station is a tide station of an angler.
-type Station struct {
-	ID           uuid.UUID
-	Name, Source string
-	Z0M          float64
-	Constituents []tide.Constituent
-}
-
 // Water is an area fished as one.
 type Water struct {
 	ID        uuid.UUID
@@ -52,23 +44,6 @@ type Spot struct {
 func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
 	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,
 		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings}
-}
-
-// AddStation stores a station with its constituents.
-func (s *Store) AddStation(ctx context.Context, angler uuid.UUID, st Station) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO station (id, angler_id, name, z0_m, source) VALUES (?, ?, ?, ?, ?)`,
-			st.ID, angler, st.Name, st.Z0M, st.Source); err != nil {
-			return err
-		}
-		for _, c := range st.Constituents {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO station_constituent (station_id, name, amplitude_m, phase_deg) VALUES (?, ?, ?, ?)`,
-				st.ID, c.Name, c.AmplitudeM, c.PhaseDeg); err != nil {
-				return err
-			}
-		}
-		return nil
-	})
 }
 
 // AddWater stores a water.
@@ -175,22 +150,6 @@ func (r spotRow) spot(h *tide.Harmonics) (*Spot, error) {
 		sp.Tide = own
 	}
 	return sp, nil
-}
-
-func (s *Store) constituents(ctx context.Context, angler uuid.UUID) (map[uuid.UUID][]tide.Constituent, error) {
-	var rows []struct {
-		Station   uuid.UUID `db:"station_id"`
-		Name      string    `db:"name"`
-		Amplitude float64   `db:"amplitude_m"`
-		Phase     float64   `db:"phase_deg"`
-	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT c.station_id, c.name, c.amplitude_m, c.phase_deg
-		FROM station_constituent c JOIN station t ON t.id = c.station_id WHERE t.angler_id = ?`, angler)
-	out := make(map[uuid.UUID][]tide.Constituent)
-	for _, r := range rows {
-		out[r.Station] = append(out[r.Station], tide.Constituent{Name: r.Name, AmplitudeM: r.Amplitude, PhaseDeg: r.Phase})
-	}
-	return out, err
 }
 
 func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.UUID]*Spot) error {

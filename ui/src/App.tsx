@@ -10,6 +10,7 @@ import { antTheme, applyLight, LightContext, storedLight, type Light } from './t
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const TiePage = lazy(() => import('./tie/TiePage'));
 const BackPage = lazy(() => import('./back/BackPage'));
+const SetupPage = lazy(() => import('./setup/SetupPage'));
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -43,6 +44,7 @@ export function App() {
                       <Route path="/water" element={<WaterPage />} />
                       <Route path="/tie-on" element={<TiePage />} />
                       <Route path="/back" element={<BackPage />} />
+                      <Route path="/set-up" element={<SetupPage />} />
                       <Route path="*" element={<Navigate to="/water" replace />} />
                     </Route>
                   </Routes>

@@ -16,6 +16,8 @@ export type Spell = Schemas['SpellOut'];
 export type SpellIn = Schemas['SpellInputBody'];
 export type Target = Schemas['TargetOut'];
 export type Window = Schemas['WindowOut'];
+export type Station = Schemas['StationOut'];
+export type Analysis = Schemas['AnalyseOutputBody'];
 
 /** A problem the server reported, or that it could not be reached. */
 export class Problem extends Error {
@@ -63,6 +65,20 @@ export const api = {
   putSpell: (id: string, body: SpellIn) =>
     settle(client.PUT('/v1/spells/{id}', { params: { path: { id } }, body })),
   deleteSpell: (id: string) => settle(client.DELETE('/v1/spells/{id}', { params: { path: { id } } })),
+  stations: () => settle(client.GET('/v1/stations')),
+  putStation: (id: string, body: Schemas['StationInputBody']) =>
+    settle(client.PUT('/v1/stations/{id}', { params: { path: { id } }, body })),
+  useStation: (id: string, station_id: string) =>
+    settle(client.PUT('/v1/waters/{id}/station', { params: { path: { id } }, body: { station_id } })),
+  analyse: (csv: string, time_zone?: string) =>
+    settle(
+      client.POST('/v1/tide/analyse', {
+        params: { query: time_zone ? { time_zone } : {} },
+        body: csv as never,
+        bodySerializer: (b) => b as unknown as string,
+        headers: { 'Content-Type': 'text/csv' },
+      }),
+    ),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/spells', { params: { query } })),
 };

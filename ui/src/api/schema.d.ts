@@ -260,6 +260,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/stations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Your tide stations */
+        get: operations["listStations"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/stations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a tide station, new or changed */
+        put: operations["putStation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/targets": {
         parameters: {
             query?: never;
@@ -345,6 +379,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/waters/{id}/station": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Let a water follow a station */
+        put: operations["useStation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -386,6 +437,8 @@ export interface components {
         AnalyseOutputBody: {
             /** @description slowest first */
             constituents: components["schemas"]["EstimateOut"][];
+            /** @description record and fit over its last days, for drawing */
+            curve: components["schemas"]["FittedOut"][];
             /** Format: int64 */
             duplicates: number;
             excluded: components["schemas"]["ExcludedOut"][];
@@ -560,6 +613,13 @@ export interface components {
              */
             phase_deg: number;
         };
+        ConstituentOut: {
+            /** Format: double */
+            amplitude_m: number;
+            name: string;
+            /** Format: double */
+            phase_deg: number;
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -634,6 +694,14 @@ export interface components {
             issued_at: string | null;
             /** @description of the last try; the last good forecast stays */
             problem: string;
+        };
+        FittedOut: {
+            /** Format: double */
+            fitted_m: number;
+            /** Format: double */
+            height_m: number;
+            /** Format: date-time */
+            time: string;
         };
         Frame: {
             /**
@@ -1127,6 +1195,29 @@ export interface components {
             /** @description when one can get in and back */
             windows: components["schemas"]["WindowOut"][];
         };
+        StationInputBody: {
+            constituents: components["schemas"]["ConstituentIn"][];
+            name: string;
+            /** @description where the constants come from */
+            source: string;
+            /**
+             * Format: double
+             * @description mean level above chart datum
+             */
+            z0_m: number;
+        };
+        StationOut: {
+            constituents: components["schemas"]["ConstituentOut"][];
+            id: string;
+            /** Format: double */
+            mean_spring_range_m: number;
+            name: string;
+            source: string;
+            /** @description waters that follow it */
+            waters: components["schemas"]["WaterRef"][];
+            /** Format: double */
+            z0_m: number;
+        };
         TargetOut: {
             id: string;
             latin: string;
@@ -1140,6 +1231,14 @@ export interface components {
             kind: "high" | "low";
             /** Format: date-time */
             time: string;
+        };
+        UseStationInputBody: {
+            /** Format: uuid */
+            station_id: string;
+        };
+        WaterRef: {
+            id: string;
+            name: string;
         };
         WhiteOut: {
             /** Format: double */
@@ -2154,6 +2253,124 @@ export interface operations {
             };
         };
     };
+    listStations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putStation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StationInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StationOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listTargets: {
         parameters: {
             query?: never;
@@ -2414,6 +2631,66 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["LightOutputBody"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    useStation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UseStationInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {

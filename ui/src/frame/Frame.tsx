@@ -8,8 +8,6 @@ import { clock, day } from '../format/time';
 import { useMoment } from '../moment/moment';
 import { typing } from '../moment/typing';
 import { Ribbon } from '../ribbon/Ribbon';
-import { useSession } from '../signin/session';
-import { lights, useLight } from '../theme/light';
 import './frame.css';
 
 const places = [
@@ -21,8 +19,6 @@ const places = [
 /** The five places in the order of the day (those that do something yet), with the ribbon along the foot. */
 export function Frame() {
   const m = useMoment();
-  const { name, signOut } = useSession();
-  const { light, setLight } = useLight();
   const [entry, setEntry] = useState<Entry | null>(null);
 
   useEffect(() => {
@@ -53,25 +49,15 @@ export function Frame() {
               </NavLink>
             ))}
           </div>
+          <NavLink className="rail-setup" to="/set-up">
+            Set-up
+          </NavLink>
           <div className="rail-log">
             <button onClick={() => setEntry({ kind: 'catch' })} title="Log a catch (c)">
               Catch
             </button>
             <button onClick={() => setEntry({ kind: 'blank' })} title="Log a blank (b)">
               Blank
-            </button>
-          </div>
-          <div className="rail-foot">
-            <label>
-              <span className="unseen">Light</span>
-              <select value={light} onChange={(e) => setLight(e.target.value as typeof light)}>
-                {lights.map((l) => (
-                  <option key={l}>{l}</option>
-                ))}
-              </select>
-            </label>
-            <button onClick={signOut} title={`Signed in as ${name}`}>
-              sign out
             </button>
           </div>
         </nav>

@@ -1,0 +1,164 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type Analysis } from '../api/client';
+import { fixed } from '../format/measure';
+import { day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { FitChart } from './FitChart';
+
+/** Constituents from a tide gauge's own record. */
+export function Analyse() {
+  const m = useMoment();
+  const zone = m.spot.time_zone;
+  const [file, setFile] = useState('');
+  const run = useMutation({
+    mutationFn: async (f: File) => api.analyse(await f.text(), zone),
+  });
+  const a = run.data;
+  return (
+    <section className="panel">
+      <h2>From a gauge record</h2>
+      <p className="quiet">
+        A CSV file whose first line names the columns <b>time</b> and <b>height_m</b> (or height_cm,
+        height_ft), fifteen days or more. Times without an offset are read as those of {m.spot.water}.
+      </p>
+      <label className="file">
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          onChange={(e) => {
+            const f = e.target.files?.[0];
+            if (f) {
+              setFile(f.name);
+              run.mutate(f);
+            }
+            e.target.value = '';
+          }}
+        />
+        <span>{run.isPending ? `Analysing ${file}…` : 'Choose a file'}</span>
+      </label>
+      {run.error && (
+        <p role="alert" className="caution">
+          {file}: {run.error.message}
+        </p>
+      )}
+      {a && !run.isPending && <Result key={file + a.from} a={a} file={file} zone={zone} />}
+    </section>
+  );
+}
+
+function Result({ a, file, zone }: { a: Analysis; file: string; zone: string }) {
+  const largest = [...a.constituents].sort((p, q) => q.amplitude_m - p.amplitude_m);
+  return (
+    <div className="analysis">
+      <p>
+        <b>{a.samples}</b> readings from {day(a.from, zone)} to {day(a.to, zone)}:{' '}
+        <b>{a.constituents.length}</b> constituents, mean level <b>{fixed(a.z0_m, 3)} m</b> above the gauge’s
+        zero, residual <b>{fixed(a.residual_rms_m, 3)} m</b>.
+        {a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
+        {a.spikes > 0 && ` ${a.spikes} spikes given no weight.`}
+        {a.shifts.map(
+          (s) => ` The gauge’s zero moved by ${fixed(s.by_m, 2)} m on ${day(s.time, zone)}; allowed for.`,
+        )}
+      </p>
+      <FitChart curve={a.curve} zone={zone} />
+      <div className="analysis-two">
+        <table>
+          <thead>
+            <tr>
+              <th>Constituent</th>
+              <th>Amplitude, m</th>
+              <th>Phase, °</th>
+            </tr>
+          </thead>
+          <tbody>
+            {largest.slice(0, 12).map((c) => (
+              <tr key={c.name}>
+                <th scope="row">{c.name}</th>
+                <td>
+                  {fixed(c.amplitude_m, 3)} <span className="quiet">± {fixed(c.amplitude_error_m, 3)}</span>
+                </td>
+                <td>
+                  {fixed(c.phase_deg, 1)} <span className="quiet">± {fixed(c.phase_error_deg, 1)}</span>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        <div>
+          <h3>Left out</h3>
+          <ul className="small quiet left-out">
+            {a.excluded.slice(0, 10).map((e) => (
+              <li key={e.name}>
+                <b>{e.name}</b> {e.reason}
+              </li>
+            ))}
+            {a.excluded.length > 10 && <li>and {a.excluded.length - 10} more</li>}
+          </ul>
+        </div>
+      </div>
+      <Keep a={a} file={file} />
+    </div>
+  );
+}
+
+/** Keeps the result as a station. The mean level needs the chart's datum, which a gauge's zero is not. */
+function Keep({ a, file }: { a: Analysis; file: string }) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [id] = useState(() => v7());
+  const [name, setName] = useState(file.replace(/\.csv$/i, ''));
+  const [datum, setDatum] = useState('');
+  const offset = Number(datum.replace(',', '.').replace('−', '-'));
+  const ready = name.trim() !== '' && datum.trim() !== '' && Number.isFinite(offset);
+  const keep = useMutation({
+    mutationFn: () =>
+      api.putStation(id, {
+        name: name.trim(),
+        source: `analysed from ${file}`.slice(0, 200),
+        z0_m: a.z0_m - offset,
+        constituents: a.constituents.map((c) => ({
+          name: c.name,
+          amplitude_m: c.amplitude_m,
+          phase_deg: c.phase_deg,
+        })),
+      }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void message.success('The station is kept. Choose above which water follows it.');
+    },
+  });
+  return (
+    <form
+      className="keep"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (ready) keep.mutate();
+      }}
+    >
+      <label>
+        <span>Name</span>
+        <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <label>
+        <span>Chart datum above the gauge’s zero, m</span>
+        <Input
+          value={datum}
+          inputMode="decimal"
+          placeholder="as published for the gauge"
+          onChange={(e) => setDatum(e.target.value)}
+        />
+      </label>
+      <Button type="primary" htmlType="submit" disabled={!ready} loading={keep.isPending}>
+        Keep as a station
+      </Button>
+      {keep.error && (
+        <p role="alert" className="caution">
+          {keep.error.message}
+        </p>
+      )}
+    </form>
+  );
+}

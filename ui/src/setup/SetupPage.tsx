@@ -1,0 +1,28 @@
+import { Button, Segmented } from 'antd';
+import { useSession } from '../signin/session';
+import { lights, useLight } from '../theme/light';
+import { Analyse } from './Analyse';
+import { Stations } from './Stations';
+import './setup.css';
+
+/** What is set once: the light of the screen, the account, the tide stations. */
+export default function SetupPage() {
+  const { name, signOut } = useSession();
+  const { light, setLight } = useLight();
+  return (
+    <div className="setup">
+      <section className="panel setup-self">
+        <div>
+          <h2>Light of the screen</h2>
+          <Segmented aria-label="Light" value={light} onChange={setLight} options={lights} />
+        </div>
+        <div>
+          <h2>Signed in as {name}</h2>
+          <Button onClick={signOut}>Sign out</Button>
+        </div>
+      </section>
+      <Stations />
+      <Analyse />
+    </div>
+  );
+}
