@@ -384,3 +384,25 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	require.NoError(t, p.Click("Station of Fallow Creek"))
 	require.NoError(t, p.Click("Tern Head"))
 }
+
+// Today's surge: every depth and window follows, it shows as seen, and can be
+// taken back.
+func TestTheWaterStandsHigherThanPredicted(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.WaitText("Candle Bar"))
+	require.NoError(t, p.Wait(`document.querySelector('[data-mark=edge] .depth')`))
+	before, edge := level(t, p), depth(t, p, "edge")
+	chip := `[...document.querySelectorAll('.strip button')][0]`
+	require.NoError(t, p.Click(eval[string](t, p, chip+`.querySelector('b').innerText`)))
+	require.NoError(t, p.WaitText("% of a spring tide"))
+	require.NoError(t, p.Fill("Higher than predicted by (lower: minus)", "0.4"))
+	require.NoError(t, p.Click("So it stands at"))
+	require.NoError(t, p.Wait(chip+`.className.includes('observed')`))
+	assert.Contains(t, eval[string](t, p, chip+`.innerText`), "+0.40 m")
+	require.NoError(t, p.Wait(`document.querySelector('[data-mark=edge] .depth').innerText !== `+strconv.Quote(edge)))
+	assert.InDelta(t, before+0.4, level(t, p), 0.011)
+	noViolations(t, p, "with a surge")
+	require.NoError(t, p.Click(eval[string](t, p, chip+`.querySelector('b').innerText`)))
+	require.NoError(t, p.Click("Back to the prediction"))
+	require.NoError(t, p.Wait(`document.querySelector('[data-mark=edge] .depth').innerText === `+strconv.Quote(edge)))
+}

@@ -12,6 +12,8 @@ import (
 type Place interface {
 	// Turns with from ≤ time ≤ to, in order.
 	Turns(from, to time.Time) ([]Turn, error)
+	// MeanSpringRange in metres.
+	MeanSpringRange() float64
 	// prepare makes levels of an interval cheap to ask for.
 	prepare(from, to time.Time) (source, error)
 }

@@ -173,7 +173,8 @@ func (p *Page) Click(text string) error {
 
 // Fill a field found by its label: click into it, clear it, type.
 func (p *Page) Fill(label, text string) error {
-	field := fmt.Sprintf(`(() => { const l = [...document.querySelectorAll('label')].find((l) => l.innerText.trim() === %[1]s);
+	field := fmt.Sprintf(`(() => { const all = [...document.querySelectorAll('label')];
+    const l = all.find((l) => l.innerText.trim() === %[1]s) ?? all.find((l) => l.innerText.trim().startsWith(%[1]s));
     const e = (l && (document.getElementById(l.htmlFor) ?? l.querySelector('input, textarea'))) ?? document.querySelector('[aria-label=' + JSON.stringify(%[1]s) + ']');
     if (!e) return null; e.scrollIntoView({block: 'center'}); e.focus(); e.select?.(); return true; })()`, quote(label))
 	if err := p.Wait(field); err != nil {

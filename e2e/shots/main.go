@@ -51,6 +51,7 @@ var shots = []shot{
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "back-phone", size: browser.Phone, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
+	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("ebb, middle third")},
 	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
 }

@@ -11,6 +11,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/quantity"
+	"greypebble/core/tide"
 )
 
 type adviseInput struct {
@@ -138,13 +139,13 @@ func (s *Server) advise(ctx context.Context, in *adviseInput) (*adviseOutput, er
 	if err != nil {
 		return nil, failed(err)
 	}
-	return adviceOut(a), nil
+	return adviceOut(a, spots[q.At].Surge), nil
 }
 
-func adviceOut(a advise.Advice) *adviseOutput {
+func adviceOut(a advise.Advice, surge *tide.Surge) *adviseOutput {
 	out := &adviseOutput{}
 	b := &out.Body
-	b.Conditions, b.Stage, b.Note, b.Basis = conditionsOf(&a.Moment), stageOf(a.Moment.Stage), a.Note, basis
+	b.Conditions, b.Stage, b.Note, b.Basis = conditionsOf(&a.Moment, surge), stageOf(a.Moment.Stage), a.Note, basis
 	b.Way = a.Way
 	common := []string{}
 	if a.Way != "" {

@@ -11,6 +11,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/conditions"
+	"greypebble/core/tide"
 )
 
 // readingIn is a condition as the angler gives it.
@@ -51,8 +52,9 @@ type condition struct {
 	AgeS   float64   `json:"age_s" doc:"of the reading at the moment; negative for one yet to come"`
 }
 
-// conditionsOf a moment: what was read or assumed, then what was predicted.
-func conditionsOf(m *advise.Moment) []condition {
+// conditionsOf a moment: what was read or assumed, then what was predicted, with
+// the surge seen, if any.
+func conditionsOf(m *advise.Moment, surge *tide.Surge) []condition {
 	var out []condition
 	for _, k := range conditions.Kinds() {
 		v := m.Believed[k]
@@ -62,8 +64,15 @@ func conditionsOf(m *advise.Moment) []condition {
 	predicted := func(kind string, value float64, unit, source string) {
 		out = append(out, condition{kind, value, unit, string(conditions.Predicted), source, m.Time, value, value, 0})
 	}
+	if surge != nil {
+		if left, _ := surge.At(m.Time); left != 0 {
+			out = append(out, condition{"tide_surge_m", left, "m", string(conditions.Observed), "seen by the angler, fading", surge.Seen, left, left,
+				m.Time.Sub(surge.Seen).Seconds()})
+		}
+	}
 	predicted("tide_level_m", m.LevelM, "m", "harmonic prediction")
 	predicted("tide_rate_m_per_h", m.Stage.RateMPerH, "m/h", "harmonic prediction")
+	predicted("tide_strength_pct", tide.Strength(m.Stage.RangeM, m.Spot.Tide.MeanSpringRange()), "%", "range ÷ mean spring range")
 	predicted("sun_altitude_deg", m.Sun.Altitude, "deg", "ephemeris")
 	predicted("surface_light_lx", m.SurfaceLight(m.Believed[conditions.Cloud].Value), "lx", "sun, moon and cloud")
 	predicted("dark_below_m", m.DarkBelow(), "m", "light, cloud and clarity")
@@ -121,7 +130,7 @@ func (s *Server) registerConditions(api huma.API) {
 			}
 			out := &conditionsOutput{}
 			b := &out.Body
-			b.SpotID, b.Time, b.Stage, b.Light, b.Readings = sp.ID.String(), m.Time, stageOf(m.Stage), m.Light().String(), conditionsOf(&m)
+			b.SpotID, b.Time, b.Stage, b.Light, b.Readings = sp.ID.String(), m.Time, stageOf(m.Stage), m.Light().String(), conditionsOf(&m, sp.Surge)
 			b.Forecast, err = s.feedOf(ctx, angler, sp.Water.ID)
 			return out, failed(err)
 		})

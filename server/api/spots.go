@@ -131,6 +131,8 @@ type stateOutput struct {
 		Windows    []windowOut `json:"windows" nullable:"false" doc:"when one can get in and back"`
 		Conditions []condition `json:"conditions" nullable:"false"`
 		Cautions   []string    `json:"cautions" nullable:"false"`
+		Surge      *surgeOut   `json:"surge,omitempty" doc:"seen at this water and not yet faded"`
+		NextPeak   *peakOut    `json:"next_peak,omitempty" doc:"springs or neaps ahead"`
 	}
 }
 
@@ -241,7 +243,11 @@ func (s *Server) spotState(ctx context.Context, in *stateInput) (*stateOutput, e
 	}
 	open := sp.Access.Open(c)
 	_, b.Open = ground.NextClose(open, t)
-	b.Windows, b.Conditions = windowsOf(open), conditionsOf(&m)
+	b.Windows, b.Conditions = windowsOf(open), conditionsOf(&m, sp.Surge)
 	b.Cautions = append([]string{}, advise.PlaceCautions(&m)...)
+	b.Surge = surgeLeft(sp.Surge, t)
+	if b.NextPeak, err = nextPeak(sp.Tide, t); err != nil {
+		return nil, failed(err)
+	}
 	return out, nil
 }

@@ -36,8 +36,10 @@ type Spot struct {
 	Access       ground.Access
 	Section      []ground.Point
 	Marks        []ground.Mark
-	// Tide of the spot, its own lag and factor included.
+	// Tide of the spot, its own lag and factor and a surge included.
 	Tide tide.Place
+	// Surge seen at the spot's water, if any was.
+	Surge *tide.Surge
 }
 
 // ForAdvice is the spot as the core wants it.
@@ -102,7 +104,7 @@ type spotRow struct {
 	Z0           float64   `db:"z0_m"`
 }
 
-// Spots of an angler by name, with ground and tide: four queries however many
+// Spots of an angler by name, with ground and tide: five queries however many
 // there are.
 func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	var rows []spotRow
@@ -113,6 +115,10 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 		return nil, err
 	}
 	constituents, err := s.constituents(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
+	surges, err := s.surges(ctx, angler)
 	if err != nil {
 		return nil, err
 	}
@@ -129,6 +135,9 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 		}
 		if spots[i], err = r.spot(h); err != nil {
 			return nil, err
+		}
+		if g, ok := surges[r.WaterID]; ok {
+			spots[i].Surge, spots[i].Tide = &g, tide.WithSurge(spots[i].Tide, g)
 		}
 		byID[r.ID] = spots[i]
 	}

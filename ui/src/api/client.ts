@@ -70,6 +70,10 @@ export const api = {
     settle(client.PUT('/v1/stations/{id}', { params: { path: { id } }, body })),
   useStation: (id: string, station_id: string) =>
     settle(client.PUT('/v1/waters/{id}/station', { params: { path: { id } }, body: { station_id } })),
+  putSurge: (water: string, body: Schemas['SurgeInputBody']) =>
+    settle(client.PUT('/v1/waters/{id}/surge', { params: { path: { id: water } }, body })),
+  deleteSurge: (water: string) =>
+    settle(client.DELETE('/v1/waters/{id}/surge', { params: { path: { id: water } } })),
   analyse: (csv: string, time_zone?: string) =>
     settle(
       client.POST('/v1/tide/analyse', {

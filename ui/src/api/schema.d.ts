@@ -396,6 +396,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/waters/{id}/surge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note how much the water stands off its prediction */
+        put: operations["putSurge"];
+        post?: never;
+        /** Go back to the prediction */
+        delete: operations["deleteSurge"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -853,6 +871,14 @@ export interface components {
             name: string;
             windows: components["schemas"]["WindowOut"][];
         };
+        PeakOut: {
+            /** Format: double */
+            range_m: number;
+            /** @description otherwise neaps */
+            springs: boolean;
+            /** Format: date-time */
+            time: string;
+        };
         PredictInputBody: {
             constituents: components["schemas"]["ConstituentIn"][];
             /** Format: date-time */
@@ -1186,10 +1212,14 @@ export interface components {
             level_m: number;
             light: string;
             marks: components["schemas"]["MarkState"][];
+            /** @description springs or neaps ahead */
+            next_peak?: components["schemas"]["PeakOut"];
             /** @description whether one can get in and back now */
             open: boolean;
             spot_id: string;
             stage: components["schemas"]["StageOut"];
+            /** @description seen at this water and not yet faded */
+            surge?: components["schemas"]["SurgeOut"];
             /** Format: date-time */
             time: string;
             /** @description when one can get in and back */
@@ -1217,6 +1247,31 @@ export interface components {
             waters: components["schemas"]["WaterRef"][];
             /** Format: double */
             z0_m: number;
+        };
+        SurgeInputBody: {
+            /**
+             * Format: double
+             * @description how much higher than predicted the water stands; negative for lower
+             */
+            by_m: number;
+            /**
+             * Format: double
+             * @description hours until nothing is left of it
+             */
+            fade_h: number;
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            seen_at?: string;
+        };
+        SurgeOut: {
+            /** Format: double */
+            by_m: number;
+            /** Format: date-time */
+            ends_at: string;
+            /** Format: date-time */
+            seen_at: string;
         };
         TargetOut: {
             id: string;
@@ -2684,6 +2739,122 @@ export interface operations {
                 "application/json": components["schemas"]["UseStationInputBody"];
             };
         };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putSurge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SurgeInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteSurge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description No Content */
             204: {

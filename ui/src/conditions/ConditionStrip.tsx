@@ -4,6 +4,7 @@ import type { Condition } from '../api/client';
 import { fixed, isKind, kinds, shownAt, type Kind } from '../format/measure';
 import { clock, day } from '../format/time';
 import { useMoment } from '../moment/moment';
+import { TideChip } from './TideChip';
 import { useSpotState } from './useSpotState';
 import './conditions.css';
 
@@ -18,13 +19,7 @@ export function ConditionStrip() {
   const sun = by.get('sun_altitude_deg');
   return (
     <ul className="strip" aria-label="Conditions">
-      {m.frame && (
-        <li>
-          <span className="cond predicted">
-            <b>{m.frame.stage}</b>
-          </span>
-        </li>
-      )}
+      <TideChip />
       {sun && (
         <li className="strip-wide">
           <span className="cond predicted" title="Height of the sun, from the ephemeris">

@@ -1,0 +1,105 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, InputNumber, Popover } from 'antd';
+import { useState } from 'react';
+import { api, type SpotState } from '../api/client';
+import { fixed } from '../format/measure';
+import { clock, day, lasting } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { useSpotState } from './useSpotState';
+
+/** The stage of the tide and its strength; one touch says that the water stands off its prediction. */
+export function TideChip() {
+  const m = useMoment();
+  const state = useSpotState();
+  const [open, setOpen] = useState(false);
+  const s = state.data;
+  if (!m.frame) return null;
+  const surge = s?.conditions.find((c) => c.kind === 'tide_surge_m');
+  return (
+    <li>
+      <Popover
+        open={open}
+        onOpenChange={setOpen}
+        trigger="click"
+        placement="bottomRight"
+        destroyOnHidden
+        content={s && <Surge state={s} onDone={() => setOpen(false)} />}
+      >
+        <button
+          className={surge ? 'cond observed' : 'cond predicted'}
+          title="Tide, predicted. Say what you see"
+        >
+          <b>{m.frame.stage}</b>
+          {surge && (
+            <b>
+              {' '}
+              {surge.value >= 0 ? '+' : ''}
+              {fixed(surge.value, 2)} m
+            </b>
+          )}
+          <span className="unseen">, {surge ? 'with the surge you saw' : 'predicted'}</span>
+        </button>
+      </Popover>
+    </li>
+  );
+}
+
+function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const zone = m.spot.time_zone;
+  const [by, setBy] = useState<number | null>(state.surge?.by_m ?? null);
+  const [fade, setFade] = useState<number | null>(12);
+  const done = () => {
+    // Levels, depths and windows all follow.
+    void queries.invalidateQueries();
+    onDone();
+  };
+  const put = useMutation({
+    mutationFn: () => api.putSurge(m.spot.water_id, { by_m: by!, fade_h: fade!, seen_at: m.frame!.time }),
+    onSuccess: done,
+  });
+  const clear = useMutation({ mutationFn: () => api.deleteSurge(m.spot.water_id), onSuccess: done });
+  const strength = state.conditions.find((c) => c.kind === 'tide_strength_pct');
+  const error = put.error ?? clear.error;
+  return (
+    <div className="overrule" onKeyDown={(e) => e.key === 'Escape' && onDone()}>
+      <p>
+        <b>{state.stage.says}</b>, {state.stage.direction === 'flood' ? 'rising' : 'falling'}{' '}
+        {fixed(state.stage.range_m, 2)} m{strength ? `, ${fixed(strength.value, 0)} % of a spring tide` : ''}.
+        {state.next_peak &&
+          ` ${state.next_peak.springs ? 'Springs' : 'Neaps'} on ${day(state.next_peak.time, zone)}.`}
+      </p>
+      {state.surge && (
+        <p className="small">
+          You saw {state.surge.by_m >= 0 ? '+' : ''}
+          {fixed(state.surge.by_m, 2)} m at {clock(state.surge.seen_at, zone)}; it fades until{' '}
+          {day(state.surge.ends_at, zone)} {clock(state.surge.ends_at, zone)},{' '}
+          {lasting(Date.parse(state.surge.ends_at) - Date.parse(state.time))} on.
+        </p>
+      )}
+      <label className="overrule-row">
+        <span>Higher than predicted by (lower: minus)</span>
+        <InputNumber value={by} onChange={setBy} min={-5} max={5} step={0.05} suffix="m" />
+      </label>
+      <label className="overrule-row">
+        <span>Fades within</span>
+        <InputNumber value={fade} onChange={setFade} min={1} max={96} step={1} suffix="h" />
+      </label>
+      {error && <p role="alert">{error.message}</p>}
+      <Button
+        type="primary"
+        disabled={by === null || fade === null}
+        loading={put.isPending}
+        onClick={() => put.mutate()}
+      >
+        So it stands at {clock(state.time, zone)}
+      </Button>
+      {state.surge && (
+        <Button loading={clear.isPending} onClick={() => clear.mutate()}>
+          Back to the prediction
+        </Button>
+      )}
+    </div>
+  );
+}
