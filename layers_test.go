@@ -29,9 +29,10 @@ var allowed = map[string][]string{
 	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},
 	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
 		"core/rate", "core/tackle"},
-	"interchange/gauge":    {"core/tide"},
+	"interchange/gauge":    {"core/tide", "interchange/misread"},
 	"interchange/nmea":     {},
-	"interchange/forecast": {"core/conditions"},
+	"interchange/forecast": {"core/conditions", "interchange/misread"},
+	"interchange/misread":  {},
 	"server/feed":          {"core/*", "interchange/*", "server/store"},
 	"server/feed/sim":      {"core/*", "interchange/*"},
 

@@ -183,6 +183,7 @@ func TestOneEvening(t *testing.T) {
 	toTurn(t, p, false)
 
 	// Overruling a reading changes its origin, and the advice with it.
+	require.NoError(t, p.Wait(`document.querySelectorAll('.strip button').length >= 5`))
 	require.NoError(t, p.Click("clarity"))
 	require.NoError(t, p.Wait(`document.activeElement.closest('.overrule')`))
 	require.NoError(t, p.Type("3"))
@@ -391,6 +392,7 @@ func TestTheWaterStandsHigherThanPredicted(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
 	require.NoError(t, p.WaitText("Candle Bar"))
 	require.NoError(t, p.Wait(`document.querySelector('[data-mark=edge] .depth')`))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.strip button').length >= 5`))
 	before, edge := level(t, p), depth(t, p, "edge")
 	chip := `[...document.querySelectorAll('.strip button')][0]`
 	require.NoError(t, p.Click(eval[string](t, p, chip+`.querySelector('b').innerText`)))

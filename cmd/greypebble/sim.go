@@ -25,18 +25,9 @@ type simForecast struct {
 }
 
 func (c simForecast) Run() error {
-	fault, err := sim.ParseFault(c.Fault)
-	if err != nil {
-		return err
-	}
-	l, err := listen(c.Listen)
-	if err != nil {
-		return err
-	}
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
-	defer stop()
-	fmt.Printf("Simulated forecast on http://%s (fault: %s)\n", l.Addr(), fault)
-	return serve(ctx, l, sim.ForecastService(demo.Weather, time.Now, fault), nil)
+	return simulate(c.Listen, c.Fault, "forecast", func(ctx context.Context, l net.Listener, f sim.Fault) error {
+		return serve(ctx, l, sim.ForecastService(demo.Weather, time.Now, f), nil)
+	})
 }
 
 type simSounder struct {
@@ -45,18 +36,25 @@ type simSounder struct {
 }
 
 func (c simSounder) Run() error {
-	fault, err := sim.ParseFault(c.Fault)
+	return simulate(c.Listen, c.Fault, "sounder", func(ctx context.Context, l net.Listener, f sim.Fault) error {
+		return demoSounder(time.Now, f).Serve(ctx, l)
+	})
+}
+
+// simulate runs a stand-in until it is interrupted.
+func simulate(address, faultName, what string, run func(context.Context, net.Listener, sim.Fault) error) error {
+	fault, err := sim.ParseFault(faultName)
 	if err != nil {
 		return err
 	}
-	l, err := listen(c.Listen)
+	l, err := listen(address)
 	if err != nil {
 		return err
 	}
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
-	fmt.Printf("Simulated sounder on %s (fault: %s)\n", l.Addr(), fault)
-	return demoSounder(time.Now, fault).Serve(ctx, l)
+	fmt.Printf("Simulated %s on %s (fault: %s)\n", what, l.Addr(), fault)
+	return run(ctx, l, fault)
 }
 
 // demoSounder drifts beside the first demo angler's bar.

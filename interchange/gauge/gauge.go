@@ -24,26 +24,13 @@ import (
 	"unicode/utf8"
 
 	"greypebble/core/tide"
+	"greypebble/interchange/misread"
 )
 
 // Options of a reading.
 type Options struct {
 	// Zone of times that carry no offset; nil refuses them.
 	Zone *time.Location
-}
-
-// Error in a file: where, and what was expected.
-type Error struct {
-	Line   int
-	Column string
-	Says   string
-}
-
-func (e Error) Error() string {
-	if e.Column == "" {
-		return fmt.Sprintf("line %d: %s", e.Line, e.Says)
-	}
-	return fmt.Sprintf("line %d, column %s: %s", e.Line, e.Column, e.Says)
 }
 
 // MostSamples a file may hold: twenty years of six-minute readings.
@@ -53,7 +40,7 @@ const MostSamples = 1_800_000
 func Read(raw []byte, o Options) ([]tide.Sample, error) {
 	raw = bytes.TrimPrefix(raw, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(raw) {
-		return nil, Error{badLine(raw), "", "not UTF-8 text; save the file as UTF-8"}
+		return nil, misread.At(badLine(raw), "", "not UTF-8 text; save the file as UTF-8")
 	}
 	r := csv.NewReader(bytes.NewReader(raw))
 	r.Comma = separator(raw)
@@ -62,7 +49,7 @@ func Read(raw []byte, o Options) ([]tide.Sample, error) {
 	r.ReuseRecord = true
 	header, err := r.Read()
 	if err != nil {
-		return nil, Error{1, "", "the file is empty; expected a first line with time and height_m"}
+		return nil, misread.At(1, "", "the file is empty; expected a first line with time and height_m")
 	}
 	c, err := columnsOf(header, r.Comma == ';')
 	if err != nil {
@@ -76,7 +63,7 @@ func Read(raw []byte, o Options) ([]tide.Sample, error) {
 		}
 		var bad *csv.ParseError
 		if errors.As(err, &bad) {
-			return nil, Error{bad.Line, "", "quotation marks do not match"}
+			return nil, misread.At(bad.Line, "", "quotation marks do not match")
 		}
 		if err != nil {
 			return nil, err
@@ -86,7 +73,7 @@ func Read(raw []byte, o Options) ([]tide.Sample, error) {
 			return nil, err
 		}
 		if len(p.samples) > MostSamples {
-			return nil, Error{line, "", fmt.Sprintf("more than %d readings; send the record in parts", MostSamples)}
+			return nil, misread.At(line, "", fmt.Sprintf("more than %d readings; send the record in parts", MostSamples))
 		}
 	}
 }
@@ -134,7 +121,7 @@ func columnsOf(header []string, decimalComma bool) (columns, error) {
 		scale, isHeight := heights[name]
 		switch {
 		case name == "time" && c.time >= 0, isHeight && c.height >= 0:
-			return c, Error{1, name, "there are two such columns; expected one"}
+			return c, misread.At(1, name, "there are two such columns; expected one")
 		case name == "time":
 			c.time = i
 		case isHeight:
@@ -142,7 +129,7 @@ func columnsOf(header []string, decimalComma bool) (columns, error) {
 		}
 	}
 	if c.time < 0 || c.height < 0 {
-		return c, Error{1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q", strings.Join(header, ", "))}
+		return c, misread.At(1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q", strings.Join(header, ", ")))
 	}
 	return c, nil
 }
@@ -161,7 +148,7 @@ func (p *parser) row(line int, record []string) error {
 		return nil
 	}
 	if need := max(p.time, p.height); len(record) <= need {
-		return Error{line, "", fmt.Sprintf("%d values; expected at least %d", len(record), need+1)}
+		return misread.At(line, "", fmt.Sprintf("%d values; expected at least %d", len(record), need+1))
 	}
 	text := strings.TrimSpace(record[p.height])
 	if text == "" {
@@ -172,7 +159,7 @@ func (p *parser) row(line int, record []string) error {
 	}
 	h, err := strconv.ParseFloat(text, 64)
 	if err != nil || math.IsNaN(h) || math.IsInf(h, 0) {
-		return Error{line, p.name, fmt.Sprintf("expected a number, not %q", record[p.height])}
+		return misread.At(line, p.name, fmt.Sprintf("expected a number, not %q", record[p.height]))
 	}
 	t, err := p.moment(line, strings.TrimSpace(record[p.time]))
 	if err != nil {
@@ -191,7 +178,7 @@ func (p *parser) moment(line int, text string) (time.Time, error) {
 	for _, f := range withOffset {
 		if t, err := time.Parse(f, text); err == nil {
 			if p.known && !p.zoned {
-				return t, Error{line, "time", fmt.Sprintf("%q carries an offset from UTC, the lines before do not; expected all or none", text)}
+				return t, misread.At(line, "time", fmt.Sprintf("%q carries an offset from UTC, the lines before do not; expected all or none", text))
 			}
 			p.zoned, p.known = true, true
 			return t.UTC(), nil
@@ -200,16 +187,16 @@ func (p *parser) moment(line int, text string) (time.Time, error) {
 	for _, f := range without {
 		if t, err := time.Parse(f, text); err == nil {
 			if p.known && p.zoned {
-				return t, Error{line, "time", fmt.Sprintf("%q carries no offset from UTC, the lines before do; expected all or none", text)}
+				return t, misread.At(line, "time", fmt.Sprintf("%q carries no offset from UTC, the lines before do; expected all or none", text))
 			}
 			if p.zone == nil {
-				return t, Error{line, "time", fmt.Sprintf("%q does not say its time zone; expected an ending like Z or +02:00, or the zone named beside the file", text)}
+				return t, misread.At(line, "time", fmt.Sprintf("%q does not say its time zone; expected an ending like Z or +02:00, or the zone named beside the file", text))
 			}
 			p.known = true
 			return p.local(t), nil
 		}
 	}
-	return time.Time{}, Error{line, "time", fmt.Sprintf("expected a time like 2026-05-12T06:00:00Z, not %q", text)}
+	return time.Time{}, misread.At(line, "time", fmt.Sprintf("expected a time like 2026-05-12T06:00:00Z, not %q", text))
 }
 
 // local puts a wall-clock time into the zone. In the hour that comes twice the

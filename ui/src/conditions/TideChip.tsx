@@ -23,7 +23,7 @@ export function TideChip() {
         trigger="click"
         placement="bottomRight"
         destroyOnHidden
-        content={s && <Surge state={s} onDone={() => setOpen(false)} />}
+        content={s ? <Surge state={s} onDone={() => setOpen(false)} /> : 'One moment…'}
       >
         <button
           className={surge ? 'cond observed' : 'cond predicted'}
