@@ -33,6 +33,7 @@ var allowed = map[string][]string{
 	"interchange/nmea":     {},
 	"interchange/forecast": {"core/conditions", "interchange/misread"},
 	"interchange/misread":  {},
+	"interchange/station":  {"core/tide", "interchange/misread"},
 	"server/feed":          {"core/*", "interchange/*", "server/store"},
 	"server/feed/sim":      {"core/*", "interchange/*"},
 

@@ -353,13 +353,20 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
 	require.NoError(t, p.Click("Set-up"))
 	require.NoError(t, p.WaitText("Tern Head"))
-	give := func(csv string) {
-		_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(csv)+`], 'harbour.csv', {type: 'text/csv'}));
-			const i = document.querySelector('input[type=file]'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
+	hand := func(button, name, text string) {
+		_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`', {type: 'text/csv'}));
+			const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
 		require.NoError(t, err)
 	}
+	give := func(text string) { hand("record", "harbour.csv", text) }
 	give("time,height_m\nyesterday,1\n")
 	require.NoError(t, p.WaitText("line 2, column time: expected a time"))
+	hand("station", "bad.csv", "name,amplitude,phase_deg\nM2,1,1\n")
+	require.NoError(t, p.WaitText("the unit is part of the name"))
+	hand("station", "Far Point.csv", "name,amplitude_m,phase_deg\nZ0,1.1,0\nM2,0.7,12\nS2,0.2,40\n")
+	require.NoError(t, p.WaitText("2 constituents, mean level 1.10 m above datum. Nothing is stored yet."))
+	require.NoError(t, p.Click("Keep the station"))
+	require.NoError(t, p.WaitText("Fallow Creek follows"))
 
 	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.8, PhaseDeg: 77}, {Name: "S2", AmplitudeM: 0.25, PhaseDeg: 99}}, 2.5)
 	require.NoError(t, err)
@@ -377,7 +384,7 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	noViolations(t, p, "set-up with an analysis")
 	require.NoError(t, p.Fill("Chart datum above the gauge’s zero, m", "1.4"))
 	require.NoError(t, p.Click("Keep as a station"))
-	require.NoError(t, p.WaitText("Fallow Creek follows"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.station')].some((e) => e.innerText.includes('harbour'))`))
 	before := level(t, p)
 	require.NoError(t, p.Click("Station of Fallow Creek"))
 	require.NoError(t, p.Click("harbour"))

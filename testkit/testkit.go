@@ -87,7 +87,8 @@ func (s *Server) As(t testing.TB, name string) *Client {
 }
 
 // Do sends a request with a JSON body (nil for none, a string as it is) and
-// decodes the answer into out unless that is nil. It returns the status.
+// decodes the answer into out (as it is into a
+// string) unless that is nil. It returns the status.
 func (c *Client) Do(method, path string, body, out any) int {
 	c.t.Helper()
 	var r io.Reader
@@ -104,7 +105,7 @@ func (c *Client) Do(method, path string, body, out any) int {
 	require.NoError(c.t, err)
 	if r != nil {
 		req.Header.Set("Content-Type", "application/json")
-		if _, plain := body.(string); plain && strings.HasPrefix(path, "/tide/analyse") {
+		if _, plain := body.(string); plain && (strings.HasPrefix(path, "/tide/analyse") || path == "/stations/read") {
 			req.Header.Set("Content-Type", "text/csv")
 		}
 	}
@@ -113,7 +114,9 @@ func (c *Client) Do(method, path string, body, out any) int {
 	defer res.Body.Close()
 	raw, err := io.ReadAll(res.Body)
 	require.NoError(c.t, err)
-	if out != nil {
+	if text, ok := out.(*string); ok {
+		*text = string(raw)
+	} else if out != nil {
 		require.NoError(c.t, json.Unmarshal(raw, out), "%s %s: %s", method, path, raw)
 	}
 	return res.StatusCode

@@ -77,13 +77,13 @@ func gauge(p *browser.Page) error {
 		fmt.Fprintf(&b, "%s,%.3f\\n", t.Format(time.RFC3339), v)
 	}
 	if _, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File(["`+b.String()+`"], 'tern-head-2026.csv', {type: 'text/csv'}));
-		const i = document.querySelector('input[type=file]'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
+		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('record')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
 		return err
 	}
 	if err := p.Wait(`document.querySelector('.analysis')`); err != nil {
 		return err
 	}
-	_, err = browser.Eval[any](p, `(document.querySelector('.analysis').closest('section').scrollIntoView(), 1)`)
+	_, err = browser.Eval[any](p, `(document.querySelector('.bring').scrollIntoView(), 1)`)
 	return err
 }
 

@@ -112,6 +112,7 @@ func (s *Server) register(api huma.API) {
 	s.registerWater(api)
 	s.registerSpots(api)
 	s.registerStations(api)
+	s.registerStationFiles(api)
 	s.registerSurge(api)
 	s.registerConditions(api)
 	s.registerAdvise(api)

@@ -619,6 +619,21 @@ func TestStations(t *testing.T) {
 	require.Len(t, list[0].Waters, 2)
 	old, water := list[0].ID, list[0].Waters[0].ID
 
+	// Out as a file and in again, the same.
+	for _, format := range []string{"json", "csv"} {
+		var text string
+		require.Equal(t, 200, wren.Do("GET", "/stations/"+old+"/file?format="+format, nil, &text))
+		var back struct {
+			Z0M          float64 `json:"z0_m"`
+			Constituents []object
+		}
+		require.Equal(t, 200, kit.Client(t).Do("POST", "/stations/read", text, &back), format)
+		assert.Equal(t, 0.95, back.Z0M)
+		assert.ElementsMatch(t, list[0].Constituents, back.Constituents)
+		assert.Equal(t, 404, moss.Do("GET", "/stations/"+old+"/file?format="+format, nil, nil))
+	}
+	assert.Equal(t, 422, kit.Client(t).Do("POST", "/stations/read", "name,amplitude\nM2,1\n", nil))
+
 	id := uuid.NewString()
 	station := object{"name": "My gauge", "source": "analysed", "z0_m": 1.2, "constituents": []object{{"name": "M2", "amplitude_m": 0.9, "phase_deg": 12}}}
 	require.Equal(t, 200, wren.Do("PUT", "/stations/"+id, station, nil))

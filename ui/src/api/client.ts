@@ -70,6 +70,14 @@ export const api = {
     settle(client.PUT('/v1/stations/{id}', { params: { path: { id } }, body })),
   useStation: (id: string, station_id: string) =>
     settle(client.PUT('/v1/waters/{id}/station', { params: { path: { id } }, body: { station_id } })),
+  readStation: (text: string) =>
+    settle(
+      client.POST('/v1/stations/read', {
+        body: text as never,
+        bodySerializer: (b) => b as unknown as string,
+        headers: { 'Content-Type': 'text/plain' },
+      }),
+    ),
   putSurge: (water: string, body: Schemas['SurgeInputBody']) =>
     settle(client.PUT('/v1/waters/{id}/surge', { params: { path: { id: water } }, body })),
   deleteSurge: (water: string) =>

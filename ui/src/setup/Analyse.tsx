@@ -6,6 +6,7 @@ import { api, type Analysis } from '../api/client';
 import { fixed } from '../format/measure';
 import { day } from '../format/time';
 import { useMoment } from '../moment/moment';
+import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
 
 /** Constituents from a tide gauge's own record. */
@@ -24,21 +25,14 @@ export function Analyse() {
         A CSV file whose first line names the columns <b>time</b> and <b>height_m</b> (or height_cm,
         height_ft), fifteen days or more. Times without an offset are read as those of {m.spot.water}.
       </p>
-      <label className="file">
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          onChange={(e) => {
-            const f = e.target.files?.[0];
-            if (f) {
-              setFile(f.name);
-              run.mutate(f);
-            }
-            e.target.value = '';
-          }}
-        />
-        <span>{run.isPending ? `Analysing ${file}…` : 'Choose a file'}</span>
-      </label>
+      <ChooseFile
+        says={run.isPending ? `Analysing ${file}…` : 'Choose a record'}
+        accept=".csv,text/csv"
+        onFile={(f) => {
+          setFile(f.name);
+          run.mutate(f);
+        }}
+      />
       {run.error && (
         <p role="alert" className="caution">
           {file}: {run.error.message}

@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { api } from '../api/client';
 import { fixed, metres } from '../format/measure';
+import { Bring } from './Bring';
 
 /** The angler's tide stations, and which water follows which. */
 export function Stations() {
@@ -38,6 +39,15 @@ export function Stations() {
                 </li>
               ))}
           </ul>
+          <p className="take">
+            Take it along:{' '}
+            <a href={`/api/v1/stations/${s.id}/file?format=json`} download={`${s.name}.json`}>
+              JSON
+            </a>{' '}
+            <a href={`/api/v1/stations/${s.id}/file?format=csv`} download={`${s.name}.csv`}>
+              CSV
+            </a>
+          </p>
         </details>
       ))}
       {list.length > 1 && (
@@ -55,6 +65,7 @@ export function Stations() {
           ))}
         </div>
       )}
+      <Bring />
     </section>
   );
 }

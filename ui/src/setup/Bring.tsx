@@ -1,0 +1,76 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api } from '../api/client';
+import { metres } from '../format/measure';
+import { ChooseFile } from './ChooseFile';
+
+/** A station from a file: what it holds is shown before it is kept. */
+export function Bring() {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [file, setFile] = useState('');
+  const [name, setName] = useState('');
+  const read = useMutation({
+    mutationFn: async (f: File) => api.readStation(await f.text()),
+    onSuccess: (s) => setName(s.name || file.replace(/\.(csv|json)$/i, '')),
+  });
+  const keep = useMutation({
+    mutationFn: () => {
+      const s = read.data!;
+      const source = s.source || `from ${file}`;
+      return api.putStation(v7(), {
+        name: name.trim(),
+        source: source.slice(0, 200),
+        z0_m: s.z0_m,
+        constituents: s.constituents,
+      });
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void message.success('The station is kept. Choose above which water follows it.');
+      read.reset();
+    },
+  });
+  const error = read.error ?? keep.error;
+  return (
+    <div className="bring">
+      <ChooseFile
+        says="Bring a station"
+        accept=".csv,.json,text/csv,application/json"
+        onFile={(f) => {
+          setFile(f.name);
+          read.mutate(f);
+        }}
+      />
+      <span className="quiet small"> constituents as JSON, or CSV with name, amplitude_m and phase_deg</span>
+      {error && (
+        <p role="alert" className="caution">
+          {file}: {error.message}
+        </p>
+      )}
+      {read.data && (
+        <form
+          className="keep"
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (name.trim()) keep.mutate();
+          }}
+        >
+          <p>
+            {read.data.constituents.length} constituents, mean level {metres(read.data.z0_m)} above datum.
+            Nothing is stored yet.
+          </p>
+          <label>
+            <span>Name of the station</span>
+            <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
+          </label>
+          <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={keep.isPending}>
+            Keep the station
+          </Button>
+        </form>
+      )}
+    </div>
+  );
+}
