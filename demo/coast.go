@@ -139,8 +139,11 @@ func Spots() ([]*advise.Spot, error) {
 	out := make([]*advise.Spot, len(a.spots))
 	for i := range a.spots {
 		sp := &a.spots[i]
-		if sp.Tide, err = tide.NewSecondary(h, tide.Lagged(sp.Lag, sp.HeightFactor)); err != nil {
-			return nil, err
+		sp.Tide = h
+		if sp.Lag != 0 || sp.HeightFactor != 1 {
+			if sp.Tide, err = tide.NewSecondary(h, tide.Lagged(sp.Lag, sp.HeightFactor)); err != nil {
+				return nil, err
+			}
 		}
 		out[i] = sp.ForAdvice(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
 	}

@@ -118,13 +118,14 @@ type rankedOption struct {
 // the choices differ in what is tied on.
 func rank(q Question, m *Moment, blind *rate.Blind, options []presentation) ([]rankedOption, error) {
 	best := make(map[string]rankedOption)
+	base, err := m.scenarios()
+	if err != nil {
+		return nil, err
+	}
 	for _, p := range options {
 		w := rate.NewWeights(len(q.Book.Rules))
 		for k := range w {
-			f, err := p.facts(m, m.Believed.Scenario(k))
-			if err != nil {
-				return nil, err
-			}
+			f := p.facts(m.LevelM, &base[k])
 			q.Book.Weights(q.Target.ID, &f, w[k])
 		}
 		e, err := blind.Edge(q.At, &w)

@@ -4,6 +4,7 @@ import (
 	"math"
 	"time"
 
+	"greypebble/core/conditions"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/sky"
@@ -69,9 +70,13 @@ func (m *Moment) addMarks(book *playbook.Book, target *playbook.Target, bl *rate
 			open = append(open, i)
 		}
 	}
+	var base [conditions.Scenarios]playbook.Facts
+	for k := range base {
+		base[k] = m.facts(m.Believed.Scenario(k))
+	}
 	for _, i := range open {
 		for k := range w {
-			f := m.facts(m.Believed.Scenario(k))
+			f := base[k]
 			fillMark(&f, &m.Spot.Marks[i], m.LevelM)
 			book.Weights(target.ID, &f, w[k])
 		}

@@ -97,18 +97,14 @@ func fishedDepth(rig *playbook.Rig, depthM float64) float64 {
 }
 
 // facts of the presentation in one scenario.
-func (p *presentation) facts(m *Moment, v conditions.Values) (playbook.Facts, error) {
-	f := m.facts(v)
-	fillMark(&f, p.mark, m.LevelM)
-	k, err := water.Attenuation(v.SecchiM)
-	if err != nil {
-		return f, err
-	}
-	f.Measure[playbook.LureLight] *= water.Remaining(k, p.depthM)
+func (p *presentation) facts(levelM float64, s *scenario) playbook.Facts {
+	f := s.Facts
+	fillMark(&f, p.mark, levelM)
+	f.Measure[playbook.LureLight] *= water.Remaining(s.attenuation, p.depthM)
 	f.Word[playbook.Approach] = p.offering.Approach
 	f.Word[playbook.Pace] = p.pace
 	f.Word[playbook.Column] = p.rig.Column
 	f.Word[playbook.OfferingID] = p.offering.ID
 	f.Traits = p.offering.Traits
-	return f, nil
+	return f
 }

@@ -130,7 +130,27 @@ func (m *Moment) facts(v conditions.Values) playbook.Facts {
 	return f
 }
 
-// at fills in a mark and the water over it.
+// scenarios are the facts of the place and time in every scenario of the
+// readings, worked out once for all presentations.
+type scenarios [conditions.Scenarios]scenario
+
+type scenario struct {
+	playbook.Facts
+	attenuation float64
+}
+
+func (m *Moment) scenarios() (out scenarios, err error) {
+	for k := range out {
+		v := m.Believed.Scenario(k)
+		if out[k].attenuation, err = water.Attenuation(v.SecchiM); err != nil {
+			return out, err
+		}
+		out[k].Facts = m.facts(v)
+	}
+	return out, nil
+}
+
+// fillMark fills in a mark and the water over it.
 func fillMark(f *playbook.Facts, k *ground.Mark, levelM float64) {
 	f.Word[playbook.MarkKind] = string(k.Kind)
 	f.Word[playbook.Bottom] = k.Bottom

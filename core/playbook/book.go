@@ -15,6 +15,8 @@ type Book struct {
 	Targets   []Target
 	Offerings []Offering
 	Rigs      []Rig
+	// about holds the rules that speak of a target, by its id.
+	about map[string][]int
 }
 
 // Target is a species sought.

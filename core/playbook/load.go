@@ -40,6 +40,7 @@ func Load(files []File) (*Book, error) {
 			}
 		}
 	}
+	b.index()
 	return b, nil
 }
 

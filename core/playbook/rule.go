@@ -35,17 +35,28 @@ func (r *Rule) Weight(f *Facts) float64 { return r.when.weight(f) }
 // have one place a rule.
 func (b *Book) Weights(target string, f *Facts, dst []float64) {
 	var sums [16]float64
-	for i := range b.Rules {
+	clear(dst)
+	about := b.about[target]
+	for _, i := range about {
 		r := &b.Rules[i]
-		dst[i] = 0
-		if r.Concerns(target) {
-			dst[i] = r.Weight(f)
-			sums[r.family] += dst[i]
-		}
+		dst[i] = r.Weight(f)
+		sums[r.family] += dst[i]
 	}
-	for i := range b.Rules {
+	for _, i := range about {
 		if s := sums[b.Rules[i].family]; s > 1 {
 			dst[i] /= s
+		}
+	}
+}
+
+// index the rules by the targets they speak of.
+func (b *Book) index() {
+	b.about = make(map[string][]int, len(b.Targets))
+	for _, t := range b.Targets {
+		for i := range b.Rules {
+			if b.Rules[i].Concerns(t.ID) {
+				b.about[t.ID] = append(b.about[t.ID], i)
+			}
 		}
 	}
 }

@@ -83,7 +83,28 @@ func (s *Secondary) prepare(from, to time.Time) (source, error) {
 	if to.Before(from) {
 		return nil, ReversedError{from, to}
 	}
-	ref, err := enclosed(s.reference, from.Add(-maxLag-margin), to.Add(maxLag+margin))
+	for margin := firstMargin; ; margin *= 2 {
+		m, err := s.mapped(from.Add(-maxLag-margin), to.Add(maxLag+margin))
+		if err != nil {
+			return nil, err
+		}
+		if margin >= lastMargin || m.reaches(from, to) {
+			return m.checked(from, to)
+		}
+	}
+}
+
+// reaches says that enough turns lie on both sides of an interval for any
+// question about it.
+func (m *mapped) reaches(from, to time.Time) bool {
+	const enough = 3
+	n := len(m.pairs)
+	return n > 2*enough && m.pairs[enough-1].own.Time.Before(from) && m.pairs[n-enough].own.Time.After(to)
+}
+
+// mapped carries the reference's turns of an interval over to the place.
+func (s *Secondary) mapped(from, to time.Time) (*mapped, error) {
+	ref, err := s.reference.Turns(from, to)
 	if err != nil {
 		return nil, err
 	}
@@ -98,6 +119,10 @@ func (s *Secondary) prepare(from, to time.Time) (source, error) {
 		}
 		m.pairs = append(m.pairs, p)
 	}
+	return m, nil
+}
+
+func (m *mapped) checked(from, to time.Time) (source, error) {
 	if len(m.pairs) < 2 {
 		return nil, fmt.Errorf("tide: the reference has no turns between %s and %s to shift",
 			from.Format(time.RFC3339), to.Format(time.RFC3339))
@@ -105,8 +130,12 @@ func (s *Secondary) prepare(from, to time.Time) (source, error) {
 	return m, nil
 }
 
-// margin leaves room for the turns a curve wants outside its interval.
-const margin = 2 * reach
+// Margins leave room for the turns a curve wants outside its interval: two days
+// do but for a diurnal place in its equatorial tides.
+const (
+	firstMargin = 2 * 24 * time.Hour
+	lastMargin  = 16 * 24 * time.Hour
+)
 
 // pair is a turn of the reference and the one it becomes.
 type pair struct{ ref, own Turn }
