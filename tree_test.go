@@ -33,6 +33,15 @@ func TestNoRegistryIsNamed(t *testing.T) {
 	}
 }
 
+// A clean checkout holds the directory the interface is built into: the program
+// embeds it. The build puts the file back (ui/public), so that it stays.
+func TestACleanCheckoutBuilds(t *testing.T) {
+	out, err := exec.Command("git", "ls-files", "ui/dist", "ui/public").Output()
+	require.NoError(t, err)
+	assert.Contains(t, string(out), "ui/dist/.gitkeep")
+	assert.Contains(t, string(out), "ui/public/.gitkeep")
+}
+
 // The core will run in the browser.
 func TestCoreBuildsForTheBrowser(t *testing.T) {
 	c := exec.Command("go", "build", "./core/...")
