@@ -90,13 +90,15 @@ const mostShifts = 3
 type fit struct {
 	record []Sample
 	// rows holds the cosine and sine columns of every sample.
-	rows   [][]float64
-	shifts []int // first sample after each shift
-	weight []float64
-	resid  []float64
-	beta   []float64
-	cov    *mat.SymDense
-	scale  float64
+	rows [][]float64
+	// constant is the mean level's column; nil means 1 throughout.
+	constant []float64
+	shifts   []int // first sample after each shift
+	weight   []float64
+	resid    []float64
+	beta     []float64
+	cov      *mat.SymDense
+	scale    float64
 }
 
 func newFit(record []Sample, names []string) *fit {
@@ -128,6 +130,9 @@ func (f *fit) columns() int { return 1 + len(f.rows[0]) + len(f.shifts) }
 // row writes the whole design row of a sample.
 func (f *fit) row(i int, dst []float64) {
 	dst[0] = 1
+	if f.constant != nil {
+		dst[0] = f.constant[i]
+	}
 	n := copy(dst[1:], f.rows[i])
 	for j, s := range f.shifts {
 		dst[1+n+j] = 0

@@ -117,12 +117,40 @@ type Stage struct {
 	// RateMPerH is the rise in metres an hour, negative when falling.
 	RateMPerH float64
 	// RangeM between the two turns, in metres.
-	RangeM     float64
+	RangeM float64
+	// Slack says that the water hardly moves: its rate is less than a tenth of
+	// the fastest of this rise or fall.
+	Slack      bool
 	Last, Next Turn
 }
 
-// String says the stage as one would on the beach: "flood, last third".
+// slackShare of the fastest rate of a rise or fall counts as slack.
+const slackShare = 0.1
+
+// standEdge is the share of a rise or fall within which still water belongs to
+// its turn; further in it is a stand.
+const standEdge = 0.2
+
+// slack of a rise or fall; its fastest rate is that of a sinusoid, π/2 times
+// the mean.
+func (s Stage) slack() bool {
+	hours := s.Next.Time.Sub(s.Last.Time).Hours()
+	return math.Abs(s.RateMPerH) < slackShare*math.Pi/2*s.RangeM/hours
+}
+
+// String says the stage as one would on the beach: "flood, last third", "slack,
+// high water".
 func (s Stage) String() string {
+	if s.Slack {
+		nearest := s.Last
+		if s.Elapsed > 0.5 {
+			nearest = s.Next
+		}
+		if s.Elapsed < standEdge || s.Elapsed > 1-standEdge {
+			return fmt.Sprintf("slack, %s water", nearest.Kind)
+		}
+		return fmt.Sprintf("stand on the %s", s.Direction)
+	}
 	return fmt.Sprintf("%s, %s third", s.Direction, [...]string{"first", "middle", "last"}[s.Third-1])
 }
 
@@ -140,6 +168,7 @@ func (c *Curve) Stage(t time.Time) (Stage, error) {
 	}
 	s.Elapsed = t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()
 	s.Third = 1 + min(2, int(s.Elapsed*3))
+	s.Slack = s.slack()
 	return s, nil
 }
 

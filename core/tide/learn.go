@@ -84,13 +84,8 @@ func nearestTurn(reference Place, n Noted) (Turn, error) {
 	if err != nil {
 		return Turn{}, err
 	}
-	best := Turn{}
-	for _, k := range turns {
-		if k.Kind == n.Kind && (best.Time.IsZero() || k.Time.Sub(n.Time).Abs() < best.Time.Sub(n.Time).Abs()) {
-			best = k
-		}
-	}
-	if best.Time.IsZero() {
+	best, found := nearest(turns, n.Time, n.Kind)
+	if !found {
 		return best, fmt.Errorf("the reference has no %s water within %s", n.Kind, furthestLag)
 	}
 	return best, nil

@@ -35,21 +35,8 @@ func tidy(samples []Sample) (out []Sample, dropped int, err error) {
 	refuse := func(format string, args ...any) ([]Sample, int, error) {
 		return nil, 0, UnusableRecordError{fmt.Sprintf(format, args...)}
 	}
-	for i, s := range samples {
-		if !finite(s.HeightM) || math.Abs(s.HeightM) > believable {
-			return refuse("sample %d (%s) has a height of %v m; expected between −%d and %d m", i+1, s.Time.Format(time.RFC3339), s.HeightM, believable, believable)
-		}
-	}
-	sorted := append([]Sample(nil), samples...)
-	sort.SliceStable(sorted, func(i, j int) bool { return sorted[i].Time.Before(sorted[j].Time) })
-	for i := 0; i < len(sorted); {
-		j, sum := i, 0.0
-		for ; j < len(sorted) && sorted[j].Time.Equal(sorted[i].Time); j++ {
-			sum += sorted[j].HeightM
-		}
-		out = append(out, Sample{sorted[i].Time, sum / float64(j-i)})
-		dropped += j - i - 1
-		i = j
+	if out, dropped, err = order(samples); err != nil {
+		return nil, 0, err
 	}
 	if len(out) < fewestSamples {
 		return refuse("%d different moments; at least %d are needed", len(out), fewestSamples)
@@ -63,6 +50,29 @@ func tidy(samples []Sample) (out []Sample, dropped int, err error) {
 	}
 	if hi-lo < leastRange {
 		return refuse("the height hardly changes (%.4f m over the whole record): the gauge was stuck", hi-lo)
+	}
+	return out, dropped, nil
+}
+
+// order sorts samples and averages those of the same moment; dropped counts
+// duplicates. A height nobody can believe is an error.
+func order(samples []Sample) (out []Sample, dropped int, err error) {
+	for i, s := range samples {
+		if !finite(s.HeightM) || math.Abs(s.HeightM) > believable {
+			return nil, 0, UnusableRecordError{fmt.Sprintf("sample %d (%s) has a height of %v m; expected between −%d and %d m",
+				i+1, s.Time.Format(time.RFC3339), s.HeightM, believable, believable)}
+		}
+	}
+	sorted := append([]Sample(nil), samples...)
+	sort.SliceStable(sorted, func(i, j int) bool { return sorted[i].Time.Before(sorted[j].Time) })
+	for i := 0; i < len(sorted); {
+		j, sum := i, 0.0
+		for ; j < len(sorted) && sorted[j].Time.Equal(sorted[i].Time); j++ {
+			sum += sorted[j].HeightM
+		}
+		out = append(out, Sample{sorted[i].Time, sum / float64(j-i)})
+		dropped += j - i - 1
+		i = j
 	}
 	return out, dropped, nil
 }

@@ -28,6 +28,29 @@ func (o Offsets) turn(k Turn) Turn {
 	return Turn{k.Time.Add(o.LagLow), k.LevelM*factor(o.FactorLow) + o.DifferenceLowM, Low}
 }
 
+// Then is what two sets of offsets come to, one after the other: a spot that
+// lags a secondary place.
+func (o Offsets) Then(p Offsets) Offsets {
+	return Offsets{
+		LagHigh: o.LagHigh + p.LagHigh, LagLow: o.LagLow + p.LagLow,
+		FactorHigh: factor(o.FactorHigh) * factor(p.FactorHigh), FactorLow: factor(o.FactorLow) * factor(p.FactorLow),
+		DifferenceHighM: factor(p.FactorHigh)*o.DifferenceHighM + p.DifferenceHighM,
+		DifferenceLowM:  factor(p.FactorLow)*o.DifferenceLowM + p.DifferenceLowM,
+	}
+}
+
+// None says that the offsets change nothing.
+func (o Offsets) None() bool { return o.Then(Offsets{}) == Offsets{FactorHigh: 1, FactorLow: 1} }
+
+// Follow is the tide of a place with offsets on a reference: the reference
+// itself where they change nothing.
+func Follow(reference *Harmonics, o Offsets) (Place, error) {
+	if o.None() {
+		return reference, nil
+	}
+	return NewSecondary(reference, o)
+}
+
 func factor(f float64) float64 {
 	if f == 0 {
 		return 1
