@@ -40,7 +40,9 @@ func (d *species) nodal(n *nodes) (f, u float64) {
 func one(f family) []nodePower { return []nodePower{{f, 1}} }
 
 // basic lists the constituents of Schureman table 2 by their arguments; the
-// sign convention is that of T counted from noon.
+// sign convention is that of T counted from noon. The small ones he does not
+// list (ALP1, TAU1, BET1, UPS1, OQ2, GAM2, H1, H2, ETA2, MSM, MTM, MST, MSQM)
+// follow Foreman (1977), from memory, with the nodes of their nearest kin.
 var basic = map[string]species{
 	"SA":  {0, 0, 1, 0, 0, 0, nil},
 	"SSA": {0, 0, 2, 0, 0, 0, nil},
@@ -48,6 +50,15 @@ var basic = map[string]species{
 	"MF":  {0, 2, 0, 0, 0, 0, one(famMf)},
 	"MSF": {0, 2, -2, 0, 0, 0, []nodePower{{famM2, -1}}},
 
+	"MSM":  {0, 1, -2, 1, 0, 0, one(famMm)},
+	"MTM":  {0, 3, 0, -1, 0, 0, one(famMf)},
+	"MST":  {0, 3, -2, 1, 0, 0, one(famMf)},
+	"MSQM": {0, 4, -2, 0, 0, 0, one(famMf)},
+
+	"ALP1":   {1, -5, 3, 1, 0, 90, one(famO1)},
+	"TAU1":   {1, -2, 3, 0, 0, -90, nil},
+	"BET1":   {1, -1, -1, 1, 0, -90, one(famJ1)},
+	"UPS1":   {1, 3, 1, -1, 0, -90, one(famOO1)},
 	"2Q1":    {1, -4, 1, 2, 0, 90, one(famO1)},
 	"SIGMA1": {1, -4, 3, 0, 0, 90, one(famO1)},
 	"Q1":     {1, -3, 1, 1, 0, 90, one(famO1)},
@@ -65,6 +76,11 @@ var basic = map[string]species{
 	"J1":     {1, 1, 1, -1, 0, -90, one(famJ1)},
 	"OO1":    {1, 2, 1, 0, 0, -90, one(famOO1)},
 
+	"OQ2":  {2, -5, 2, 3, 0, 0, one(famM2)},
+	"GAM2": {2, -2, 0, 2, 0, 180, one(famM2)},
+	"H1":   {2, -2, 1, 0, 1, 180, one(famM2)},
+	"H2":   {2, -2, 3, 0, -1, 0, one(famM2)},
+	"ETA2": {2, 1, 2, -1, 0, 0, one(famK2)},
 	"EP2":  {2, -5, 4, 1, 0, 0, one(famM2)},
 	"2N2":  {2, -4, 2, 2, 0, 0, one(famM2)},
 	"MU2":  {2, -4, 4, 0, 0, 0, one(famM2)},
@@ -81,32 +97,17 @@ var basic = map[string]species{
 	"M3": {3, -3, 3, 0, 0, 0, one(famM3)},
 }
 
-// parent is one term of a shallow-water compound.
-type parent struct {
-	name  string
-	times int
-}
-
-// compounds are sums of basic constituents (Schureman table 2a; Foreman 1977).
-var compounds = map[string][]parent{
-	"MSN2": {{"M2", 1}, {"S2", 1}, {"N2", -1}}, "MKS2": {{"M2", 1}, {"K2", 1}, {"S2", -1}},
-	"2SM2": {{"S2", 2}, {"M2", -1}}, "2MS2": {{"M2", 2}, {"S2", -1}}, "2MN2": {{"M2", 2}, {"N2", -1}},
-	"KJ2": {{"K1", 1}, {"J1", 1}}, "SO1": {{"S2", 1}, {"O1", -1}}, "NO1": {{"N2", 1}, {"O1", -1}},
-	"MO3": {{"M2", 1}, {"O1", 1}}, "MK3": {{"M2", 1}, {"K1", 1}}, "2MK3": {{"M2", 2}, {"K1", -1}},
-	"SO3": {{"S2", 1}, {"O1", 1}}, "SK3": {{"S2", 1}, {"K1", 1}},
-	"N4": {{"N2", 2}}, "MN4": {{"M2", 1}, {"N2", 1}}, "M4": {{"M2", 2}}, "SN4": {{"S2", 1}, {"N2", 1}},
-	"MS4": {{"M2", 1}, {"S2", 1}}, "MK4": {{"M2", 1}, {"K2", 1}}, "S4": {{"S2", 2}}, "SK4": {{"S2", 1}, {"K2", 1}},
-	"2MK5": {{"M2", 2}, {"K1", 1}}, "2SK5": {{"S2", 2}, {"K1", 1}}, "2MO5": {{"M2", 2}, {"O1", 1}},
-	"2MN6": {{"M2", 2}, {"N2", 1}}, "M6": {{"M2", 3}}, "MSN6": {{"M2", 1}, {"S2", 1}, {"N2", 1}},
-	"2MS6": {{"M2", 2}, {"S2", 1}}, "2MK6": {{"M2", 2}, {"K2", 1}}, "2SM6": {{"S2", 2}, {"M2", 1}},
-	"MSK6": {{"M2", 1}, {"S2", 1}, {"K2", 1}}, "S6": {{"S2", 3}},
-	"3MK7": {{"M2", 3}, {"K1", 1}}, "M8": {{"M2", 4}}, "3MS8": {{"M2", 3}, {"S2", 1}}, "2(MS)8": {{"M2", 2}, {"S2", 2}},
-	"S8": {{"S2", 4}}, "M10": {{"M2", 5}}, "M12": {{"M2", 6}},
-}
+// compounds are the shallow-water constituents public lists usually hold; any
+// other that is well formed is understood as well (see parseCompound).
+var compounds = strings.Fields(`MSN2 MKS2 2SM2 2MS2 2MN2 MNS2 SKM2 SNM2 2NS2 KJ2 SO1 NO1 MO3 MK3 2MK3 SO3 SK3 NO3 MQ3 SP3 N4 MN4 M4 SN4 MS4
+	MK4 S4 SK4 3MS4 2MNS4 2MKS4 2MSN4 MSNK4 NK4 2MK5 2SK5 2MO5 MNO5 MSO5 MSK5 MNK5 2MP5 2MN6 M6 MSN6 2MS6 2MK6 2SM6 MSK6 S6 2NM6 2SN6 4MS6 4MK6
+	3MNS6 3MKS6 3MK7 2MNO7 2MSO7 M8 3MS8 3MN8 3MK8 2MSN8 2MSK8 2MNK8 2(MS)8 2(MN)8 2SMN8 S8 4MK9 M10 4MS10 4MN10 3MSN10 2MSNK10 3M2S10 M12 5MS12
+	4MSN12`)
 
 // aliases are other spellings found in public lists.
 var aliases = map[string]string{
 	"RHO1": "RHO", "LAMBDA2": "LAM2", "LDA2": "LAM2", "LA2": "LAM2", "SGM": "SIGMA1", "SIG1": "SIGMA1",
+	"ALPHA1": "ALP1", "BETA1": "BET1", "UPSILON1": "UPS1", "GAMMA2": "GAM2", "MA2": "H1", "MB2": "H2", "MFM": "MTM", "MSTM": "MST", "SIGMA": "SIGMA1",
 	"EPS2": "EP2", "EPSI2": "EP2", "THE1": "THETA1", "TTA1": "THETA1", "PHI": "PHI1", "PSI": "PSI1",
 }
 
@@ -118,27 +119,11 @@ func buildCatalogue() map[string]*species {
 	for name, d := range basic {
 		all[name] = &d
 	}
-	for name, parents := range compounds {
+	for _, name := range compounds {
+		parents, _ := parseCompound(name)
 		all[name] = compound(parents)
 	}
 	return all
-}
-
-func compound(parents []parent) *species {
-	var d species
-	for _, k := range parents {
-		b := basic[k.name]
-		d.t += k.times * b.t
-		d.s += k.times * b.s
-		d.h += k.times * b.h
-		d.p += k.times * b.p
-		d.p1 += k.times * b.p1
-		d.constant += float64(k.times) * b.constant
-		for _, n := range b.node {
-			d.node = append(d.node, nodePower{n.of, n.power * k.times})
-		}
-	}
-	return &d
 }
 
 // Known lists the names of all constituents, slowest first.
@@ -172,7 +157,7 @@ func (d *species) speed() float64 { return d.argument(longitudeRates) - d.consta
 type UnknownConstituentError struct{ Name string }
 
 func (e UnknownConstituentError) Error() string {
-	return fmt.Sprintf("tide: unknown constituent %q", e.Name)
+	return fmt.Sprintf("tide: unknown constituent %q; known are the astronomical ones (M2, K1, SSA …) and shallow-water compounds written like 2MS6", e.Name)
 }
 
 func lookUp(name string) (string, *species, error) {
@@ -180,9 +165,11 @@ func lookUp(name string) (string, *species, error) {
 	if a, ok := aliases[n]; ok {
 		n = a
 	}
-	d, ok := catalogue[n]
-	if !ok {
-		return "", nil, UnknownConstituentError{name}
+	if d, ok := catalogue[n]; ok {
+		return n, d, nil
 	}
-	return n, d, nil
+	if parents, ok := parseCompound(n); ok {
+		return n, compound(parents), nil
+	}
+	return "", nil, UnknownConstituentError{name}
 }
