@@ -57,7 +57,7 @@ func wren() angler {
 	shore := store.Water{ID: id("Long Strand water"), StationID: a.station.ID, Name: "Outer shore", TimeZone: timeZone}
 	a.waters = []store.Water{sound, shore}
 	a.spots = []store.Spot{
-		{ID: id("Kettle Bar"), Water: sound, Name: "Kettle Bar", Place: "oyster bar", Lat: 31.214, Lon: -45.118, Lag: 25 * time.Minute, HeightFactor: 0.93,
+		{ID: id("Kettle Bar"), Water: sound, Name: "Kettle Bar", Place: "oyster bar", Lat: 31.214, Lon: -45.118, Offsets: tide.Lagged(25*time.Minute, 0.93),
 			Note: "Wade over from the bank; the gut behind the bar floods first.",
 			Access: ground.Access{Manner: ground.Wading, In: ground.Passage{Name: "the gut", ElevationM: 0.32},
 				Out: ground.Passage{Name: "the gut", ElevationM: 0.32}},
@@ -68,7 +68,7 @@ func wren() angler {
 				ground.Mark{Name: "Crest", Kind: ground.Crest, DistanceM: 45, ElevationM: 0.7, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}, Line: "crest covers"},
 				ground.Mark{Name: "Seaward edge", Kind: ground.Edge, DistanceM: 57, ElevationM: 0.05, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
 				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 82, ElevationM: -1.53, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Long Strand"), Water: shore, Name: "Long Strand", Place: "surf beach", Lat: 31.163, Lon: -45.074, HeightFactor: 1,
+		{ID: id("Long Strand"), Water: shore, Name: "Long Strand", Place: "surf beach", Lat: 31.163, Lon: -45.074,
 			Note: "Open sand. The inner trough is waist deep a few steps out.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the upper beach", ElevationM: 2.1},
 				Out: ground.Passage{Name: "the upper beach", ElevationM: 2.1}},
@@ -78,7 +78,7 @@ func wren() angler {
 				ground.Mark{Name: "Inner trough", Kind: ground.Trough, DistanceM: 52, ElevationM: -0.6, Bottom: "sand", Fishable: ground.Depths{MinM: 0.4}},
 				ground.Mark{Name: "Bar", Kind: ground.Bar, DistanceM: 81, ElevationM: 0.2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}, Line: "bar covers"},
 				ground.Mark{Name: "Outer trough", Kind: ground.Trough, DistanceM: 128, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Cutwater Pier"), Water: shore, Name: "Cutwater Pier", Place: "pier", Lat: 31.171, Lon: -45.081, Lag: 5 * time.Minute, HeightFactor: 1,
+		{ID: id("Cutwater Pier"), Water: shore, Name: "Cutwater Pier", Place: "pier", Lat: 31.171, Lon: -45.081, Offsets: tide.Lagged(5*time.Minute, 1),
 			Note: "Timber, open end. Most people cast away from the best water.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the deck", ElevationM: 4},
 				Out: ground.Passage{Name: "the deck", ElevationM: 4}},
@@ -97,7 +97,7 @@ func moss() angler {
 	creek := store.Water{ID: id("Fallow Creek"), StationID: a.station.ID, Name: "Fallow Creek", TimeZone: timeZone}
 	a.waters = []store.Water{creek}
 	a.spots = []store.Spot{
-		{ID: id("Candle Bar"), Water: creek, Name: "Candle Bar", Place: "oyster bar", Lat: 31.252, Lon: -45.163, Lag: 55 * time.Minute, HeightFactor: 0.84,
+		{ID: id("Candle Bar"), Water: creek, Name: "Candle Bar", Place: "oyster bar", Lat: 31.252, Lon: -45.163, Offsets: tide.Lagged(55*time.Minute, 0.84),
 			Note:    "By kayak over the sill.",
 			Access:  ground.Access{Manner: ground.Kayak, In: ground.Passage{Name: "the sill", ElevationM: 0.4}, Out: ground.Passage{Name: "the sill", ElevationM: 0.4}},
 			Section: points(0, 1.9, 9, 1, 18, 0.4, 30, 0.65, 38, 0.6, 45, 0, 60, -1.2, 74, -1.4),
@@ -139,11 +139,8 @@ func Spots() ([]*advise.Spot, error) {
 	out := make([]*advise.Spot, len(a.spots))
 	for i := range a.spots {
 		sp := &a.spots[i]
-		sp.Tide = h
-		if sp.Lag != 0 || sp.HeightFactor != 1 {
-			if sp.Tide, err = tide.NewSecondary(h, tide.Lagged(sp.Lag, sp.HeightFactor)); err != nil {
-				return nil, err
-			}
+		if sp.Tide, err = tide.Follow(h, sp.Offsets); err != nil {
+			return nil, err
 		}
 		out[i] = sp.ForAdvice(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
 	}

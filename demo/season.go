@@ -103,7 +103,9 @@ func (f *fisher) ask(target *playbook.Target, at int, t time.Time) (advise.Advic
 	var seen []conditions.Reading
 	w := Weather(t)
 	for _, k := range conditions.Kinds() {
-		seen = append(seen, conditions.Reading{Kind: k, Value: w[k], Time: t, Origin: conditions.Observed, Source: "the angler"})
+		if v, told := w[k]; told {
+			seen = append(seen, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Observed, Source: conditions.TheAngler})
+		}
 	}
 	q := advise.Question{Book: f.book, Belief: rate.Priors{Book: f.book}, Target: target, At: at, Time: t, Most: 6}
 	for i, sp := range f.spots {

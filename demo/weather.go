@@ -41,12 +41,14 @@ func Weather(t time.Time) map[conditions.Kind]float64 {
 	cloud := math.Min(1, math.Max(0, 0.42+0.38*noise("cloud", t, 26*time.Hour)))
 	air := temp - 1.5 - 2.5*math.Cos((hour-15)/24*2*math.Pi+math.Pi) + 1.5*noise("air", t, 40*time.Hour)
 	swell := 0.7*math.Exp(0.45*noise("swell", t, 60*time.Hour)) + 0.03*wind
+	rain := math.Max(0, 3*noise("rain", t, 9*time.Hour)-3) * cloud
 	period := 8.5 * math.Exp(0.18*noise("period", t, 70*time.Hour))
 	round := func(x, step float64) float64 { return math.Round(x/step) * step }
 	return map[conditions.Kind]float64{
 		conditions.WindSpeed: round(wind, 0.1), conditions.WindFrom: round(from, 5), conditions.WaterTemp: round(temp, 0.1),
 		conditions.Clarity: round(math.Min(math.Max(secchi, 0.2), 6), 0.05), conditions.Cloud: round(cloud, 0.05),
 		conditions.AirTemp: round(air, 0.1), conditions.SwellHeight: round(swell, 0.1), conditions.SwellPeriod: round(period, 0.5),
+		conditions.Rain: round(rain, 0.1),
 	}
 }
 
@@ -60,7 +62,9 @@ func forecast(now time.Time) []conditions.Reading {
 	for t := start; t.Before(now.AddDate(0, 0, forecastDays)); t = t.Add(3 * time.Hour) {
 		w := Weather(t)
 		for _, k := range conditions.Kinds() {
-			out = append(out, conditions.Reading{Kind: k, Value: w[k], Time: t, Origin: conditions.Forecast, Source: "demo forecast, " + invented})
+			if v, told := w[k]; told {
+				out = append(out, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Forecast, Source: "demo forecast, " + invented})
+			}
 		}
 	}
 	return out

@@ -23,6 +23,10 @@ type Spot struct {
 	Tide     tide.Place
 	Observer sky.Observer
 	Readings []conditions.Reading
+	// Rose of fetches around it, nil where the water has no outline.
+	Rose *water.Rose
+	// Current is what makes the tide run there.
+	Current water.Setting
 }
 
 // Moment is a spot at a time: the water, the sky and what is believed of the

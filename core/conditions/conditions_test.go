@@ -11,7 +11,7 @@ import (
 var now = time.Date(2026, 5, 12, 10, 0, 0, 0, time.UTC)
 
 func reading(k Kind, v float64, ago time.Duration, o Origin) Reading {
-	return Reading{k, v, now.Add(-ago), o, "test"}
+	return Reading{Kind: k, Value: v, Time: now.Add(-ago), Origin: o, Source: "test"}
 }
 
 func TestOrderOfTrust(t *testing.T) {
@@ -48,8 +48,12 @@ func TestOrderOfTrust(t *testing.T) {
 
 func TestEveryKindIsAlwaysBelieved(t *testing.T) {
 	b := Believe(nil, now)
-	assert.Len(t, b, len(Kinds()))
+	assert.Len(t, b, len(Kinds())-2)
 	for _, k := range Kinds() {
+		if k == Rain || k == SounderDepth {
+			assert.NotContains(t, b, k, "nothing is assumed of it")
+			continue
+		}
 		assert.Equal(t, Assumed, b[k].Origin)
 		assert.NoError(t, b[k].Validate())
 	}
@@ -102,4 +106,51 @@ func TestUnitsAreConvertedAndChecked(t *testing.T) {
 	assert.Equal(t, 1.5, v)
 	_, err = InUnit(Clarity, 1.5, "°C")
 	assert.ErrorContains(t, err, "expected a length")
+}
+
+func TestForecastHoursAreBlended(t *testing.T) {
+	quarter := func(k Kind, a, b float64) Value {
+		return Believe([]Reading{reading(k, a, 45*time.Minute, Forecast), reading(k, b, -135*time.Minute, Forecast)}, now)[k]
+	}
+	v := quarter(WaterTemp, 12, 16)
+	assert.InDelta(t, 13, v.Value, 1e-12)
+	assert.Zero(t, v.Age)
+	assert.InDelta(t, 355, quarter(WindFrom, 350, 10).Value, 1e-9, "the short way round")
+	assert.InDelta(t, 5, quarter(WindFrom, 10, 350).Value, 1e-9)
+	// A prediction on one side and a forecast on the other are not mixed.
+	mixed := Believe([]Reading{reading(WaterTemp, 12, time.Hour, Predicted), reading(WaterTemp, 16, -time.Hour, Forecast)}, now)[WaterTemp]
+	assert.Equal(t, 16.0, mixed.Value)
+}
+
+func TestTheAnglersExpectationGoesFirst(t *testing.T) {
+	service := reading(WindSpeed, 9, 0, Forecast)
+	own := reading(WindSpeed, 3, -time.Hour, Forecast)
+	own.Source = TheAngler
+	assert.Equal(t, 3.0, Believe([]Reading{service, own}, now)[WindSpeed].Value)
+	seen := reading(WindSpeed, 6, time.Hour, Observed)
+	assert.Equal(t, 6.0, Believe([]Reading{service, own, seen}, now)[WindSpeed].Value)
+}
+
+func TestAReadingsOwnSpreadCounts(t *testing.T) {
+	word := reading(Clarity, 1, time.Hour, Observed)
+	word.Spread = 0.4
+	assert.Equal(t, 0.4, Believe([]Reading{word}, now)[Clarity].Spread)
+	word.Spread = -1
+	assert.ErrorContains(t, word.Validate(), "spread")
+}
+
+func TestTrend(t *testing.T) {
+	var warming []Reading
+	for h := range 24 * 6 { // 0.5 °C a day under a daily swing of 2 °C
+		at := float64(h) - 24*5
+		warming = append(warming, reading(WaterTemp, 14+at/48+2*math.Sin(at/24*2*math.Pi), -time.Duration(at)*time.Hour, Forecast))
+	}
+	got, ok := TrendOf(warming, WaterTemp, now)
+	assert.True(t, ok)
+	assert.InDelta(t, 0.5, got.PerDay, 0.02)
+	assert.Equal(t, 4, got.Days)
+	_, ok = TrendOf(warming[:10], WaterTemp, now)
+	assert.False(t, ok, "half a day is no trend")
+	_, ok = TrendOf(nil, WaterTemp, now)
+	assert.False(t, ok)
 }

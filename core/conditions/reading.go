@@ -35,7 +35,15 @@ const (
 	// Swell is that of deep water off the spot.
 	SwellHeight Kind = "swell_height_m"
 	SwellPeriod Kind = "swell_period_s"
+	// Rain of an hour, and the depth a sounder reads, are known only when
+	// somebody says so: nothing is assumed of them.
+	Rain         Kind = "rain_mm"
+	SounderDepth Kind = "sounder_depth_m"
 )
+
+// TheAngler is the source of what the angler says. A forecast of theirs goes
+// before a service's.
+const TheAngler = "the angler"
 
 // nature of a kind: its unit, what is possible, and how it is doubted.
 type nature struct {
@@ -49,9 +57,12 @@ type nature struct {
 	// spread of each origin: standard deviation in the unit, or of the natural
 	// logarithm. The house's judgement, not measurements.
 	spread map[Origin]float64
-	// assumed is taken when nothing is known.
+	// assumed is taken when nothing is known; NaN means that nothing is.
 	assumed float64
 }
+
+// round says that values come full circle.
+func (n *nature) round() bool { return n.dimension == quantity.Angle }
 
 var natures = map[Kind]nature{
 	Clarity: {"m", quantity.Length, 0.05, 60, true, 6 * time.Hour,
@@ -70,6 +81,10 @@ var natures = map[Kind]nature{
 		map[Origin]float64{Observed: 0.15, Forecast: 0.25, Predicted: 0.25, Assumed: 0.8}, 0.5},
 	SwellPeriod: {"s", quantity.Time, 1, 30, true, 3 * time.Hour,
 		map[Origin]float64{Observed: 0.1, Forecast: 0.15, Predicted: 0.15, Assumed: 0.4}, 8},
+	Rain: {"mm", quantity.None, 0, 500, false, time.Hour,
+		map[Origin]float64{Observed: 0.5, Forecast: 2, Predicted: 2, Assumed: 5}, math.NaN()},
+	SounderDepth: {"m", quantity.Length, 0, 11000, true, 10 * time.Minute,
+		map[Origin]float64{Observed: 0.02, Forecast: 0.2, Predicted: 0.2, Assumed: 0.5}, math.NaN()},
 }
 
 // Kinds that exist, in alphabetical order.
@@ -91,8 +106,20 @@ type Reading struct {
 	Value  float64
 	Time   time.Time
 	Origin Origin
-	// Source says in words who or what it comes from.
-	Source string
+	// Source says in words who or what it comes from; Place, where it was taken,
+	// empty for the whole water.
+	Source, Place string
+	// Spread of this very reading where it is known: one standard deviation in the
+	// unit, or of the natural logarithm. Zero means the usual one of its origin.
+	Spread float64
+}
+
+// spread of a reading: its own or the usual one of its origin.
+func (r *Reading) spread() float64 {
+	if r.Spread > 0 {
+		return r.Spread
+	}
+	return natures[r.Kind].spread[r.Origin]
 }
 
 // Validate refuses unknown kinds and origins and impossible values, naming what
@@ -108,6 +135,9 @@ func (r Reading) Validate() error {
 	}
 	if math.IsNaN(r.Value) || r.Value < n.min || r.Value > n.max {
 		return fmt.Errorf("conditions: %s must be between %v and %v %s, not %v", r.Kind, n.min, n.max, n.unit, r.Value)
+	}
+	if !(r.Spread >= 0) || math.IsInf(r.Spread, 0) {
+		return fmt.Errorf("conditions: spread of %s must be 0 or more, not %v", r.Kind, r.Spread)
 	}
 	if _, ok := n.spread[r.Origin]; !ok {
 		return fmt.Errorf("conditions: unknown origin %q; known are observed, forecast, predicted, assumed", r.Origin)

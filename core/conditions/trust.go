@@ -12,58 +12,118 @@ const forecastReach = 3 * time.Hour
 // better than assuming.
 const stale = 6
 
-// Believed is every kind's value at a moment.
+// Believed is every kind's value at a moment. Kinds of which nothing is assumed
+// are in it only when they were read.
 type Believed map[Kind]Value
 
 // Believe weighs readings and says for every kind what to think at t:
 //  1. the newest observation no older than the kind's freshness;
-//  2. the forecast or prediction nearest in time, within three hours;
+//  2. the forecast or prediction, between its two nearest times or at the one
+//     within three hours; the angler's own expectation goes before a service's;
 //  3. an older observation, its spread growing with its age;
 //  4. the assumption.
 //
 // An observation noted for a later moment than t is not used: what will be seen
 // is not known yet.
 func Believe(readings []Reading, t time.Time) Believed {
+	near := make(map[Kind]*candidates, len(natures))
+	for i := range readings {
+		r := &readings[i]
+		c := near[r.Kind]
+		if c == nil {
+			c = &candidates{}
+			near[r.Kind] = c
+		}
+		c.consider(r, t)
+	}
 	out := make(Believed, len(natures))
-	for _, k := range Kinds() {
-		out[k] = believe(readings, k, t)
+	for k := range natures {
+		c := near[k]
+		if c == nil {
+			c = &candidates{}
+		}
+		if v, ok := c.believe(k, t); ok {
+			out[k] = v
+		}
 	}
 	return out
 }
 
-func believe(readings []Reading, k Kind, t time.Time) Value {
-	n := natures[k]
-	var seen, ahead *Reading
-	for i := range readings {
-		r := &readings[i]
-		if r.Kind != k {
-			continue
+// candidates to speak for a kind at a moment.
+type candidates struct {
+	seen *Reading
+	// own is what the angler expects; before and after are a service's hours
+	// around the moment.
+	own, before, after *Reading
+}
+
+func (c *candidates) consider(r *Reading, t time.Time) {
+	age := t.Sub(r.Time)
+	if r.Origin == Observed {
+		if age >= 0 && age <= stale*natures[r.Kind].fresh && (c.seen == nil || r.Time.After(c.seen.Time)) {
+			c.seen = r
 		}
-		age := t.Sub(r.Time)
-		switch {
-		case r.Origin == Observed:
-			if age >= 0 && age <= stale*n.fresh && (seen == nil || r.Time.After(seen.Time)) {
-				seen = r
-			}
-		case age.Abs() <= forecastReach && (ahead == nil || nearer(r, ahead, t)):
-			ahead = r
-		}
+		return
 	}
-	value := func(r *Reading) Value {
-		return Value{*r, n.spread[r.Origin], t.Sub(r.Time)}
+	if age.Abs() > forecastReach {
+		return
 	}
+	side := &c.before
 	switch {
-	case seen != nil && t.Sub(seen.Time) <= n.fresh:
-		return value(seen)
-	case ahead != nil:
-		return value(ahead)
-	case seen != nil:
-		v := value(seen)
-		grown := n.spread[Observed] * math.Sqrt(float64(v.Age)/float64(n.fresh)) * 2
-		v.Spread = math.Min(grown, n.spread[Assumed])
-		return v
+	case r.Source == TheAngler:
+		side = &c.own
+	case age < 0:
+		side = &c.after
 	}
-	return value(&Reading{k, n.assumed, t, Assumed, "nothing known; a middling value"})
+	if *side == nil || nearer(r, *side, t) {
+		*side = r
+	}
+}
+
+func (c *candidates) believe(k Kind, t time.Time) (Value, bool) {
+	n := natures[k]
+	value := func(r *Reading) (Value, bool) { return Value{*r, r.spread(), t.Sub(r.Time)}, true }
+	switch {
+	case c.seen != nil && t.Sub(c.seen.Time) <= n.fresh:
+		return value(c.seen)
+	case c.own != nil:
+		return value(c.own)
+	case c.before != nil && c.after != nil && c.before.Origin == c.after.Origin:
+		return value(between(&n, c.before, c.after, t))
+	case c.before != nil || c.after != nil:
+		return value(closer(c.before, c.after, t))
+	case c.seen != nil:
+		v, _ := value(c.seen)
+		v.Spread = math.Min(v.Spread*math.Sqrt(float64(v.Age)/float64(n.fresh))*2, n.spread[Assumed])
+		return v, true
+	case math.IsNaN(n.assumed):
+		return Value{}, false
+	}
+	return value(&Reading{Kind: k, Value: n.assumed, Time: t, Origin: Assumed, Source: "nothing known; a middling value"})
+}
+
+// between two readings of one origin, by time; angles the short way round.
+func between(n *nature, a, b *Reading, t time.Time) *Reading {
+	share := float64(t.Sub(a.Time)) / float64(b.Time.Sub(a.Time))
+	step := b.Value - a.Value
+	if n.round() {
+		step = math.Mod(step+540, 360) - 180
+	}
+	r := *a
+	r.Time, r.Value = t, a.Value+share*step
+	r.Spread = a.spread()*(1-share) + b.spread()*share
+	if n.round() {
+		r.Value = math.Mod(r.Value+360, 360)
+	}
+	return &r
+}
+
+// closer of two readings of which one may be missing.
+func closer(a, b *Reading, t time.Time) *Reading {
+	if a == nil || b != nil && nearer(b, a, t) {
+		return b
+	}
+	return a
 }
 
 // nearer prefers the nearer hour, then the more trusted origin.

@@ -20,15 +20,15 @@ const (
 
 func (l Light) String() string { return [...]string{"dark", "twilight", "dim", "bright"}[l] }
 
+// lowest illuminance of each class in lux.
+var lowest = [...]float64{Dark: 0, Twilight: 0.1, Dim: 10, Bright: 1000}
+
 // Class of an illuminance in lux: bright ≥ 1000, dim ≥ 10, twilight ≥ 0.1.
 func Class(lux float64) Light {
-	switch {
-	case lux >= 1000:
-		return Bright
-	case lux >= 10:
-		return Dim
-	case lux >= darkLimit:
-		return Twilight
+	for _, l := range []Light{Bright, Dim, Twilight} {
+		if lux >= lowest[l] {
+			return l
+		}
 	}
 	return Dark
 }
@@ -91,11 +91,14 @@ func Remaining(attenuation, depthM float64) float64 {
 	return math.Exp(-attenuation * math.Max(depthM, 0))
 }
 
-// darkLimit is the illuminance in lux below which it is dark.
-const darkLimit = 0.1
+// DepthOf an illuminance (lux) under one on the surface, in metres; negative
+// where the surface is darker.
+func DepthOf(surfaceLux, attenuation, lux float64) float64 {
+	return math.Log(surfaceLux/lux) / attenuation
+}
 
 // DarkBelow is the depth in metres below which it is dark for an illuminance on
 // the surface (lux); zero when it is dark already there.
 func DarkBelow(surfaceLux, attenuation float64) float64 {
-	return math.Max(math.Log(surfaceLux/darkLimit)/attenuation, 0)
+	return math.Max(DepthOf(surfaceLux, attenuation, lowest[Twilight]), 0)
 }

@@ -48,6 +48,7 @@ var names = map[string]meaning{
 	"sea_surface_wave_significant_height": {conditions.SwellHeight, 0},
 	"sea_surface_wave_mean_period":        {conditions.SwellPeriod, 0},
 	"secchi_depth_of_sea_water":           {conditions.Clarity, 0},
+	"precipitation_amount":                {conditions.Rain, 0}, // kg/m² is a millimetre
 }
 
 const (
@@ -97,6 +98,9 @@ func Read(raw []byte) (Forecast, error) {
 		if err := f.row(line, at, record); err != nil {
 			return Forecast{}, err
 		}
+	}
+	if n := len(raw); n > 0 && raw[n-1] != '\n' {
+		return Forecast{}, misread.At(1+bytes.Count(raw, []byte("\n")), "", "the last line does not end: the file is cut")
 	}
 	if rows == 0 {
 		return Forecast{}, misread.At(2, "", "no rows")

@@ -35,6 +35,7 @@ func TestMistakesAreNamed(t *testing.T) {
 		strings.Replace(good, ",2,0.5", "", 1):                   "line 3: 4 values, expected 6: the file is cut",
 		strings.Replace(good, "2026-11-20T06:00:00Z", "soon", 1): "line 2, column time",
 		strings.SplitAfter(good, "\n")[0]:                        "no rows",
+		good[:len(good)-2]:                                       "the last line does not end: the file is cut",
 		"<html>Bad gateway</html>":                               "column time: missing",
 		strings.Replace(good, "x_wind", "wind_speed", 1):         "two such columns",
 	} {

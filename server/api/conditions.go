@@ -57,7 +57,10 @@ type condition struct {
 func conditionsOf(m *advise.Moment, surge *tide.Surge) []condition {
 	var out []condition
 	for _, k := range conditions.Kinds() {
-		v := m.Believed[k]
+		v, known := m.Believed[k]
+		if !known {
+			continue
+		}
 		low, high := v.Range()
 		out = append(out, condition{string(k), v.Value, k.Unit(), string(v.Origin), v.Source, v.Time, low, high, v.Age.Seconds()})
 	}

@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"greypebble/core/conditions"
 	"greypebble/server/store"
 )
 
@@ -32,14 +33,21 @@ func (r Recorder) Run(ctx context.Context) {
 		case <-time.After(wait):
 		}
 		wait = r.Every
+		var heard []conditions.Reading
+		latest := last
 		for _, reading := range r.Sounder.Readings() {
 			if !reading.Time.After(last) {
 				continue // silent since
 			}
-			last = reading.Time
-			if err := r.Store.AddReading(ctx, r.Angler, r.Water, reading); err != nil {
-				slog.Error("sounding cannot be stored", "error", err)
+			heard = append(heard, reading)
+			if reading.Time.After(latest) {
+				latest = reading.Time
 			}
 		}
+		if err := r.Store.AddReadings(ctx, r.Angler, r.Water, heard); err != nil {
+			slog.Error("sounding cannot be stored", "error", err)
+			continue
+		}
+		last = latest
 	}
 }

@@ -99,15 +99,18 @@ func (s *Sounder) Seen() (Seen, nmea.Faults) {
 	return s.seen, s.faults
 }
 
-// Readings it gives: its water temperature, observed.
+// Readings it gives: depth and water temperature, observed.
 func (s *Sounder) Readings() []conditions.Reading {
 	seen, _ := s.Seen()
-	if seen.WaterTempAt.IsZero() {
-		return nil
+	var out []conditions.Reading
+	for _, r := range []conditions.Reading{
+		{Kind: conditions.WaterTemp, Value: seen.WaterTempC, Time: seen.WaterTempAt},
+		{Kind: conditions.SounderDepth, Value: seen.DepthM, Time: seen.DepthAt},
+	} {
+		r.Origin, r.Source = conditions.Observed, "sounder"
+		if !r.Time.IsZero() && r.Validate() == nil {
+			out = append(out, r)
+		}
 	}
-	r := conditions.Reading{Kind: conditions.WaterTemp, Value: seen.WaterTempC, Time: seen.WaterTempAt, Origin: conditions.Observed, Source: "sounder"}
-	if r.Validate() != nil {
-		return nil
-	}
-	return []conditions.Reading{r}
+	return out
 }

@@ -16,64 +16,91 @@ type readingRow struct {
 	Kind   conditions.Kind   `db:"kind"`
 	Time   time.Time         `db:"time"`
 	Origin conditions.Origin `db:"origin"`
-	Value  float64           `db:"value"`
-	Source string            `db:"source"`
+	// Own says that the angler said so, who may expect another value than the
+	// service does for the same hour.
+	Own    bool    `db:"own"`
+	Value  float64 `db:"value"`
+	Spread float64 `db:"spread"`
+	Source string  `db:"source"`
+	Place  string  `db:"place"`
 }
 
-// Readings of an angler's waters between two times, by water.
+func rowOf(water uuid.UUID, r conditions.Reading) readingRow {
+	return readingRow{water, r.Kind, r.Time, r.Origin, r.Source == conditions.TheAngler, r.Value, r.Spread, r.Source, r.Place}
+}
+
+// Readings of an angler's waters between two times, by water, oldest first.
 func (s *Store) Readings(ctx context.Context, angler uuid.UUID, from, to time.Time) (map[uuid.UUID][]conditions.Reading, error) {
 	var rows []readingRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.value, r.source FROM reading r
-		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`, angler, from, to)
+	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.own, r.value, r.spread, r.source, r.place FROM reading r
+		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ? ORDER BY r.time`, angler, from, to)
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
-		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source})
+		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source,
+			Place: r.Place, Spread: r.Spread})
 	}
 	return out, err
 }
 
-// ReplaceForecast puts a new forecast of a water in place of the old one.
+// ReplaceForecast puts a new forecast of a water in place of the old one. What
+// the angler expects stays.
 func (s *Store) ReplaceForecast(ctx context.Context, angler, water uuid.UUID, readings []conditions.Reading) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `DELETE FROM reading WHERE water_id = ? AND origin = 'forecast'`, water); err != nil {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM reading WHERE water_id = ? AND origin = 'forecast' AND NOT own`, water); err != nil {
 			return err
 		}
-		const batch = 500
-		for len(readings) > 0 {
-			n := min(batch, len(readings))
-			rows := make([]readingRow, n)
-			for i, r := range readings[:n] {
-				if err := r.Validate(); err != nil {
-					return fmt.Errorf("store: forecast: %w", err)
-				}
-				rows[i] = readingRow{water, r.Kind, r.Time, r.Origin, r.Value, r.Source}
-			}
-			if _, err := tx.NamedExecContext(ctx, `INSERT INTO reading (water_id, kind, time, origin, value, source)
-				VALUES (:water_id, :kind, :time, :origin, :value, :source)`, rows); err != nil {
-				return err
-			}
-			readings = readings[n:]
-		}
-		return nil
+		return insertReadings(ctx, tx, water, readings)
 	})
 }
 
-// AddReading keeps one reading of a water; the same kind, time and origin again
-// replaces it.
-func (s *Store) AddReading(ctx context.Context, angler, water uuid.UUID, r conditions.Reading) error {
-	if err := r.Validate(); err != nil {
-		return fmt.Errorf("store: reading: %w", err)
-	}
+// AddReadings keeps readings of a water, all or none; the same kind, time and
+// origin again replaces it.
+func (s *Store) AddReadings(ctx context.Context, angler, water uuid.UUID, readings []conditions.Reading) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO reading (water_id, kind, time, origin, value, source)
-			VALUES (:water_id, :kind, :time, :origin, :value, :source) ON DUPLICATE KEY UPDATE value = VALUES(value), source = VALUES(source)`,
-			readingRow{water, r.Kind, r.Time, r.Origin, r.Value, r.Source})
-		return err
+		return insertReadings(ctx, tx, water, readings)
+	})
+}
+
+func insertReadings(ctx context.Context, tx *sqlx.Tx, water uuid.UUID, readings []conditions.Reading) error {
+	const batch = 500
+	for len(readings) > 0 {
+		n := min(batch, len(readings))
+		rows := make([]readingRow, n)
+		for i, r := range readings[:n] {
+			if err := r.Validate(); err != nil {
+				return fmt.Errorf("store: reading: %w", err)
+			}
+			rows[i] = rowOf(water, r)
+		}
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO reading (water_id, kind, time, origin, own, value, spread, source, place)
+			VALUES (:water_id, :kind, :time, :origin, :own, :value, :spread, :source, :place)
+			ON DUPLICATE KEY UPDATE value = VALUES(value), spread = VALUES(spread), source = VALUES(source), place = VALUES(place)`, rows); err != nil {
+			return err
+		}
+		readings = readings[n:]
+	}
+	return nil
+}
+
+// DeleteReading takes back what the angler said of a kind at a time.
+func (s *Store) DeleteReading(ctx context.Context, angler, water uuid.UUID, k conditions.Kind, t time.Time) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
+		}
+		r, err := tx.ExecContext(ctx, `DELETE FROM reading WHERE water_id = ? AND kind = ? AND time = ? AND own`, water, k, t)
+		if err != nil {
+			return err
+		}
+		if n, err := r.RowsAffected(); err != nil || n == 0 {
+			return ErrNotFound
+		}
+		return nil
 	})
 }

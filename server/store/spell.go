@@ -50,7 +50,9 @@ func WaterAt(m *advise.Moment) SpellWater {
 func ReadingsAt(m *advise.Moment) []conditions.Reading {
 	var out []conditions.Reading
 	for _, k := range conditions.Kinds() {
-		out = append(out, m.Believed[k].Reading)
+		if v, ok := m.Believed[k]; ok {
+			out = append(out, v.Reading)
+		}
 	}
 	return out
 }

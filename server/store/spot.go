@@ -4,7 +4,6 @@ import (
 	"context"
 	"database/sql"
 	"fmt"
-	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -14,55 +13,48 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/sky"
 	"greypebble/core/tide"
+	"greypebble/core/water"
 )
-
-// Water is an area fished as one.
-type Water struct {
-	ID        uuid.UUID
-	StationID uuid.UUID
-	Name      string
-	TimeZone  string
-}
 
 // Spot is a place in a water with its ground.
 type Spot struct {
-	ID           uuid.UUID
-	Water        Water
-	Name, Place  string
-	Note         string
-	Lat, Lon     float64
-	Lag          time.Duration
-	HeightFactor float64
-	Access       ground.Access
-	Section      []ground.Point
-	Marks        []ground.Mark
+	ID          uuid.UUID
+	Water       Water
+	Name, Place string
+	Note        string
+	Lat, Lon    float64
+	// Offsets of its tide on its water's station.
+	Offsets tide.Offsets
+	// Current is what makes the tide run there.
+	Current water.Setting
+	Access  ground.Access
+	Section []ground.Point
+	Marks   []ground.Mark
 	// Tide of the spot, its own lag and factor and a surge included.
 	Tide tide.Place
 	// Surge seen at the spot's water, if any was.
 	Surge *tide.Surge
+	// Rose of fetches, nil where the water has no outline.
+	Rose *water.Rose
 }
 
 // ForAdvice is the spot as the core wants it.
 func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
 	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,
-		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings}
-}
-
-// AddWater stores a water.
-func (s *Store) AddWater(ctx context.Context, angler uuid.UUID, w Water) error {
-	_, err := s.db.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)`,
-		w.ID, angler, w.StationID, w.Name, w.TimeZone)
-	return err
+		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings, Rose: s.Rose, Current: s.Current}
 }
 
 // AddSpot stores a spot with its section and marks.
 func (s *Store) AddSpot(ctx context.Context, angler uuid.UUID, sp Spot) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		a := sp.Access
-		if _, err := tx.ExecContext(ctx, `INSERT INTO spot (id, angler_id, water_id, name, place, lat_deg, lon_deg, lag_s, height_factor,
-			manner, in_name, in_elevation_m, out_name, out_elevation_m, note) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-			sp.ID, angler, sp.Water.ID, sp.Name, sp.Place, sp.Lat, sp.Lon, int(sp.Lag.Seconds()), sp.HeightFactor,
-			string(a.Manner), a.In.Name, a.In.ElevationM, a.Out.Name, a.Out.ElevationM, sp.Note); err != nil {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, water_id, name, place, lat_deg, lon_deg, `+offsetColumns+`,
+			current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note)
+			VALUES (:id, :angler_id, :water_id, :name, :place, :lat_deg, :lon_deg, :lag_high_s, :lag_low_s, :factor_high, :factor_low,
+			:difference_high_m, :difference_low_m, :current_seen_ms, :basin_m2, :passage_width_m, :passage_bed_m,
+			:manner, :in_name, :in_elevation_m, :out_name, :out_elevation_m, :note)`, struct {
+			spotColumns
+			Angler uuid.UUID `db:"angler_id"`
+		}{columnsOf(sp), angler}); err != nil {
 			return err
 		}
 		for _, p := range sp.Section {
@@ -83,38 +75,54 @@ func (s *Store) AddSpot(ctx context.Context, angler uuid.UUID, sp Spot) error {
 	})
 }
 
-type spotRow struct {
-	ID           uuid.UUID `db:"id"`
-	Name         string    `db:"name"`
-	Place        string    `db:"place"`
-	Note         string    `db:"note"`
-	Lat          float64   `db:"lat_deg"`
-	Lon          float64   `db:"lon_deg"`
-	LagS         int       `db:"lag_s"`
-	HeightFactor float64   `db:"height_factor"`
-	Manner       string    `db:"manner"`
-	InName       string    `db:"in_name"`
-	InElevation  float64   `db:"in_elevation_m"`
-	OutName      string    `db:"out_name"`
-	OutElevation float64   `db:"out_elevation_m"`
-	WaterID      uuid.UUID `db:"water_id"`
-	WaterName    string    `db:"water_name"`
-	TimeZone     string    `db:"time_zone"`
-	StationID    uuid.UUID `db:"station_id"`
-	Z0           float64   `db:"z0_m"`
+// spotColumns are a spot's own row.
+type spotColumns struct {
+	ID    uuid.UUID `db:"id"`
+	Water uuid.UUID `db:"water_id"`
+	Name  string    `db:"name"`
+	Place string    `db:"place"`
+	Note  string    `db:"note"`
+	Lat   float64   `db:"lat_deg"`
+	Lon   float64   `db:"lon_deg"`
+	offsets
+	CurrentSeenMS float64 `db:"current_seen_ms"`
+	BasinM2       float64 `db:"basin_m2"`
+	PassageWidthM float64 `db:"passage_width_m"`
+	PassageBedM   float64 `db:"passage_bed_m"`
+	Manner        string  `db:"manner"`
+	InName        string  `db:"in_name"`
+	InElevation   float64 `db:"in_elevation_m"`
+	OutName       string  `db:"out_name"`
+	OutElevation  float64 `db:"out_elevation_m"`
 }
 
-// Spots of an angler by name, with ground and tide: five queries however many
-// there are.
+func columnsOf(sp Spot) spotColumns {
+	a, c := sp.Access, sp.Current
+	return spotColumns{sp.ID, sp.Water.ID, sp.Name, sp.Place, sp.Note, sp.Lat, sp.Lon, offsetsOf(sp.Offsets), c.SeenMS, c.BasinM2, c.WidthM, c.BedM,
+		string(a.Manner), a.In.Name, a.In.ElevationM, a.Out.Name, a.Out.ElevationM}
+}
+
+type spotRow struct {
+	spotColumns
+	WaterName string    `db:"water_name"`
+	TimeZone  string    `db:"time_zone"`
+	StationID uuid.UUID `db:"station_id"`
+}
+
+// roseReach is how far over the water a fetch is followed, metres.
+const roseReach = 60_000
+
+// Spots of an angler by name, with ground and tide: a handful of queries however
+// many there are.
 func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	var rows []spotRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT s.id, s.name, s.place, s.note, s.lat_deg, s.lon_deg, s.lag_s, s.height_factor, s.manner,
-		s.in_name, s.in_elevation_m, s.out_name, s.out_elevation_m, s.water_id, w.name AS water_name, w.time_zone, t.id AS station_id, t.z0_m
-		FROM spot s JOIN water w ON w.id = s.water_id JOIN station t ON t.id = w.station_id
-		WHERE s.angler_id = ? ORDER BY s.name`, angler); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, `SELECT s.id, s.name, s.place, s.note, s.lat_deg, s.lon_deg, s.lag_high_s, s.lag_low_s,
+		s.factor_high, s.factor_low, s.difference_high_m, s.difference_low_m, s.current_seen_ms, s.basin_m2, s.passage_width_m, s.passage_bed_m,
+		s.manner, s.in_name, s.in_elevation_m, s.out_name, s.out_elevation_m, s.water_id, w.name AS water_name, w.time_zone, w.station_id
+		FROM spot s JOIN water w ON w.id = s.water_id WHERE s.angler_id = ? ORDER BY s.name`, angler); err != nil {
 		return nil, err
 	}
-	constituents, err := s.constituents(ctx, angler)
+	stations, err := s.StationsByID(ctx, angler)
 	if err != nil {
 		return nil, err
 	}
@@ -122,43 +130,35 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	stations := make(map[uuid.UUID]*tide.Harmonics)
+	outlines, err := s.outlines(ctx, angler, "")
+	if err != nil {
+		return nil, err
+	}
 	spots := make([]*Spot, len(rows))
 	byID := make(map[uuid.UUID]*Spot, len(rows))
 	for i, r := range rows {
-		h := stations[r.StationID]
-		if h == nil {
-			if h, err = tide.NewHarmonics(constituents[r.StationID], r.Z0); err != nil {
-				return nil, fmt.Errorf("store: station of %s: %w", r.Name, err)
-			}
-			stations[r.StationID] = h
+		sp := r.spot()
+		if sp.Tide, err = stations.Follow(r.StationID, sp.Offsets); err != nil {
+			return nil, fmt.Errorf("store: tide of %s: %w", r.Name, err)
 		}
-		if spots[i], err = r.spot(h); err != nil {
-			return nil, err
+		if g, ok := surges[r.Water]; ok {
+			sp.Surge, sp.Tide = &g, tide.WithSurge(sp.Tide, g)
 		}
-		if g, ok := surges[r.WaterID]; ok {
-			spots[i].Surge, spots[i].Tide = &g, tide.WithSurge(spots[i].Tide, g)
+		if o := outlines[r.Water]; o != nil {
+			rose := water.Rose(o.Fetches(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}, roseReach))
+			sp.Rose = &rose
 		}
-		byID[r.ID] = spots[i]
+		spots[i], byID[r.ID] = sp, sp
 	}
 	return spots, s.addGround(ctx, angler, byID)
 }
 
-func (r spotRow) spot(h *tide.Harmonics) (*Spot, error) {
-	sp := &Spot{ID: r.ID, Name: r.Name, Place: r.Place, Note: r.Note, Lat: r.Lat, Lon: r.Lon,
-		Lag: time.Duration(r.LagS) * time.Second, HeightFactor: r.HeightFactor,
-		Water: Water{r.WaterID, r.StationID, r.WaterName, r.TimeZone},
+func (r spotRow) spot() *Spot {
+	return &Spot{ID: r.ID, Name: r.Name, Place: r.Place, Note: r.Note, Lat: r.Lat, Lon: r.Lon, Offsets: r.tide(),
+		Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
+		Water:   Water{r.Water, r.StationID, r.WaterName, r.TimeZone},
 		Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
-			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}},
-		Tide: h}
-	if r.LagS != 0 || r.HeightFactor != 1 {
-		own, err := tide.NewSecondary(h, tide.Lagged(sp.Lag, r.HeightFactor))
-		if err != nil {
-			return nil, fmt.Errorf("store: tide of %s: %w", r.Name, err)
-		}
-		sp.Tide = own
-	}
-	return sp, nil
+			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}}}
 }
 
 func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.UUID]*Spot) error {

@@ -10,19 +10,53 @@ import (
 	"greypebble/core/tide"
 )
 
-// Station is a tide station of an angler.
+// Station is a tide station of an angler: constituents, or offsets on another
+// station.
 type Station struct {
 	ID           uuid.UUID
 	Name, Source string
 	Z0M          float64
 	Constituents []tide.Constituent
+	// Reference is the station it follows, nil for one with constituents.
+	Reference *uuid.UUID
+	Offsets   tide.Offsets
 }
 
-// PutStation stores a station with its constituents, new or over the one with
-// its id, all or none.
+// errChain says that a station that follows another cannot be followed itself.
+var errChain = fmt.Errorf("store: a station can only follow one that has constituents of its own")
+
+// Stations by id, to find the tide of one.
+type Stations map[uuid.UUID]Station
+
+// Follow is the tide of a place with offsets on a station.
+func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Place, error) {
+	st, ok := all[id]
+	if !ok {
+		return nil, ErrNotFound
+	}
+	if st.Reference != nil {
+		o = st.Offsets.Then(o)
+		if st, ok = all[*st.Reference]; !ok || st.Reference != nil {
+			return nil, errChain
+		}
+	}
+	h, err := tide.NewHarmonics(st.Constituents, st.Z0M)
+	if err != nil {
+		return nil, fmt.Errorf("store: station %s: %w", st.Name, err)
+	}
+	return tide.Follow(h, o)
+}
+
+// Tide of the station itself.
+func (all Stations) Tide(id uuid.UUID) (tide.Place, error) { return all.Follow(id, tide.Offsets{}) }
+
+// PutStation stores a station with its constituents or reference, new or over
+// the one with its id, all or none.
 func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) error {
-	if _, err := tide.NewHarmonics(st.Constituents, st.Z0M); err != nil {
-		return fmt.Errorf("store: station: %w", err)
+	if st.Reference == nil {
+		if _, err := tide.NewHarmonics(st.Constituents, st.Z0M); err != nil {
+			return fmt.Errorf("store: station: %w", err)
+		}
 	}
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		var owner uuid.UUID
@@ -33,9 +67,20 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) er
 		case err != nil && err != ErrNotFound:
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `INSERT INTO station (id, angler_id, name, z0_m, source) VALUES (?, ?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE name = VALUES(name), z0_m = VALUES(z0_m), source = VALUES(source)`,
-			st.ID, angler, st.Name, st.Z0M, st.Source); err != nil {
+		if err := checkReference(ctx, tx, angler, st); err != nil {
+			return err
+		}
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO station (id, angler_id, name, z0_m, source, reference_id, `+offsetColumns+`)
+			VALUES (:id, :angler, :name, :z0, :source, :reference, :lag_high_s, :lag_low_s, :factor_high, :factor_low, :difference_high_m, :difference_low_m)
+			ON DUPLICATE KEY UPDATE name = VALUES(name), z0_m = VALUES(z0_m), source = VALUES(source), reference_id = VALUES(reference_id),
+			lag_high_s = VALUES(lag_high_s), lag_low_s = VALUES(lag_low_s), factor_high = VALUES(factor_high), factor_low = VALUES(factor_low),
+			difference_high_m = VALUES(difference_high_m), difference_low_m = VALUES(difference_low_m)`, struct {
+			ID, Angler   uuid.UUID
+			Name, Source string
+			Z0           float64
+			Reference    *uuid.UUID
+			offsets
+		}{st.ID, angler, st.Name, st.Source, st.Z0M, st.Reference, offsetsOf(st.Offsets)}); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM station_constituent WHERE station_id = ?`, st.ID); err != nil {
@@ -51,53 +96,85 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) er
 	})
 }
 
+const offsetColumns = `lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m`
+
+// checkReference keeps stations from following one another in a chain.
+func checkReference(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, st Station) error {
+	if st.Reference == nil {
+		return nil
+	}
+	var of struct {
+		Angler    uuid.UUID  `db:"angler_id"`
+		Reference *uuid.UUID `db:"reference_id"`
+	}
+	if err := notFound(tx.GetContext(ctx, &of, `SELECT angler_id, reference_id FROM station WHERE id = ? FOR UPDATE`, *st.Reference)); err != nil {
+		return err
+	}
+	if of.Angler != angler {
+		return ErrNotFound
+	}
+	var followers int
+	if err := tx.GetContext(ctx, &followers, `SELECT COUNT(*) FROM station WHERE reference_id = ?`, st.ID); err != nil {
+		return err
+	}
+	if of.Reference != nil || followers > 0 || *st.Reference == st.ID {
+		return InUseError{"a station can only follow one that has constituents of its own"}
+	}
+	return nil
+}
+
+// InUseError says why a row cannot be changed as asked.
+type InUseError struct{ Says string }
+
+func (e InUseError) Error() string { return "store: " + e.Says }
+
+// DeleteStation removes a station nothing follows.
+func (s *Store) DeleteStation(ctx context.Context, angler, id uuid.UUID) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "station", angler, id); err != nil {
+			return err
+		}
+		var followers []string
+		if err := tx.SelectContext(ctx, &followers, `SELECT name FROM water WHERE station_id = ? UNION SELECT name FROM station WHERE reference_id = ?`, id, id); err != nil {
+			return err
+		}
+		if len(followers) > 0 {
+			return InUseError{fmt.Sprintf("%s follows this station; let it follow another first", followers[0])}
+		}
+		_, err := tx.ExecContext(ctx, `DELETE FROM station WHERE id = ?`, id)
+		return err
+	})
+}
+
 // Stations of an angler by name.
 func (s *Store) Stations(ctx context.Context, angler uuid.UUID) ([]Station, error) {
 	var rows []struct {
-		ID     uuid.UUID `db:"id"`
-		Name   string    `db:"name"`
-		Source string    `db:"source"`
-		Z0     float64   `db:"z0_m"`
+		ID        uuid.UUID  `db:"id"`
+		Name      string     `db:"name"`
+		Source    string     `db:"source"`
+		Z0        float64    `db:"z0_m"`
+		Reference *uuid.UUID `db:"reference_id"`
+		offsets
 	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT id, name, source, z0_m FROM station WHERE angler_id = ? ORDER BY name, id`, angler); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, `SELECT id, name, source, z0_m, reference_id, `+offsetColumns+` FROM station WHERE angler_id = ? ORDER BY name, id`, angler); err != nil {
 		return nil, err
 	}
 	constituents, err := s.constituents(ctx, angler)
 	out := make([]Station, len(rows))
 	for i, r := range rows {
-		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Constituents: constituents[r.ID]}
+		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Constituents: constituents[r.ID], Reference: r.Reference, Offsets: r.tide()}
 	}
 	return out, err
 }
 
-// Waters of an angler by name.
-func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
-	var rows []struct {
-		ID      uuid.UUID `db:"id"`
-		Station uuid.UUID `db:"station_id"`
-		Name    string    `db:"name"`
-		Zone    string    `db:"time_zone"`
-	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT id, station_id, name, time_zone FROM water WHERE angler_id = ? ORDER BY name`, angler)
-	out := make([]Water, len(rows))
-	for i, r := range rows {
-		out[i] = Water{r.ID, r.Station, r.Name, r.Zone}
+// StationsByID of an angler.
+func (s *Store) StationsByID(ctx context.Context, angler uuid.UUID) (Stations, error) {
+	list, err := s.Stations(ctx, angler)
+	out := make(Stations, len(list))
+	for _, st := range list {
+		out[st.ID] = st
 	}
 	return out, err
-}
-
-// UseStation lets a water follow another station of the same angler.
-func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := owned(ctx, tx, "station", angler, station); err != nil {
-			return err
-		}
-		if err := owned(ctx, tx, "water", angler, water); err != nil {
-			return err
-		}
-		_, err := tx.ExecContext(ctx, `UPDATE water SET station_id = ? WHERE id = ?`, station, water)
-		return err
-	})
 }
 
 func (s *Store) constituents(ctx context.Context, angler uuid.UUID) (map[uuid.UUID][]tide.Constituent, error) {

@@ -23,7 +23,7 @@ var columns = []column{
 	{"wind_speed", conditions.WindSpeed, 0}, {"wind_from_direction", conditions.WindFrom, 0}, {"air_temperature", conditions.AirTemp, 273.15},
 	{"sea_surface_temperature", conditions.WaterTemp, 273.15}, {"cloud_area_fraction", conditions.Cloud, 0},
 	{"sea_surface_wave_significant_height", conditions.SwellHeight, 0}, {"sea_surface_wave_mean_period", conditions.SwellPeriod, 0},
-	{"secchi_depth_of_sea_water", conditions.Clarity, 0},
+	{"secchi_depth_of_sea_water", conditions.Clarity, 0}, {"precipitation_amount", conditions.Rain, 0},
 }
 
 // hoursAhead a forecast reaches, and how often a new one is issued.

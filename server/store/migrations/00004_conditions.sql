@@ -1,0 +1,68 @@
+-- +goose Up
+-- Readings say where they were taken and how far off they may be; the angler's
+-- own stand beside a service's of the same hour.
+ALTER TABLE reading
+  ADD COLUMN place  VARCHAR(80) NOT NULL DEFAULT '',
+  ADD COLUMN spread DOUBLE NOT NULL DEFAULT 0 CHECK (spread >= 0),
+  ADD COLUMN own    BOOLEAN NOT NULL DEFAULT FALSE,
+  DROP PRIMARY KEY,
+  ADD PRIMARY KEY (water_id, kind, time, origin, own);
+
+-- A station may follow another one, with offsets, instead of having constituents.
+ALTER TABLE station
+  ADD COLUMN reference_id      UUID NULL,
+  ADD COLUMN lag_high_s        INT NOT NULL DEFAULT 0,
+  ADD COLUMN lag_low_s         INT NOT NULL DEFAULT 0,
+  ADD COLUMN factor_high       DOUBLE NOT NULL DEFAULT 1 CHECK (factor_high > 0),
+  ADD COLUMN factor_low        DOUBLE NOT NULL DEFAULT 1 CHECK (factor_low > 0),
+  ADD COLUMN difference_high_m DOUBLE NOT NULL DEFAULT 0,
+  ADD COLUMN difference_low_m  DOUBLE NOT NULL DEFAULT 0,
+  ADD CONSTRAINT station_reference FOREIGN KEY (reference_id) REFERENCES station (id),
+  ADD CONSTRAINT station_not_itself CHECK (reference_id IS NULL OR reference_id <> id);
+
+-- A spot's own offsets on its water's station, and what makes the tide run there.
+ALTER TABLE spot
+  ADD COLUMN lag_high_s        INT NOT NULL DEFAULT 0,
+  ADD COLUMN lag_low_s         INT NOT NULL DEFAULT 0,
+  ADD COLUMN factor_high       DOUBLE NOT NULL DEFAULT 1 CHECK (factor_high > 0),
+  ADD COLUMN factor_low        DOUBLE NOT NULL DEFAULT 1 CHECK (factor_low > 0),
+  ADD COLUMN difference_high_m DOUBLE NOT NULL DEFAULT 0,
+  ADD COLUMN difference_low_m  DOUBLE NOT NULL DEFAULT 0,
+  ADD COLUMN current_seen_ms   DOUBLE NOT NULL DEFAULT 0 CHECK (current_seen_ms BETWEEN 0 AND 8),
+  ADD COLUMN basin_m2          DOUBLE NOT NULL DEFAULT 0 CHECK (basin_m2 >= 0),
+  ADD COLUMN passage_width_m   DOUBLE NOT NULL DEFAULT 0 CHECK (passage_width_m >= 0),
+  ADD COLUMN passage_bed_m     DOUBLE NOT NULL DEFAULT 0;
+UPDATE spot SET lag_high_s = lag_s, lag_low_s = lag_s, factor_high = height_factor, factor_low = height_factor;
+ALTER TABLE spot DROP COLUMN lag_s, DROP COLUMN height_factor;
+
+-- High and low waters an angler noted at a spot, to learn its offsets from.
+CREATE TABLE noted_turn (
+  id       UUID NOT NULL PRIMARY KEY,
+  spot_id  UUID NOT NULL,
+  time     DATETIME(3) NOT NULL,
+  kind     VARCHAR(4) NOT NULL CHECK (kind IN ('high', 'low')),
+  height_m DOUBLE NULL,
+  FOREIGN KEY (spot_id) REFERENCES spot (id) ON DELETE CASCADE
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
+
+-- The shores of a water, as rings of longitude and latitude (JSON).
+CREATE TABLE outline (
+  water_id UUID NOT NULL PRIMARY KEY,
+  rings    LONGTEXT NOT NULL CHECK (JSON_VALID(rings)),
+  FOREIGN KEY (water_id) REFERENCES water (id) ON DELETE CASCADE
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
+
+-- +goose Down
+DROP TABLE outline;
+DROP TABLE noted_turn;
+ALTER TABLE spot
+  ADD COLUMN lag_s INT NOT NULL DEFAULT 0,
+  ADD COLUMN height_factor DOUBLE NOT NULL DEFAULT 1;
+UPDATE spot SET lag_s = lag_high_s, height_factor = factor_high;
+ALTER TABLE spot DROP COLUMN lag_high_s, DROP COLUMN lag_low_s, DROP COLUMN factor_high, DROP COLUMN factor_low,
+  DROP COLUMN difference_high_m, DROP COLUMN difference_low_m, DROP COLUMN current_seen_ms, DROP COLUMN basin_m2,
+  DROP COLUMN passage_width_m, DROP COLUMN passage_bed_m;
+ALTER TABLE station DROP CONSTRAINT station_reference, DROP CONSTRAINT station_not_itself, DROP COLUMN reference_id, DROP COLUMN lag_high_s,
+  DROP COLUMN lag_low_s, DROP COLUMN factor_high, DROP COLUMN factor_low, DROP COLUMN difference_high_m, DROP COLUMN difference_low_m;
+DELETE FROM reading WHERE own;
+ALTER TABLE reading DROP PRIMARY KEY, ADD PRIMARY KEY (water_id, kind, time, origin), DROP COLUMN place, DROP COLUMN spread, DROP COLUMN own;

@@ -1,0 +1,118 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"greypebble/core/ground"
+)
+
+// Water is an area fished as one.
+type Water struct {
+	ID        uuid.UUID
+	StationID uuid.UUID
+	Name      string
+	TimeZone  string
+}
+
+// AddWater stores a water.
+func (s *Store) AddWater(ctx context.Context, angler uuid.UUID, w Water) error {
+	_, err := s.db.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)`,
+		w.ID, angler, w.StationID, w.Name, w.TimeZone)
+	return err
+}
+
+// Waters of an angler by name.
+func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
+	var rows []struct {
+		ID      uuid.UUID `db:"id"`
+		Station uuid.UUID `db:"station_id"`
+		Name    string    `db:"name"`
+		Zone    string    `db:"time_zone"`
+	}
+	err := s.db.SelectContext(ctx, &rows, `SELECT id, station_id, name, time_zone FROM water WHERE angler_id = ? ORDER BY name`, angler)
+	out := make([]Water, len(rows))
+	for i, r := range rows {
+		out[i] = Water{r.ID, r.Station, r.Name, r.Zone}
+	}
+	return out, err
+}
+
+// UseStation lets a water follow another station of the same angler.
+func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "station", angler, station); err != nil {
+			return err
+		}
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `UPDATE water SET station_id = ? WHERE id = ?`, station, water)
+		return err
+	})
+}
+
+// PutOutline keeps the shores of a water in place of earlier ones.
+func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o ground.Outline) error {
+	if err := o.Validate(); err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	rings := make([][][2]float64, len(o.Rings))
+	for i, r := range o.Rings {
+		for _, p := range r {
+			rings[i] = append(rings[i], [2]float64{p.Lon, p.Lat})
+		}
+	}
+	text, err := json.Marshal(rings)
+	if err != nil {
+		return err
+	}
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `INSERT INTO outline (water_id, rings) VALUES (?, ?) ON DUPLICATE KEY UPDATE rings = VALUES(rings)`, water, string(text))
+		return err
+	})
+}
+
+// Outline of a water, nil where none was drawn.
+func (s *Store) Outline(ctx context.Context, angler, water uuid.UUID) (*ground.Outline, error) {
+	all, err := s.outlines(ctx, angler, `AND w.id = ?`, water)
+	return all[water], err
+}
+
+func (s *Store) outlines(ctx context.Context, angler uuid.UUID, where string, args ...any) (map[uuid.UUID]*ground.Outline, error) {
+	var rows []struct {
+		Water uuid.UUID `db:"water_id"`
+		Rings string    `db:"rings"`
+	}
+	if err := s.db.SelectContext(ctx, &rows, `SELECT o.water_id, o.rings FROM outline o JOIN water w ON w.id = o.water_id
+		WHERE w.angler_id = ? `+where, append([]any{angler}, args...)...); err != nil {
+		return nil, err
+	}
+	out := make(map[uuid.UUID]*ground.Outline, len(rows))
+	var wrong error
+	for _, r := range rows {
+		var rings [][][2]float64
+		if err := json.Unmarshal([]byte(r.Rings), &rings); err != nil {
+			wrong = errors.Join(wrong, fmt.Errorf("store: outline: %w", err))
+			continue
+		}
+		o := &ground.Outline{}
+		for _, ring := range rings {
+			g := make(ground.Ring, len(ring))
+			for i, p := range ring {
+				g[i] = ground.LatLon{Lat: p[1], Lon: p[0]}
+			}
+			o.Rings = append(o.Rings, g)
+		}
+		out[r.Water] = o
+	}
+	return out, wrong
+}
