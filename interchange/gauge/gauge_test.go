@@ -53,6 +53,7 @@ func TestMistakesAreNamed(t *testing.T) {
 		"time,height_m,height_ft\n":    "two such columns",
 		"time,height_m\nyesterday,1\n": "line 2, column time: expected a time",
 		"time,height_m\n2026-05-12T06:00:00Z,high\n":                       "line 2, column height_m: expected a number",
+		"time,height_m\n2026-05-12T06:00:00Z,99\n":                         "line 2, column height_m: a height of 99 m cannot be",
 		"time,height_m\n2026-05-12T06:00:00Z,NaN\n":                        "expected a number",
 		"time,height_m\n2026-05-12 06:00,1\n":                              "does not say its time zone",
 		"time,height_m\n2026-05-12T06:00Z,1\n2026-05-12 07:00,1\n":         "line 3, column time",
