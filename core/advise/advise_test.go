@@ -72,12 +72,12 @@ func (w world) ask(t testing.TB, target string, at int, when time.Time, readings
 	tg, err := w.book.Target(target)
 	require.NoError(t, err)
 	for _, s := range w.spots {
-		s.Readings = nil
+		s.Readings = conditions.Readings{}
 	}
 	for i := range readings {
 		readings[i].Time, readings[i].Origin = when, conditions.Observed
 	}
-	w.spots[at].Readings = readings
+	w.spots[at].Readings = conditions.Sorted(readings)
 	a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: at, Time: when})
 	require.NoError(t, err)
 	return a
@@ -164,8 +164,8 @@ func TestTemperatureChangesApproachAndPace(t *testing.T) {
 	at := w.when(t, day)
 	q := func(temp float64) Advice {
 		for _, s := range w.spots {
-			s.Readings = []conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
-				{Kind: conditions.Clarity, Value: 2, Time: at, Origin: conditions.Observed}}
+			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
+				{Kind: conditions.Clarity, Value: 2, Time: at, Origin: conditions.Observed}})
 		}
 		tg, err := w.book.Target("red-drum")
 		require.NoError(t, err)
@@ -195,7 +195,7 @@ func TestLightBringsTheSurfaceLure(t *testing.T) {
 	rank := func(at time.Time) int {
 		tg, err := w.book.Target("seatrout")
 		require.NoError(t, err)
-		w.spots[0].Readings = []conditions.Reading{{Kind: conditions.WaterTemp, Value: 22, Time: at, Origin: conditions.Observed}}
+		w.spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: 22, Time: at, Origin: conditions.Observed}})
 		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Most: 50})
 		require.NoError(t, err)
 		for i, c := range a.Choices {
@@ -304,15 +304,16 @@ func TestUnknownWaterWidensTheInterval(t *testing.T) {
 		return list
 	}
 	for _, s := range w.spots {
-		s.Readings = nil
+		var list []conditions.Reading
 		for d := range 15 * 12 {
-			s.Readings = append(s.Readings, known(at.Add(time.Duration(d)*2*time.Hour))...)
+			list = append(list, known(at.Add(time.Duration(d)*2*time.Hour))...)
 		}
+		s.Readings = conditions.Sorted(list)
 	}
 	blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 	require.NoError(t, err)
 	width := func(readings []conditions.Reading) float64 {
-		w.spots[0].Readings = readings
+		w.spots[0].Readings = conditions.Sorted(readings)
 		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind, Most: 50})
 		require.NoError(t, err)
 		for _, c := range a.Choices {

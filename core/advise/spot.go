@@ -22,7 +22,7 @@ type Spot struct {
 	Access   ground.Access
 	Tide     tide.Place
 	Observer sky.Observer
-	Readings []conditions.Reading
+	Readings conditions.Readings
 	// Rose of fetches around it, nil where the water has no outline.
 	Rose *water.Rose
 	// Current is what makes the tide run there.
@@ -62,7 +62,7 @@ func (s *Spot) under(sky Sky, c *tide.Curve, t time.Time) (Moment, error) {
 	if err != nil {
 		return Moment{}, fmt.Errorf("advise: %s: %w", s.Name, err)
 	}
-	return Moment{Spot: s, Time: t, LevelM: c.Level(t), Stage: stage, Sky: sky, Believed: conditions.Believe(s.Readings, t)}, nil
+	return Moment{Spot: s, Time: t, LevelM: c.Level(t), Stage: stage, Sky: sky, Believed: s.Readings.Believe(t)}, nil
 }
 
 // SurfaceLight in lux under a cloud cover.

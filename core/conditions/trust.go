@@ -2,6 +2,7 @@ package conditions
 
 import (
 	"math"
+	"sort"
 	"time"
 )
 
@@ -25,22 +26,38 @@ type Believed map[Kind]Value
 //
 // An observation noted for a later moment than t is not used: what will be seen
 // is not known yet.
-func Believe(readings []Reading, t time.Time) Believed {
-	near := make(map[Kind]*candidates, len(natures))
-	for i := range readings {
-		r := &readings[i]
-		c := near[r.Kind]
-		if c == nil {
-			c = &candidates{}
-			near[r.Kind] = c
-		}
-		c.consider(r, t)
+func Believe(readings []Reading, t time.Time) Believed { return Sorted(readings).Believe(t) }
+
+// Readings by kind and time, for asking many times.
+type Readings struct {
+	// byKind is sorted by time.
+	byKind map[Kind][]Reading
+}
+
+// Sorted readings. The slice is not kept.
+func Sorted(list []Reading) Readings {
+	r := Readings{make(map[Kind][]Reading, len(natures))}
+	for _, one := range list {
+		r.byKind[one.Kind] = append(r.byKind[one.Kind], one)
 	}
+	for _, l := range r.byKind {
+		if !sort.SliceIsSorted(l, func(i, j int) bool { return l[i].Time.Before(l[j].Time) }) {
+			sort.SliceStable(l, func(i, j int) bool { return l[i].Time.Before(l[j].Time) })
+		}
+	}
+	return r
+}
+
+// Believe at a moment, by the order of trust (see [Believe]).
+func (r Readings) Believe(t time.Time) Believed {
 	out := make(Believed, len(natures))
-	for k := range natures {
-		c := near[k]
-		if c == nil {
-			c = &candidates{}
+	for k, n := range natures {
+		var c candidates
+		list := r.byKind[k]
+		from := t.Add(-max(stale*n.fresh, forecastReach))
+		i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
+		for ; i < len(list) && list[i].Time.Sub(t) <= forecastReach; i++ {
+			c.consider(&list[i], t)
 		}
 		if v, ok := c.believe(k, t); ok {
 			out[k] = v

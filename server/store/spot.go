@@ -41,7 +41,7 @@ type Spot struct {
 // ForAdvice is the spot as the core wants it.
 func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
 	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,
-		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings, Rose: s.Rose, Current: s.Current}
+		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: conditions.Sorted(readings), Rose: s.Rose, Current: s.Current}
 }
 
 // AddSpot stores a spot with its section and marks.
