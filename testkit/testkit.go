@@ -5,6 +5,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"fmt"
 	"io"
 	"net/http"
 	"net/http/cookiejar"
@@ -58,6 +59,19 @@ func Start() (*Server, error) {
 	return s, nil
 }
 
+// Run the tests of a package on a server they share, and say how they went; for
+// TestMain.
+func Run(m *testing.M, kit **Server) int {
+	s, err := Start()
+	if err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return 1
+	}
+	*kit = s
+	defer s.Stop()
+	return m.Run()
+}
+
 // Stop the server and its database.
 func (s *Server) Stop() {
 	s.http.Close()
@@ -105,7 +119,7 @@ func (c *Client) Do(method, path string, body, out any) int {
 	require.NoError(c.t, err)
 	if r != nil {
 		req.Header.Set("Content-Type", "application/json")
-		if _, plain := body.(string); plain && (strings.HasPrefix(path, "/tide/analyse") || path == "/stations/read") {
+		if _, plain := body.(string); plain && (strings.HasPrefix(path, "/tide/analyse") || path == "/stations/read" || strings.Contains(path, "/log?")) {
 			req.Header.Set("Content-Type", "text/csv")
 		}
 	}

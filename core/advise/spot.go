@@ -99,6 +99,9 @@ func (m *Moment) Breakers() float64 {
 	return h
 }
 
+// FromNew is the time from the nearest new moon in days, negative before it.
+func (m *Moment) FromNew() float64 { return sky.DaysFromNew(m.Time) }
+
 // crestElevation is the highest crest or bar of the spot.
 func (s *Spot) crestElevation() (float64, bool) {
 	e, found := math.Inf(-1), false

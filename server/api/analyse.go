@@ -2,7 +2,6 @@ package api
 
 import (
 	"context"
-	"errors"
 	"net/http"
 	"time"
 
@@ -10,9 +9,11 @@ import (
 
 	"greypebble/core/tide"
 	"greypebble/interchange/gauge"
+	"greypebble/interchange/turns"
 )
 
 type analyseInput struct {
+	Of       string `query:"of" enum:"record,turns" default:"record" doc:"a gauge's record, or a table of high and low waters (CSV: time, height_m, kind)"`
 	TimeZone string `query:"time_zone" doc:"of times without an offset from UTC, such as Atlantic/Azores"`
 	RawBody  []byte `contentType:"text/csv"`
 }
@@ -90,36 +91,50 @@ const (
 )
 
 func (s *Server) registerAnalyse(api huma.API) {
-	op := operation(http.MethodPost, "/tide/analyse", "analyseTide", "Constituents from a gauge record (CSV: time, height_m)")
-	op.MaxBodyBytes, op.BodyReadTimeout = largestRecord, time.Minute
 	running := make(chan struct{}, analysesAtOnce)
+	op := operation(http.MethodPost, "/tide/analyse", "analyseTide", "Constituents from a gauge record (CSV: time, height_m) or a table of turns")
+	op.MaxBodyBytes, op.BodyReadTimeout = largestRecord, time.Minute
 	huma.Register(api, op, func(ctx context.Context, in *analyseInput) (*analyseOutput, error) {
-		var o gauge.Options
-		if in.TimeZone != "" {
-			zone, err := time.LoadLocation(in.TimeZone)
-			if err != nil {
-				return nil, wrong("query.time_zone", errors.New("unknown time zone "+in.TimeZone+"; expected a name like Atlantic/Azores"))
-			}
-			o.Zone = zone
-		}
-		select {
-		case running <- struct{}{}:
-			defer func() { <-running }()
-		case <-ctx.Done():
-			return nil, failed(ctx.Err())
-		}
-		record, err := gauge.Read(in.RawBody, o)
-		if err != nil {
-			return nil, wrong("body", err)
-		}
-		a, err := tide.Analyse(record, nil)
-		if err != nil {
-			return nil, wrong("body", err)
-		}
-		out := analysisOut(a)
-		out.Body.Curve = curveOf(record, a)
-		return out, nil
+		return analyse(ctx, running, in, nil)
 	})
+	s.registerAnalyseWatched(api, running)
+}
+
+// analyse what was sent. running bounds how many do so at once.
+func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progress func(share float64)) (*analyseOutput, error) {
+	zone, err := zoneOf(in.TimeZone)
+	if err != nil {
+		return nil, err
+	}
+	select {
+	case running <- struct{}{}:
+		defer func() { <-running }()
+	case <-ctx.Done():
+		return nil, failed(ctx.Err())
+	}
+	var record []tide.Sample
+	var a tide.Analysis
+	if in.Of == "turns" {
+		var list []tide.Turn
+		if list, err = turns.Read(in.RawBody, zone); err != nil {
+			return nil, wrong("body", err)
+		}
+		for _, k := range list {
+			record = append(record, tide.Sample{Time: k.Time, HeightM: k.LevelM})
+		}
+		a, err = tide.AnalyseTurns(list, progress)
+	} else {
+		if record, err = gauge.Read(in.RawBody, gauge.Options{Zone: zone}); err != nil {
+			return nil, wrong("body", err)
+		}
+		a, err = tide.Analyse(record, progress)
+	}
+	if err != nil {
+		return nil, wrong("body", err)
+	}
+	out := analysisOut(a)
+	out.Body.Curve = curveOf(record, a)
+	return out, nil
 }
 
 func analysisOut(a tide.Analysis) *analyseOutput {

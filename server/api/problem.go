@@ -6,6 +6,7 @@ import (
 	"errors"
 	"log/slog"
 	"net/http"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -37,6 +38,7 @@ const statusClientGone = 499
 // failed turns an error of the store into a problem.
 func failed(err error) error {
 	var conflict store.ConflictError
+	var inUse store.InUseError
 	var status huma.StatusError
 	switch {
 	case err == nil:
@@ -45,6 +47,8 @@ func failed(err error) error {
 		return err
 	case errors.Is(err, context.Canceled):
 		return huma.NewError(statusClientGone, "The request was given up.")
+	case errors.As(err, &inUse):
+		return huma.Error409Conflict(strings.TrimPrefix(inUse.Error(), "store: "))
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("There is nothing here by that id.")
 	case errors.As(err, &conflict):

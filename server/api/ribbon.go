@@ -37,6 +37,12 @@ type frame struct {
 	Open           bool       `json:"open"`
 	DepthsM        []float64  `json:"depths_m" nullable:"false" doc:"by mark, in the order of marks"`
 	Breaks         []bool     `json:"breaks" nullable:"false" doc:"whether waves break on the mark, in the same order"`
+	TempsC         []*float64 `json:"temps_c" nullable:"false" doc:"of the water over each mark, null when dry"`
+	Surface        string     `json:"surface" enum:"glassy,ripple,chop,rough"`
+	WaveM          float64    `json:"wave_m" doc:"height of the wind's own waves"`
+	CurrentMS      *float64   `json:"current_ms,omitempty" doc:"positive on the flood; left out where it is not known"`
+	SurgeM         float64    `json:"surge_m" doc:"how much of the level is the surge seen"`
+	Slack          bool       `json:"slack"`
 }
 
 type whiteOut struct {
@@ -71,6 +77,7 @@ type ribbonOutput struct {
 		Windows  []windowOut  `json:"windows" nullable:"false"`
 		Daylight []spanOut    `json:"daylight" nullable:"false" doc:"sun up"`
 		Twilight []spanOut    `json:"twilight" nullable:"false" doc:"civil dawn to civil dusk"`
+		Peaks    []peakOut    `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, and the last before and the first after it"`
 		LowestM  float64      `json:"lowest_m"`
 		HighestM float64      `json:"highest_m"`
 	}
@@ -107,7 +114,12 @@ func (s *Server) ribbon(ctx context.Context, in *ribbonInput) (*ribbonOutput, er
 	for i, m := range sp.Marks {
 		b.Marks[i] = ribbonMark{markOf(m), windowsOf(m.Windows(c))}
 	}
-	if b.Frames, err = frames(sp, sp.ForAdvice(readings[sp.Water.ID]), c, open); err != nil {
+	spot := sp.ForAdvice(readings[sp.Water.ID])
+	warmth, err := spot.Warmth(from, to)
+	if err != nil {
+		return nil, failed(err)
+	}
+	if b.Frames, err = frames(sp, spot, c, open, warmth); err != nil {
 		return nil, failed(err)
 	}
 	b.LowestM, b.HighestM = b.Frames[0].LevelM, b.Frames[0].LevelM
@@ -115,6 +127,9 @@ func (s *Server) ribbon(ctx context.Context, in *ribbonInput) (*ribbonOutput, er
 		b.LowestM, b.HighestM = min(b.LowestM, f.LevelM), max(b.HighestM, f.LevelM)
 	}
 	b.Lines = lines(sp)
+	if b.Peaks, err = peaksAround(sp.Tide, from, to); err != nil {
+		return nil, failed(err)
+	}
 	day := sky.Observer{Lat: sp.Lat, Lon: sp.Lon}.Between(from, to)
 	b.Daylight = spans(day.Sunrise, day.Sunset, from, to, b.Frames[0].SunAltitudeDeg > -0.83)
 	b.Twilight = spans(day.CivilDawn, day.CivilDusk, from, to, b.Frames[0].SunAltitudeDeg > -6)
@@ -122,7 +137,7 @@ func (s *Server) ribbon(ctx context.Context, in *ribbonInput) (*ribbonOutput, er
 }
 
 // frames every ten minutes, and at each turn, where the ribbon stops too.
-func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window) ([]frame, error) {
+func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window, warmth *advise.Warmth) ([]frame, error) {
 	from, to := c.Interval()
 	section, err := ground.NewSection(sp.Section)
 	if err != nil {
@@ -146,7 +161,16 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 		breaker := m.Breakers()
 		f := frame{Time: t, LevelM: m.LevelM, RateMPerH: m.Stage.RateMPerH, Stage: m.Stage.String(), SunAltitudeDeg: m.Sun.Altitude,
 			Light: m.Light().String(), DarkBelowM: m.DarkBelow(), BreakerM: breaker, Open: isOpen,
-			White: []whiteOut{}, DepthsM: make([]float64, len(sp.Marks)), Breaks: make([]bool, len(sp.Marks))}
+			White: []whiteOut{}, DepthsM: make([]float64, len(sp.Marks)), Breaks: make([]bool, len(sp.Marks)), TempsC: make([]*float64, len(sp.Marks)),
+			Slack: m.Stage.Slack}
+		surface := m.Surface()
+		f.Surface, f.WaveM = surface.Surface.String(), surface.WaveM
+		if u, known := m.Current(); known {
+			f.CurrentMS = &u
+		}
+		if sp.Surge != nil {
+			f.SurgeM, _ = sp.Surge.At(t)
+		}
 		for _, w := range advise.WhiteWater(section, m.LevelM, breaker) {
 			f.White = append(f.White, whiteOut(w))
 			for j, k := range sp.Marks {
@@ -155,6 +179,9 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 		}
 		for j, k := range sp.Marks {
 			f.DepthsM[j] = k.Depth(m.LevelM)
+			if c, wet := warmth.At(j, t); wet {
+				f.TempsC[j] = &c
+			}
 		}
 		out[i] = f
 	}

@@ -85,6 +85,10 @@ type readingOut struct {
 	Time   time.Time `json:"time"`
 }
 
+func readingOutOf(r conditions.Reading) readingOut {
+	return readingOut{string(r.Kind), r.Value, r.Kind.Unit(), string(r.Origin), r.Source, r.Time}
+}
+
 type spellOut struct {
 	ID         string    `json:"id"`
 	SpotID     string    `json:"spot_id"`
@@ -266,7 +270,7 @@ func waterOf(w store.SpellWater) WaterOut {
 func readingsOf(list []conditions.Reading) []readingOut {
 	out := make([]readingOut, len(list))
 	for i, r := range list {
-		out[i] = readingOut{string(r.Kind), r.Value, r.Kind.Unit(), string(r.Origin), r.Source, r.Time}
+		out[i] = readingOutOf(r)
 	}
 	return out
 }

@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"fmt"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -64,6 +65,9 @@ func (s *Server) stationFile(ctx context.Context, in *stationFileInput) (*fileOu
 	for _, st := range stations {
 		if st.ID != in.ID {
 			continue
+		}
+		if st.Reference != nil {
+			return nil, wrong("path.id", fmt.Errorf("%s follows another station and has no constituents of its own; take its table of high and low waters", st.Name))
 		}
 		f := station.Station{Name: st.Name, Source: st.Source, Z0M: st.Z0M, Constituents: st.Constituents}
 		out := &fileOutput{ContentType: "text/csv; charset=utf-8", ContentDisposition: `attachment; filename="station.` + in.Format + `"`, Body: f.CSV()}

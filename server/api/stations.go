@@ -2,6 +2,7 @@ package api
 
 import (
 	"context"
+	"fmt"
 	"net/http"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -19,6 +20,8 @@ type stationOut struct {
 	SpringRangeM float64          `json:"mean_spring_range_m"`
 	Constituents []constituentOut `json:"constituents" nullable:"false"`
 	Waters       []waterRef       `json:"waters" nullable:"false" doc:"waters that follow it"`
+	ReferenceID  *uuid.UUID       `json:"reference_id,omitempty" format:"uuid" doc:"the station it follows, for one without constituents"`
+	Offsets      *OffsetsBody     `json:"offsets,omitempty" doc:"on its reference"`
 }
 
 type constituentOut struct {
@@ -41,8 +44,10 @@ type stationInput struct {
 	Body struct {
 		Name         string          `json:"name" minLength:"1" maxLength:"80"`
 		Source       string          `json:"source" minLength:"1" maxLength:"200" doc:"where the constants come from"`
-		Z0M          float64         `json:"z0_m" doc:"mean level above chart datum"`
-		Constituents []constituentIn `json:"constituents" minItems:"1" maxItems:"200" nullable:"false"`
+		Z0M          float64         `json:"z0_m,omitempty" doc:"mean level above chart datum"`
+		Constituents []constituentIn `json:"constituents,omitempty" maxItems:"200" nullable:"false"`
+		ReferenceID  *uuid.UUID      `json:"reference_id,omitempty" format:"uuid" doc:"the station to follow, instead of constituents"`
+		Offsets      *OffsetsBody    `json:"offsets,omitempty" doc:"on the reference"`
 	}
 }
 
@@ -56,6 +61,15 @@ type useStationInput struct {
 func (s *Server) registerStations(api huma.API) {
 	huma.Register(api, operation(http.MethodGet, "/stations", "listStations", "Your tide stations"), s.listStations)
 	huma.Register(api, operation(http.MethodPut, "/stations/{id}", "putStation", "Write a tide station, new or changed"), s.putStation)
+	remove := operation(http.MethodDelete, "/stations/{id}", "deleteStation", "Remove a station nothing follows")
+	remove.Errors = append(remove.Errors, http.StatusConflict)
+	huma.Register(api, remove, func(ctx context.Context, in *ByID) (*struct{}, error) {
+		angler, err := s.angler(ctx)
+		if err != nil {
+			return nil, err
+		}
+		return nil, failed(s.store.DeleteStation(ctx, angler, in.ID))
+	})
 	huma.Register(api, operation(http.MethodPut, "/waters/{id}/station", "useStation", "Let a water follow a station"),
 		func(ctx context.Context, in *useStationInput) (*struct{}, error) {
 			angler, err := s.angler(ctx)
@@ -79,9 +93,13 @@ func (s *Server) listStations(ctx context.Context, _ *struct{}) (*stationsOutput
 	if err != nil {
 		return nil, failed(err)
 	}
+	all := make(store.Stations, len(stations))
+	for _, st := range stations {
+		all[st.ID] = st
+	}
 	out := &stationsOutput{Body: []stationOut{}}
 	for _, st := range stations {
-		o, err := stationOf(st)
+		o, err := stationOf(all, st)
 		if err != nil {
 			return nil, failed(err)
 		}
@@ -95,13 +113,18 @@ func (s *Server) listStations(ctx context.Context, _ *struct{}) (*stationsOutput
 	return out, nil
 }
 
-func stationOf(st store.Station) (stationOut, error) {
-	h, err := tide.NewHarmonics(st.Constituents, st.Z0M)
+// stationOf a row; all are the angler's stations, its reference among them.
+func stationOf(all store.Stations, st store.Station) (stationOut, error) {
+	place, err := all.Tide(st.ID)
 	if err != nil {
 		return stationOut{}, err
 	}
-	o := stationOut{ID: st.ID.String(), Name: st.Name, Source: st.Source, Z0M: st.Z0M, SpringRangeM: h.MeanSpringRange(),
-		Constituents: []constituentOut{}, Waters: []waterRef{}}
+	o := stationOut{ID: st.ID.String(), Name: st.Name, Source: st.Source, Z0M: st.Z0M, SpringRangeM: place.MeanSpringRange(),
+		Constituents: []constituentOut{}, Waters: []waterRef{}, ReferenceID: st.Reference}
+	if st.Reference != nil {
+		b := offsetsOut(st.Offsets)
+		o.Offsets = &b
+	}
 	for _, c := range st.Constituents {
 		o.Constituents = append(o.Constituents, constituentOut(c))
 	}
@@ -113,10 +136,26 @@ func (s *Server) putStation(ctx context.Context, in *stationInput) (*struct{ Bod
 	if err != nil {
 		return nil, err
 	}
-	st := store.Station{ID: in.ID, Name: in.Body.Name, Source: in.Body.Source, Z0M: in.Body.Z0M, Constituents: constituentsOf(in.Body.Constituents)}
-	o, err := stationOf(st)
+	all, err := s.store.StationsByID(ctx, angler)
 	if err != nil {
-		return nil, wrong("body.constituents", err)
+		return nil, failed(err)
+	}
+	st := store.Station{ID: in.ID, Name: in.Body.Name, Source: in.Body.Source, Z0M: in.Body.Z0M, Constituents: constituentsOf(in.Body.Constituents),
+		Reference: in.Body.ReferenceID}
+	if in.Body.Offsets != nil {
+		st.Offsets = in.Body.Offsets.offsets()
+	}
+	if st.Reference != nil && len(st.Constituents) > 0 {
+		return nil, wrong("body.reference_id", fmt.Errorf("a station has constituents or follows another one, not both"))
+	}
+	all[st.ID] = st
+	o, err := stationOf(all, st)
+	if err != nil {
+		where := "body.constituents"
+		if st.Reference != nil {
+			where = "body.reference_id"
+		}
+		return nil, wrong(where, err)
 	}
 	return &struct{ Body stationOut }{o}, failed(s.store.PutStation(ctx, angler, st))
 }

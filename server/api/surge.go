@@ -50,6 +50,20 @@ func nextPeak(p tide.Place, t time.Time) (*peakOut, error) {
 	return &peakOut{peaks[0].Time, peaks[0].Springs, peaks[0].RangeM}, nil
 }
 
+// peaksAround an interval: those on it, the last before and the first after.
+func peaksAround(p tide.Place, from, to time.Time) ([]peakOut, error) {
+	peaks, err := tide.Peaks(p, from.Add(-peakAhead), to.Add(peakAhead))
+	out := []peakOut{}
+	for i, k := range peaks {
+		before := k.Time.Before(from) && i+1 < len(peaks) && peaks[i+1].Time.Before(from)
+		after := k.Time.After(to) && i > 0 && peaks[i-1].Time.After(to)
+		if !before && !after {
+			out = append(out, peakOut{k.Time, k.Springs, k.RangeM})
+		}
+	}
+	return out, err
+}
+
 func (s *Server) registerSurge(api huma.API) {
 	huma.Register(api, operation(http.MethodPut, "/waters/{id}/surge", "putSurge", "Note how much the water stands off its prediction"),
 		func(ctx context.Context, in *surgeInput) (*struct{}, error) {

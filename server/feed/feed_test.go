@@ -2,7 +2,6 @@ package feed_test
 
 import (
 	"context"
-	"fmt"
 	"net"
 	"net/http"
 	"net/http/httptest"
@@ -23,16 +22,7 @@ import (
 
 var kit *testkit.Server
 
-func TestMain(m *testing.M) {
-	var err error
-	if kit, err = testkit.Start(); err != nil {
-		fmt.Fprintln(os.Stderr, err)
-		os.Exit(1)
-	}
-	code := m.Run()
-	kit.Stop()
-	os.Exit(code)
-}
+func TestMain(m *testing.M) { os.Exit(testkit.Run(m, &kit)) }
 
 func now() time.Time { return testkit.Now }
 

@@ -43,6 +43,20 @@ func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
 	return out, err
 }
 
+// Water of an angler by id.
+func (s *Store) Water(ctx context.Context, angler, id uuid.UUID) (Water, error) {
+	list, err := s.Waters(ctx, angler)
+	if err != nil {
+		return Water{}, err
+	}
+	for _, w := range list {
+		if w.ID == id {
+			return w, nil
+		}
+	}
+	return Water{}, ErrNotFound
+}
+
 // UseStation lets a water follow another station of the same angler.
 func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {

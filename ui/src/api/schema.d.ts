@@ -226,6 +226,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/current": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Say what makes the tide run at a spot */
+        put: operations["putCurrent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/noted/{noted_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Note a high or low water seen at a spot */
+        put: operations["putNoted"];
+        post?: never;
+        /** Take back a noted turn */
+        delete: operations["deleteNoted"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/offsets": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give a spot its own lag and factor */
+        put: operations["putOffsets"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/ribbon": {
         parameters: {
             query?: never;
@@ -252,6 +304,23 @@ export interface paths {
         };
         /** The water at a spot at a moment */
         get: operations["spotState"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/tide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How a spot's tide follows its station, and what noted turns say of it */
+        get: operations["spotTide"];
         put?: never;
         post?: never;
         delete?: never;
@@ -305,7 +374,8 @@ export interface paths {
         /** Write a tide station, new or changed */
         put: operations["putStation"];
         post?: never;
-        delete?: never;
+        /** Remove a station nothing follows */
+        delete: operations["deleteStation"];
         options?: never;
         head?: never;
         patch?: never;
@@ -320,6 +390,23 @@ export interface paths {
         };
         /** A station as a file */
         get: operations["stationFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/stations/{id}/turns.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A table of a station's high and low waters */
+        get: operations["turnsFile"];
         put?: never;
         post?: never;
         delete?: never;
@@ -354,8 +441,42 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Constituents from a gauge record (CSV: time, height_m) */
+        /** Constituents from a gauge record (CSV: time, height_m) or a table of turns */
         post: operations["analyseTide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/tide/analyse/watch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same, telling how far it is (text/event-stream: progress, done, problem) */
+        post: operations["watchAnalysis"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/tide/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How one station's tide differs from another's */
+        get: operations["compareStations"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -407,6 +528,58 @@ export interface paths {
         put?: never;
         /** Light at a depth */
         post: operations["waterLight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A log of an instrument (CSV) or of a sounder (NMEA 0183) */
+        post: operations["readLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what the angler sees or expects */
+        post: operations["addReadings"];
+        /** Take back what the angler said */
+        delete: operations["takeBackReading"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was observed, as a log */
+        get: operations["readingsFile"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -515,6 +688,16 @@ export interface components {
              */
             z0_m: number;
         };
+        BandOut: {
+            /** @description best first */
+            finishes: components["schemas"]["FinishOut"][];
+            /** Format: double */
+            from_m: number;
+            /** @enum {string} */
+            light: "bright" | "dim" | "twilight" | "dark";
+            /** Format: double */
+            to_m: number;
+        };
         BarIn: {
             /** Format: double */
             elevation_m: number;
@@ -621,6 +804,58 @@ export interface components {
             rig: string;
             sentence: string;
         };
+        ClarityWord: {
+            /**
+             * Format: double
+             * @description Secchi depth
+             */
+            from_m: number;
+            /** Format: double */
+            to_m: number;
+            word: string;
+        };
+        CompareOutputBody: {
+            /** @description levels of both over the first three days */
+            curve: components["schemas"]["PairedOut"][];
+            /** Format: double */
+            difference_m: number;
+            /**
+             * Format: double
+             * @description heights of b's turns are factor · a's + difference
+             */
+            factor: number;
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            highs: number;
+            /**
+             * Format: double
+             * @description how much later b has high water, on average
+             */
+            lag_high_min: number;
+            /**
+             * Format: double
+             * @description one standard deviation of single turns
+             */
+            lag_high_scatter_min: number;
+            /** Format: double */
+            lag_low_min: number;
+            /** Format: double */
+            lag_low_scatter_min: number;
+            /** Format: int64 */
+            lows: number;
+            /** Format: double */
+            mean_spring_range_a_m: number;
+            /** Format: double */
+            mean_spring_range_b_m: number;
+            /**
+             * Format: double
+             * @description root mean square difference of the levels
+             */
+            rms_m: number;
+            /** Format: date-time */
+            to: string;
+        };
         Condition: {
             /**
              * Format: double
@@ -637,6 +872,13 @@ export interface components {
             low: number;
             /** @enum {string} */
             origin: "observed" | "forecast" | "predicted" | "assumed";
+            /** @description where it was taken; the whole water if left out */
+            place?: string;
+            /**
+             * @description the value in a word, where there is one
+             * @example stained
+             */
+            says?: string;
             source: string;
             /** Format: date-time */
             time: string;
@@ -645,15 +887,26 @@ export interface components {
             value: number;
         };
         ConditionsOutputBody: {
+            /** @description layers of light from the surface to the deepest mark, and what shows there */
+            bands: components["schemas"]["BandOut"][];
+            /** @description what the words for clarity stand for */
+            clarity_words: components["schemas"]["ClarityWord"][];
             /** @description where the forecast comes from and how it went last time */
             forecast?: components["schemas"]["FeedOut"];
+            /** @description readings of the last three days and the next day and a half */
+            history: components["schemas"]["HistoryOf"][];
             /** @enum {string} */
             light: "bright" | "dim" | "twilight" | "dark";
             readings: components["schemas"]["Condition"][];
             spot_id: string;
             stage: components["schemas"]["StageOut"];
+            surface: components["schemas"]["SurfaceOut"];
             /** Format: date-time */
             time: string;
+            /** @description of the water over each mark, from the start of the day before to the end of the day after */
+            warmth: components["schemas"]["MarkWarmth"][];
+            /** @description over the last days; left out where too little is known */
+            water_temp_trend?: components["schemas"]["TrendOut"];
         };
         ConstituentIn: {
             /** Format: double */
@@ -671,6 +924,28 @@ export interface components {
             name: string;
             /** Format: double */
             phase_deg: number;
+        };
+        CurrentBody: {
+            /**
+             * Format: double
+             * @description water behind a passage
+             */
+            basin_m2?: number;
+            /**
+             * Format: double
+             * @description of the passage, above chart datum
+             */
+            bed_m?: number;
+            /**
+             * Format: double
+             * @description the fastest run seen on springs; it goes before the rest
+             */
+            seen_ms?: number;
+            /**
+             * Format: double
+             * @description of the passage
+             */
+            width_m?: number;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -747,6 +1022,10 @@ export interface components {
             /** @description of the last try; the last good forecast stays */
             problem: string;
         };
+        FinishOut: {
+            finish: string;
+            why: string;
+        };
         FittedOut: {
             /** Format: double */
             fitted_m: number;
@@ -765,6 +1044,11 @@ export interface components {
             breaks: boolean[];
             /**
              * Format: double
+             * @description positive on the flood; left out where it is not known
+             */
+            current_ms?: number;
+            /**
+             * Format: double
              * @description depth below which it is dark
              */
             dark_below_m: number;
@@ -776,11 +1060,26 @@ export interface components {
             open: boolean;
             /** Format: double */
             rate_m_per_h: number;
+            slack: boolean;
             stage: string;
             /** Format: double */
             sun_altitude_deg: number;
+            /** @enum {string} */
+            surface: "glassy" | "ripple" | "chop" | "rough";
+            /**
+             * Format: double
+             * @description how much of the level is the surge seen
+             */
+            surge_m: number;
+            /** @description of the water over each mark, null when dry */
+            temps_c: (number | null)[];
             /** Format: date-time */
             time: string;
+            /**
+             * Format: double
+             * @description height of the wind's own waves
+             */
+            wave_m: number;
             /** @description where waves break along the section */
             white: components["schemas"]["WhiteOut"][];
         };
@@ -795,6 +1094,64 @@ export interface components {
             height_m: number;
             /** Format: date-time */
             time: string;
+        };
+        HistoryOf: {
+            kind: string;
+            points: components["schemas"]["HistoryPoint"][];
+        };
+        HistoryPoint: {
+            origin: string;
+            /** @description said by the angler */
+            own: boolean;
+            /** Format: date-time */
+            time: string;
+            /** Format: double */
+            value: number;
+        };
+        LearnedOut: {
+            /**
+             * Format: double
+             * @description added after the factor
+             */
+            difference_high_m?: number;
+            /** Format: double */
+            difference_low_m?: number;
+            /**
+             * Format: double
+             * @description left out where no heights were noted
+             */
+            factor_error?: number;
+            /**
+             * Format: double
+             * @description on heights of high water, 1 if left out
+             */
+            factor_high?: number;
+            /**
+             * Format: double
+             * @description on heights of low water, 1 if left out
+             */
+            factor_low?: number;
+            /** Format: int64 */
+            highs: number;
+            /**
+             * Format: double
+             * @description one standard error
+             */
+            lag_high_error_min: number;
+            /**
+             * Format: double
+             * @description minutes later at high water
+             */
+            lag_high_min: number;
+            /** Format: double */
+            lag_low_error_min: number;
+            /**
+             * Format: double
+             * @description minutes later at low water
+             */
+            lag_low_min: number;
+            /** Format: int64 */
+            lows: number;
         };
         LevelLine: {
             /** @description being cut off */
@@ -833,6 +1190,42 @@ export interface components {
             lux: number;
             /** Format: double */
             surface_lux: number;
+        };
+        LogKind: {
+            /** Format: double */
+            high: number;
+            kind: string;
+            /** Format: double */
+            low: number;
+            /** Format: int64 */
+            n: number;
+            unit: string;
+        };
+        LogOutputBody: {
+            /** @enum {string} */
+            format: "csv" | "nmea";
+            /** Format: date-time */
+            from?: string;
+            /**
+             * Format: int64
+             * @description readings stored
+             */
+            kept: number;
+            kinds: components["schemas"]["LogKind"][];
+            /**
+             * Format: int64
+             * @description lines that were no sentence, or a damaged one
+             */
+            passed_by: number;
+            /** @description the first few */
+            sample: components["schemas"]["ReadingOut"][];
+            /**
+             * Format: int64
+             * @description depths with a place, for a map of the bottom
+             */
+            soundings: number;
+            /** Format: date-time */
+            to?: string;
         };
         LoggedCatch: {
             approach: string;
@@ -905,6 +1298,77 @@ export interface components {
             name: string;
             windows: components["schemas"]["WindowOut"][];
         };
+        MarkWarmth: {
+            bottom: string;
+            mark_id: string;
+            name: string;
+            /**
+             * Format: double
+             * @description left out when dry
+             */
+            now_c?: number;
+            points: components["schemas"]["WarmPoint"][];
+        };
+        NotedBody: {
+            /**
+             * Format: double
+             * @description above chart datum, if it was read
+             */
+            height_m?: number;
+            /** @enum {string} */
+            kind: "high" | "low";
+            /** Format: date-time */
+            time: string;
+        };
+        NotedOut: {
+            /**
+             * Format: double
+             * @description above chart datum, if it was read
+             */
+            height_m?: number;
+            id: string;
+            /** @enum {string} */
+            kind: "high" | "low";
+            /** Format: date-time */
+            time: string;
+        };
+        OffsetsBody: {
+            /**
+             * Format: double
+             * @description added after the factor
+             */
+            difference_high_m?: number;
+            /** Format: double */
+            difference_low_m?: number;
+            /**
+             * Format: double
+             * @description on heights of high water, 1 if left out
+             */
+            factor_high?: number;
+            /**
+             * Format: double
+             * @description on heights of low water, 1 if left out
+             */
+            factor_low?: number;
+            /**
+             * Format: double
+             * @description minutes later at high water
+             */
+            lag_high_min: number;
+            /**
+             * Format: double
+             * @description minutes later at low water
+             */
+            lag_low_min: number;
+        };
+        PairedOut: {
+            /** Format: double */
+            a_m: number;
+            /** Format: double */
+            b_m: number;
+            /** Format: date-time */
+            time: string;
+        };
         PeakOut: {
             /** Format: double */
             range_m: number;
@@ -941,11 +1405,13 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "clarity_secchi_m" | "water_temp_c" | "wind_speed_ms" | "wind_from_deg" | "cloud_fraction" | "air_temp_c" | "swell_height_m" | "swell_period_s";
+            kind: "clarity_secchi_m" | "water_temp_c" | "wind_speed_ms" | "wind_from_deg" | "cloud_fraction" | "air_temp_c" | "swell_height_m" | "swell_period_s" | "rain_mm" | "sounder_depth_m";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
-            value: number;
+            value?: number;
+            /** @description for clarity, instead of a value: muddy, stained, clear, gin clear */
+            word?: string;
         };
         ReadingOut: {
             kind: string;
@@ -956,6 +1422,19 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        ReadingsInputBody: {
+            readings: components["schemas"]["ReadingIn"][];
+            /**
+             * Format: uuid
+             * @description where it was taken
+             */
+            spot_id?: string;
+            /**
+             * Format: date-time
+             * @description now if left out; what is said of a time to come is kept as expected, not as observed
+             */
+            time?: string;
         };
         ReasonOut: {
             /**
@@ -997,6 +1476,8 @@ export interface components {
             /** Format: double */
             lowest_m: number;
             marks: components["schemas"]["RibbonMark"][];
+            /** @description springs and neaps on the ribbon, and the last before and the first after it */
+            peaks: components["schemas"]["PeakOut"][];
             /** Format: date-time */
             to: string;
             turns: components["schemas"]["TurnAt"][];
@@ -1228,6 +1709,20 @@ export interface components {
             /** Format: uuid */
             water_id: string;
         };
+        SpotTideOutputBody: {
+            /** @description why nothing can be learned from them */
+            cannot_say?: string;
+            current: components["schemas"]["CurrentBody"];
+            /** @description what they say of the spot against its station */
+            learned?: components["schemas"]["LearnedOut"];
+            /** Format: double */
+            mean_spring_range_m: number;
+            /** @description oldest first */
+            noted: components["schemas"]["NotedOut"][];
+            offsets: components["schemas"]["OffsetsBody"];
+            spot_id: string;
+            station: components["schemas"]["WaterRef"];
+        };
         StageOut: {
             /** @enum {string} */
             direction: "flood" | "ebb";
@@ -1268,15 +1763,22 @@ export interface components {
             windows: components["schemas"]["WindowOut"][];
         };
         StationInputBody: {
-            constituents: components["schemas"]["ConstituentIn"][];
+            constituents?: components["schemas"]["ConstituentIn"][];
             name: string;
+            /** @description on the reference */
+            offsets?: components["schemas"]["OffsetsBody"];
+            /**
+             * Format: uuid
+             * @description the station to follow, instead of constituents
+             */
+            reference_id?: string;
             /** @description where the constants come from */
             source: string;
             /**
              * Format: double
              * @description mean level above chart datum
              */
-            z0_m: number;
+            z0_m?: number;
         };
         StationOut: {
             constituents: components["schemas"]["ConstituentOut"][];
@@ -1284,11 +1786,33 @@ export interface components {
             /** Format: double */
             mean_spring_range_m: number;
             name: string;
+            /** @description on its reference */
+            offsets?: components["schemas"]["OffsetsBody"];
+            /**
+             * Format: uuid
+             * @description the station it follows, for one without constituents
+             */
+            reference_id?: string;
             source: string;
             /** @description waters that follow it */
             waters: components["schemas"]["WaterRef"][];
             /** Format: double */
             z0_m: number;
+        };
+        SurfaceOut: {
+            /** Format: double */
+            fetch_m: number;
+            /** @description otherwise fetch and side are assumed */
+            outlined: boolean;
+            /** @enum {string} */
+            side: "lee" | "exposed" | "along";
+            /**
+             * Format: double
+             * @description height of the wind's own waves
+             */
+            wave_m: number;
+            /** @enum {string} */
+            word: "glassy" | "ripple" | "chop" | "rough";
         };
         SurgeInputBody: {
             /**
@@ -1321,6 +1845,15 @@ export interface components {
             name: string;
             note: string;
         };
+        TrendOut: {
+            /** Format: int64 */
+            days: number;
+            /**
+             * Format: double
+             * @description °C a day
+             */
+            per_day: number;
+        };
         TurnAt: {
             /** Format: double */
             height_m: number;
@@ -1332,6 +1865,15 @@ export interface components {
         UseStationInputBody: {
             /** Format: uuid */
             station_id: string;
+        };
+        WarmPoint: {
+            /**
+             * Format: double
+             * @description left out when dry
+             */
+            c?: number;
+            /** Format: date-time */
+            time: string;
         };
         WaterRef: {
             id: string;
@@ -2227,6 +2769,244 @@ export interface operations {
             };
         };
     };
+    putCurrent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CurrentBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putNoted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                noted_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotedBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteNoted: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                noted_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putOffsets: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OffsetsBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     spotRibbon: {
         parameters: {
             query?: {
@@ -2310,6 +3090,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StateOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotTide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpotTideOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -2528,10 +3366,139 @@ export interface operations {
             };
         };
     };
+    deleteStation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     stationFile: {
         parameters: {
             query?: {
                 format?: "json" | "csv";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    turnsFile: {
+        parameters: {
+            query?: {
+                /** @description the start of this year if left out */
+                from?: string;
+                days?: number;
             };
             header?: never;
             path: {
@@ -2649,6 +3616,8 @@ export interface operations {
     analyseTide: {
         parameters: {
             query?: {
+                /** @description a gauge's record, or a table of high and low waters (CSV: time, height_m, kind) */
+                of?: "record" | "turns";
                 /** @description of times without an offset from UTC, such as Atlantic/Azores */
                 time_zone?: string;
             };
@@ -2669,6 +3638,132 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AnalyseOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    watchAnalysis: {
+        parameters: {
+            query?: {
+                /** @description a gauge's record, or a table of high and low waters (CSV: time, height_m, kind) */
+                of?: "record" | "turns";
+                /** @description of times without an offset from UTC, such as Atlantic/Azores */
+                time_zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    compareStations: {
+        parameters: {
+            query: {
+                a: string;
+                b: string;
+                /** @description now if left out */
+                from?: string;
+                /** @description that are compared */
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -2849,6 +3944,257 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LightOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readLog: {
+        parameters: {
+            query?: {
+                /** @description of times without an offset from UTC */
+                time_zone?: string;
+                /** @description of the file, kept as the source of its readings */
+                name?: string;
+                /** @description store the readings; otherwise only say what they are */
+                keep?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    addReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadingsInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    takeBackReading: {
+        parameters: {
+            query: {
+                kind: string;
+                time: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readingsFile: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */

@@ -1,0 +1,70 @@
+package api_test
+
+import (
+	"net/http"
+	"strings"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestHealth(t *testing.T) {
+	var h object
+	assert.Equal(t, http.StatusOK, kit.Client(t).Do("GET", "/health", nil, &h))
+	assert.Equal(t, object{"status": "ok", "database": "ok"}, h)
+}
+
+func TestNothingOfAnAnglersIsSeenWithoutSigningIn(t *testing.T) {
+	id := uuid.NewString()
+	for _, r := range [][2]string{{"GET", "/spots"}, {"GET", "/me"}, {"GET", "/spells"}, {"GET", "/catches"}, {"GET", "/spots/" + id},
+		{"GET", "/spots/" + id + "/state"}, {"GET", "/spots/" + id + "/ribbon"}, {"DELETE", "/spells/" + id}} {
+		var p problem
+		assert.Equal(t, http.StatusUnauthorized, kit.Client(t).Do(r[0], r[1], nil, &p), r)
+		assert.NotEmpty(t, p.Detail)
+	}
+	var p problem
+	assert.Equal(t, http.StatusUnauthorized, kit.Client(t).Do("POST", "/login", object{"name": "wren", "password": "wrong"}, &p))
+	assert.Equal(t, "The name or the password is wrong.", p.Detail)
+}
+
+func TestSomeoneElsesIdsAreNotFound(t *testing.T) {
+	wren, moss := kit.As(t, "wren"), kit.As(t, "moss")
+	bar := spotsOf(t, wren)["Kettle Bar"]
+	require.NotEmpty(t, bar.ID)
+	assert.NotContains(t, spotsOf(t, moss), "Kettle Bar")
+	for _, path := range []string{"/spots/" + bar.ID, "/spots/" + bar.ID + "/state", "/spots/" + bar.ID + "/ribbon"} {
+		assert.Equal(t, http.StatusOK, wren.Do("GET", path, nil, nil), path)
+		assert.Equal(t, http.StatusNotFound, moss.Do("GET", path, nil, nil), path)
+	}
+	assert.Equal(t, http.StatusNotFound, moss.Do("POST", "/advise", object{"spot_id": bar.ID, "target": "red drum"}, nil))
+
+	spell := newSpell(bar.ID)
+	id, fish := uuid.NewString(), uuid.NewString()
+	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/spells/"+id, spell, nil), "a spell at someone else's spot")
+	spell["catches"] = []object{{"id": fish}}
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, spell, nil))
+	mine := newSpell(spotsOf(t, moss)["Candle Bar"].ID)
+	mine["revision"] = 1
+	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/spells/"+id, mine, nil), "over someone else's spell")
+	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/catches/"+fish, object{"spell_id": id}, nil))
+	assert.Equal(t, http.StatusNotFound, moss.Do("DELETE", "/spells/"+id, nil, nil))
+	var log struct{ Spells []object }
+	require.Equal(t, http.StatusOK, moss.Do("GET", "/spells?most=1000&spot_id="+bar.ID, nil, &log))
+	assert.Empty(t, log.Spells)
+	assert.Equal(t, http.StatusNoContent, wren.Do("DELETE", "/spells/"+id, nil, nil))
+}
+
+func TestOtherSitesAreRefusedAndHeadersAreStrict(t *testing.T) {
+	req, err := http.NewRequest("POST", kit.URL+"/api/v1/login", strings.NewReader(`{"name":"wren","password":"grey-pebble"}`))
+	require.NoError(t, err)
+	req.Header.Set("Content-Type", "application/json")
+	req.Header.Set("Origin", "https://elsewhere.example")
+	res, err := http.DefaultClient.Do(req)
+	require.NoError(t, err)
+	defer res.Body.Close()
+	assert.Equal(t, http.StatusForbidden, res.StatusCode)
+	assert.Equal(t, "application/problem+json", res.Header.Get("Content-Type"))
+	assert.Contains(t, res.Header.Get("Content-Security-Policy"), "default-src 'self'")
+}
