@@ -9,6 +9,7 @@ import (
 	"greypebble/core/advise"
 	"greypebble/core/ground"
 	"greypebble/core/tide"
+	"greypebble/core/water"
 	"greypebble/server/store"
 )
 
@@ -57,32 +58,32 @@ func wren() angler {
 	shore := store.Water{ID: id("Long Strand water"), StationID: a.station.ID, Name: "Outer shore", TimeZone: timeZone}
 	a.waters = []store.Water{sound, shore}
 	a.spots = []store.Spot{
-		{ID: id("Kettle Bar"), Water: sound, Name: "Kettle Bar", Place: "oyster bar", Lat: 31.214, Lon: -45.118, Offsets: tide.Lagged(25*time.Minute, 0.93),
+		{ID: id("Kettle Bar"), Water: sound, Name: "Kettle Bar", Place: "oyster bar", Lat: kettleBar.place.Lat, Lon: kettleBar.place.Lon, Offsets: tide.Lagged(25*time.Minute, 0.93), Current: water.Setting{SeenMS: 0.55},
 			Note: "Wade over from the bank; the gut behind the bar floods first.",
 			Access: ground.Access{Manner: ground.Wading, In: ground.Passage{Name: "the gut", ElevationM: 0.32},
 				Out: ground.Passage{Name: "the gut", ElevationM: 0.32}},
-			Section: points(0, 2.1, 7, 1.5, 13, 0.75, 20, 0.32, 27, 0.45, 33, 0.5, 40, 0.68, 46, 0.7, 51, 0.62, 57, 0.05, 66, -0.75, 80, -1.5, 92, -1.7),
+			Section: kettleBar.points,
 			Marks: marks("Kettle Bar",
 				ground.Mark{Name: "Gut", Kind: ground.Gut, DistanceM: 20, ElevationM: 0.32, Bottom: "mud", Fishable: ground.Depths{MinM: 0.35}},
 				ground.Mark{Name: "Sill", Kind: ground.Sill, DistanceM: 27, ElevationM: 0.45, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}, Line: "sill covers"},
 				ground.Mark{Name: "Crest", Kind: ground.Crest, DistanceM: 45, ElevationM: 0.7, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}, Line: "crest covers"},
 				ground.Mark{Name: "Seaward edge", Kind: ground.Edge, DistanceM: 57, ElevationM: 0.05, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
 				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 82, ElevationM: -1.53, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Long Strand"), Water: shore, Name: "Long Strand", Place: "surf beach", Lat: 31.163, Lon: -45.074,
+		{ID: id("Long Strand"), Water: shore, Name: "Long Strand", Place: "surf beach", Lat: longStrand.place.Lat, Lon: longStrand.place.Lon,
 			Note: "Open sand. The inner trough is waist deep a few steps out.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the upper beach", ElevationM: 2.1},
 				Out: ground.Passage{Name: "the upper beach", ElevationM: 2.1}},
-			Section: points(0, 3, 14, 2.1, 26, 1.1, 36, 0.35, 46, -0.55, 56, -0.6, 68, -0.15, 80, 0.2, 92, 0.1, 108, -1.1, 128, -1.75, 150, -1.45, 172, -2.4),
+			Section: longStrand.points,
 			Marks: marks("Long Strand",
 				ground.Mark{Name: "Swash", Kind: ground.Swash, DistanceM: 30, ElevationM: 0.79, Bottom: "sand", Fishable: ground.Depths{MinM: 0.2}},
 				ground.Mark{Name: "Inner trough", Kind: ground.Trough, DistanceM: 52, ElevationM: -0.6, Bottom: "sand", Fishable: ground.Depths{MinM: 0.4}},
 				ground.Mark{Name: "Bar", Kind: ground.Bar, DistanceM: 81, ElevationM: 0.2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}, Line: "bar covers"},
 				ground.Mark{Name: "Outer trough", Kind: ground.Trough, DistanceM: 128, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Cutwater Pier"), Water: shore, Name: "Cutwater Pier", Place: "pier", Lat: 31.171, Lon: -45.081, Offsets: tide.Lagged(5*time.Minute, 1),
+		{ID: id("Cutwater Pier"), Water: shore, Name: "Cutwater Pier", Place: "pier", Lat: cutwaterPier.place.Lat, Lon: cutwaterPier.place.Lon, Offsets: tide.Lagged(5*time.Minute, 1), Current: water.Setting{SeenMS: 0.25},
 			Note: "Timber, open end. Most people cast away from the best water.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the deck", ElevationM: 4},
 				Out: ground.Passage{Name: "the deck", ElevationM: 4}},
-			Section: points(0, 2.6, 18, 1.2, 34, 0.1, 52, -0.7, 75, -1.35, 100, -2, 125, -2.55, 150, -2.9),
+			Section: cutwaterPier.points,
 			Marks: marks("Cutwater Pier",
 				ground.Mark{Name: "Shore pilings", Kind: ground.Piling, DistanceM: 52, ElevationM: -0.7, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}},
 				ground.Mark{Name: "Middle pilings", Kind: ground.Piling, DistanceM: 90, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}},
@@ -97,10 +98,10 @@ func moss() angler {
 	creek := store.Water{ID: id("Fallow Creek"), StationID: a.station.ID, Name: "Fallow Creek", TimeZone: timeZone}
 	a.waters = []store.Water{creek}
 	a.spots = []store.Spot{
-		{ID: id("Candle Bar"), Water: creek, Name: "Candle Bar", Place: "oyster bar", Lat: 31.252, Lon: -45.163, Offsets: tide.Lagged(55*time.Minute, 0.84),
+		{ID: id("Candle Bar"), Water: creek, Name: "Candle Bar", Place: "oyster bar", Lat: candleBar.place.Lat, Lon: candleBar.place.Lon, Offsets: tide.Lagged(55*time.Minute, 0.84), Current: water.Setting{BasinM2: 62_000, WidthM: 84, BedM: -1},
 			Note:    "By kayak over the sill.",
 			Access:  ground.Access{Manner: ground.Kayak, In: ground.Passage{Name: "the sill", ElevationM: 0.4}, Out: ground.Passage{Name: "the sill", ElevationM: 0.4}},
-			Section: points(0, 1.9, 9, 1, 18, 0.4, 30, 0.65, 38, 0.6, 45, 0, 60, -1.2, 74, -1.4),
+			Section: candleBar.points,
 			Marks: marks("Candle Bar",
 				ground.Mark{Name: "Sill", Kind: ground.Sill, DistanceM: 18, ElevationM: 0.4, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}, Line: "sill covers"},
 				ground.Mark{Name: "Crest", Kind: ground.Crest, DistanceM: 31, ElevationM: 0.65, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}, Line: "crest covers"},

@@ -50,6 +50,12 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 			return err
 		}
 	}
+	shores := coastline()
+	for _, w := range a.waters {
+		if err := s.PutOutline(ctx, id(a.name), w.ID, shores); err != nil {
+			return err
+		}
+	}
 	for _, sp := range a.spots {
 		if err := s.AddSpot(ctx, id(a.name), sp); err != nil {
 			return err
