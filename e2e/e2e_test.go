@@ -186,11 +186,9 @@ func TestOneEvening(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.strip button').length >= 5`))
 	require.NoError(t, p.Click("clarity"))
 	require.NoError(t, p.Wait(`document.activeElement.closest('.overrule')`))
-	require.NoError(t, p.Type("3"))
-	require.NoError(t, p.WaitText("You said so for"))
-	require.NoError(t, p.Type("\x1b"))
+	require.NoError(t, p.Type("3\r"))
 	require.NoError(t, p.Wait(`!document.querySelector('.overrule')`))
-	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')`))
+	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')?.innerText.includes('3.0 m')`))
 
 	// A time to come is not logged; the last low water is.
 	require.NoError(t, p.Type("c"))
@@ -198,8 +196,21 @@ func TestOneEvening(t *testing.T) {
 	require.NoError(t, p.Type("\x1b"))
 	require.NoError(t, p.Wait(`!document.querySelector('[role=dialog] form')`))
 	require.NoError(t, p.Click("now"))
+	// What is seen now is kept at once, survives a reload, and can be taken back.
+	require.NoError(t, p.Click("clarity"))
+	require.NoError(t, p.Wait(`document.activeElement.closest('.overrule')`))
+	require.NoError(t, p.Click("stained"))
+	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')?.innerText.includes('1.0 m')`))
+	require.NoError(t, p.Go("/water"))
+	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')?.innerText.includes('1.0 m')`))
 	require.NoError(t, p.Type("<"))
 	require.NoError(t, p.Wait(`document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes('01:47')`))
+	// What was seen at the end of a spell goes into the log with it.
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.strip .forecast')].some((e) => e.innerText.includes('clarity'))`))
+	require.NoError(t, p.Click("clarity"))
+	require.NoError(t, p.Wait(`document.activeElement.closest('.overrule')`))
+	require.NoError(t, p.Type("2\r"))
+	require.NoError(t, p.Wait(`document.querySelector('.strip .observed')?.innerText.includes('2.0 m')`))
 	logBoth(t, p)
 }
 

@@ -131,6 +131,18 @@ func TestTheAnglersExpectationGoesFirst(t *testing.T) {
 	assert.Equal(t, 6.0, Believe([]Reading{service, own, seen}, now)[WindSpeed].Value)
 }
 
+// What was seen during a spell, or noted just after it, holds for the spell.
+func TestSeenDuringASpell(t *testing.T) {
+	during := func(ago time.Duration) Origin {
+		r := Sorted([]Reading{reading(Clarity, 2, ago, Observed), reading(Clarity, 1, 0, Forecast)})
+		return r.BelieveDuring(now.Add(-30*time.Minute), now.Add(30*time.Minute))[Clarity].Origin
+	}
+	assert.Equal(t, Observed, during(-20*time.Minute))
+	assert.Equal(t, Observed, during(-40*time.Minute))
+	assert.Equal(t, Forecast, during(-50*time.Minute))
+	assert.Equal(t, Observed, during(2*time.Hour))
+}
+
 func TestAReadingsOwnSpreadCounts(t *testing.T) {
 	word := reading(Clarity, 1, time.Hour, Observed)
 	word.Spread = 0.4

@@ -49,14 +49,27 @@ func Sorted(list []Reading) Readings {
 }
 
 // Believe at a moment, by the order of trust (see [Believe]).
-func (r Readings) Believe(t time.Time) Believed {
+func (r Readings) Believe(t time.Time) Believed { return r.believe(t, t) }
+
+// afterwards is how long after a stretch of time something may be noted that was
+// seen in it.
+const afterwards = 15 * time.Minute
+
+// BelieveDuring a stretch of time what held in its middle; what was seen within
+// it, or noted a quarter of an hour after, counts as seen then.
+func (r Readings) BelieveDuring(from, to time.Time) Believed {
+	return r.believe(from.Add(to.Sub(from)/2), to.Add(afterwards))
+}
+
+// believe at t, observations up to until included.
+func (r Readings) believe(t, until time.Time) Believed {
 	out := make(Believed, len(natures))
 	for k, n := range natures {
-		var c candidates
+		c := candidates{until: until}
 		list := r.byKind[k]
 		from := t.Add(-max(stale*n.fresh, forecastReach))
 		i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
-		for ; i < len(list) && list[i].Time.Sub(t) <= forecastReach; i++ {
+		for last := later(t.Add(forecastReach), until); i < len(list) && !list[i].Time.After(last); i++ {
 			c.consider(&list[i], t)
 		}
 		if v, ok := c.believe(k, t); ok {
@@ -66,8 +79,17 @@ func (r Readings) Believe(t time.Time) Believed {
 	return out
 }
 
+func later(a, b time.Time) time.Time {
+	if a.After(b) {
+		return a
+	}
+	return b
+}
+
 // candidates to speak for a kind at a moment.
 type candidates struct {
+	// until when observations count.
+	until time.Time
 	seen *Reading
 	// own is what the angler expects; before and after are a service's hours
 	// around the moment.
@@ -77,7 +99,7 @@ type candidates struct {
 func (c *candidates) consider(r *Reading, t time.Time) {
 	age := t.Sub(r.Time)
 	if r.Origin == Observed {
-		if age >= 0 && age <= stale*natures[r.Kind].fresh && (c.seen == nil || r.Time.After(c.seen.Time)) {
+		if !r.Time.After(c.until) && age <= stale*natures[r.Kind].fresh && (c.seen == nil || r.Time.After(c.seen.Time)) {
 			c.seen = r
 		}
 		return

@@ -8,6 +8,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 	"greypebble/core/sky"
 	"greypebble/core/tide"
 	"greypebble/server/store"
@@ -29,12 +30,14 @@ type frame struct {
 	LevelM         float64    `json:"level_m"`
 	RateMPerH      float64    `json:"rate_m_per_h"`
 	Stage          string     `json:"stage"`
+	Says           string     `json:"says" doc:"how deep it is where it matters"`
 	SunAltitudeDeg float64    `json:"sun_altitude_deg"`
 	Light          string     `json:"light"`
 	DarkBelowM     float64    `json:"dark_below_m" doc:"depth below which it is dark"`
 	BreakerM       float64    `json:"breaker_m" doc:"height of breakers on an open beach, 0 elsewhere"`
 	White          []whiteOut `json:"white" nullable:"false" doc:"where waves break along the section"`
 	Open           bool       `json:"open"`
+	Closing        bool       `json:"closing" doc:"the way shuts before long"`
 	DepthsM        []float64  `json:"depths_m" nullable:"false" doc:"by mark, in the order of marks"`
 	Breaks         []bool     `json:"breaks" nullable:"false" doc:"whether waves break on the mark, in the same order"`
 	TempsC         []*float64 `json:"temps_c" nullable:"false" doc:"of the water over each mark, null when dry"`
@@ -161,6 +164,7 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 		breaker := m.Breakers()
 		f := frame{Time: t, LevelM: m.LevelM, RateMPerH: m.Stage.RateMPerH, Stage: m.Stage.String(), SunAltitudeDeg: m.Sun.Altitude,
 			Light: m.Light().String(), DarkBelowM: m.DarkBelow(), BreakerM: breaker, Open: isOpen,
+			Says: m.Headline(quantity.Metric), Closing: advise.ClosesSoon(open, t),
 			White: []whiteOut{}, DepthsM: make([]float64, len(sp.Marks)), Breaks: make([]bool, len(sp.Marks)), TempsC: make([]*float64, len(sp.Marks)),
 			Slack: m.Stage.Slack}
 		surface := m.Surface()

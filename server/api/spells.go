@@ -179,6 +179,10 @@ func (s *Server) putSpell(ctx context.Context, in *spellInput) (*spellOutput, er
 	if err != nil {
 		return nil, failed(err)
 	}
+	m.Believed = m.Spot.Readings.BelieveDuring(started, ended)
+	for i := range own { // what was said with the spell goes before what was seen beside it
+		m.Believed[own[i].Kind] = conditions.Value{Reading: own[i]}
+	}
 	spell := store.Spell{ID: in.ID, Revision: b.Revision,
 		SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: target.ID, StartedAt: started, EndedAt: ended, Rods: max(b.Rods, 1),
 			Mark: b.Mark, Approach: b.Approach, Offering: b.Offering, Note: b.Note},

@@ -104,11 +104,13 @@ func unequal(same map[string]bool) []string {
 	return out
 }
 
-// observed are the readings the angler gave, as a comparable text.
+// observed are the readings the angler gave with the spell, as a comparable
+// text. What was seen on the water beside it names its place, and does not count
+// as a change of the spell.
 func observed(readings []conditions.Reading) string {
 	var list []string
 	for _, r := range readings {
-		if r.Origin == conditions.Observed {
+		if r.Origin == conditions.Observed && r.Source == conditions.TheAngler && r.Place == "" {
 			list = append(list, fmt.Sprintf("%s=%g", r.Kind, r.Value))
 		}
 	}
@@ -212,10 +214,12 @@ type spellReading struct {
 	Origin conditions.Origin `db:"origin"`
 	Time   time.Time         `db:"time"`
 	Source string            `db:"source"`
+	Place  string            `db:"place"`
+	Spread float64           `db:"spread"`
 }
 
 func (r spellReading) reading() conditions.Reading {
-	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source}
+	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Place: r.Place, Spread: r.Spread}
 }
 
 func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
@@ -223,8 +227,9 @@ func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
 		return err
 	}
 	for _, r := range sp.Readings {
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (spell_id, kind, value, origin, time, source)
-			VALUES (:spell_id, :kind, :value, :origin, :time, :source)`, spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source}); err != nil {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (spell_id, kind, value, origin, time, source, place, spread)
+			VALUES (:spell_id, :kind, :value, :origin, :time, :source, :place, :spread)`,
+			spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source, r.Place, r.Spread}); err != nil {
 			return err
 		}
 	}
@@ -233,7 +238,7 @@ func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
 
 func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions.Reading, error) {
 	var rows []spellReading
-	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source FROM spell_reading WHERE spell_id = ?`, spell)
+	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source, place, spread FROM spell_reading WHERE spell_id = ?`, spell)
 	out := make([]conditions.Reading, len(rows))
 	for i, r := range rows {
 		out[i] = r.reading()

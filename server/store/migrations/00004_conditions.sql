@@ -8,6 +8,10 @@ ALTER TABLE reading
   DROP PRIMARY KEY,
   ADD PRIMARY KEY (water_id, kind, time, origin, own);
 
+ALTER TABLE spell_reading
+  ADD COLUMN place  VARCHAR(80) NOT NULL DEFAULT '',
+  ADD COLUMN spread DOUBLE NOT NULL DEFAULT 0 CHECK (spread >= 0);
+
 -- A station may follow another one, with offsets, instead of having constituents.
 ALTER TABLE station
   ADD COLUMN reference_id      UUID NULL,
@@ -64,5 +68,6 @@ ALTER TABLE spot DROP COLUMN lag_high_s, DROP COLUMN lag_low_s, DROP COLUMN fact
   DROP COLUMN passage_width_m, DROP COLUMN passage_bed_m;
 ALTER TABLE station DROP CONSTRAINT station_reference, DROP CONSTRAINT station_not_itself, DROP COLUMN reference_id, DROP COLUMN lag_high_s,
   DROP COLUMN lag_low_s, DROP COLUMN factor_high, DROP COLUMN factor_low, DROP COLUMN difference_high_m, DROP COLUMN difference_low_m;
+ALTER TABLE spell_reading DROP COLUMN place, DROP COLUMN spread;
 DELETE FROM reading WHERE own;
 ALTER TABLE reading DROP PRIMARY KEY, ADD PRIMARY KEY (water_id, kind, time, origin), DROP COLUMN place, DROP COLUMN spread, DROP COLUMN own;

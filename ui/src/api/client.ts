@@ -17,6 +17,10 @@ export type SpellIn = Schemas['SpellInputBody'];
 export type Target = Schemas['TargetOut'];
 export type Window = Schemas['WindowOut'];
 export type Station = Schemas['StationOut'];
+export type Sheet = Schemas['ConditionsOutputBody'];
+export type SpotTide = Schemas['SpotTideOutputBody'];
+export type Comparison = Schemas['CompareOutputBody'];
+export type LogRead = Schemas['LogOutputBody'];
 export type Analysis = Schemas['AnalyseOutputBody'];
 
 /** A problem the server reported, or that it could not be reached. */
@@ -82,15 +86,34 @@ export const api = {
     settle(client.PUT('/v1/waters/{id}/surge', { params: { path: { id: water } }, body })),
   deleteSurge: (water: string) =>
     settle(client.DELETE('/v1/waters/{id}/surge', { params: { path: { id: water } } })),
-  analyse: (csv: string, time_zone?: string) =>
+  deleteStation: (id: string) => settle(client.DELETE('/v1/stations/{id}', { params: { path: { id } } })),
+  compare: (a: string, b: string) => settle(client.GET('/v1/tide/compare', { params: { query: { a, b } } })),
+  conditions: (spot_id: string, time: string) =>
+    settle(client.GET('/v1/conditions', { params: { query: { spot_id, time } } })),
+  addReadings: (water: string, body: Schemas['ReadingsInputBody']) =>
+    settle(client.POST('/v1/waters/{id}/readings', { params: { path: { id: water } }, body })),
+  takeBack: (water: string, kind: string, time: string) =>
     settle(
-      client.POST('/v1/tide/analyse', {
-        params: { query: time_zone ? { time_zone } : {} },
-        body: csv as never,
+      client.DELETE('/v1/waters/{id}/readings', { params: { path: { id: water }, query: { kind, time } } }),
+    ),
+  readLog: (water: string, text: string, query: { name: string; time_zone: string; keep: boolean }) =>
+    settle(
+      client.POST('/v1/waters/{id}/log', {
+        params: { path: { id: water }, query },
+        body: text as never,
         bodySerializer: (b) => b as unknown as string,
-        headers: { 'Content-Type': 'text/csv' },
+        headers: { 'Content-Type': 'text/plain' },
       }),
     ),
+  spotTide: (id: string) => settle(client.GET('/v1/spots/{id}/tide', { params: { path: { id } } })),
+  putOffsets: (id: string, body: Schemas['OffsetsBody']) =>
+    settle(client.PUT('/v1/spots/{id}/offsets', { params: { path: { id } }, body })),
+  putCurrent: (id: string, body: Schemas['CurrentBody']) =>
+    settle(client.PUT('/v1/spots/{id}/current', { params: { path: { id } }, body })),
+  putNoted: (id: string, noted_id: string, body: Schemas['NotedBody']) =>
+    settle(client.PUT('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } }, body })),
+  deleteNoted: (id: string, noted_id: string) =>
+    settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/spells', { params: { query } })),
 };

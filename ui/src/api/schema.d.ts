@@ -1042,6 +1042,8 @@ export interface components {
             breaker_m: number;
             /** @description whether waves break on the mark, in the same order */
             breaks: boolean[];
+            /** @description the way shuts before long */
+            closing: boolean;
             /**
              * Format: double
              * @description positive on the flood; left out where it is not known
@@ -1060,6 +1062,8 @@ export interface components {
             open: boolean;
             /** Format: double */
             rate_m_per_h: number;
+            /** @description how deep it is where it matters */
+            says: string;
             slack: boolean;
             stage: string;
             /** Format: double */

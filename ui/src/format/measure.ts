@@ -105,12 +105,37 @@ export const kinds = {
     long: 'Swell period',
     write: (v: number) => `${fixed(v, 0)} s`,
   },
+  rain_mm: {
+    name: 'rain',
+    unit: 'mm',
+    step: 0.5,
+    min: 0,
+    max: 500,
+    long: 'Rain in the hour',
+    write: (v: number) => `${fixed(v, 1)} mm`,
+  },
+  sounder_depth_m: {
+    name: 'sounder',
+    unit: 'm',
+    step: 0.1,
+    min: 0,
+    max: 11000,
+    long: 'Depth under the sounder',
+    write: (v: number) => `${fixed(v, 1)} m`,
+  },
 } as const;
 export type Kind = keyof typeof kinds;
 export const kindList = Object.keys(kinds) as Kind[];
-/** Those shown with a spot: the swell only on an open beach, air temperature in the sheet of a spell only. */
+/** Those shown with a spot; the rest is in the sheet. The swell counts only on an open beach. */
 export const shownAt = (place: string): Kind[] =>
-  kindList.filter(
-    (k) => k !== 'wind_from_deg' && k !== 'air_temp_c' && (place === 'surf beach' || !k.startsWith('swell')),
-  );
+  place === 'surf beach'
+    ? ['clarity_secchi_m', 'water_temp_c', 'wind_speed_ms', 'swell_height_m', 'swell_period_s']
+    : ['clarity_secchi_m', 'water_temp_c', 'wind_speed_ms', 'cloud_fraction'];
+/** How old a reading is, in words. */
+export const aged = (s: number) => {
+  const min = Math.round(Math.abs(s) / 60);
+  const span =
+    min < 90 ? `${min} min` : min < 36 * 60 ? `${Math.round(min / 60)} h` : `${Math.round(min / 1440)} d`;
+  return s < -60 ? `in ${span}` : min === 0 ? 'now' : `${span} old`;
+};
 export const isKind = (k: string): k is Kind => k in kinds;

@@ -17,6 +17,9 @@ export const clock = (t: string | Date, zone: string) =>
 export const day = (t: string | Date, zone: string) =>
   format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(t)).replace(',', '');
 
+export const dayShort = (t: string | Date, zone: string) =>
+  format(zone, { weekday: 'short', day: 'numeric' }).format(new Date(t)).replace(',', '');
+
 export const dayOfYear = (t: string | Date, zone: string) =>
   format(zone, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(t));
 

@@ -1,9 +1,9 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, type Spot } from '../api/client';
 import { kindList, type Kind } from '../format/measure';
 import { typing } from './typing';
-import { MomentContext, nearest, type Moment, type Overrides } from './moment';
+import { MomentContext, nearest, type Moment, type Overrides, type Said } from './moment';
 
 const hours = 36;
 /** How much of the ribbon lies before a moment it is opened on. */
@@ -83,6 +83,34 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
       }),
     [time, spot.id],
   );
+  const queries = useQueryClient();
+  const follow = useCallback(() => {
+    for (const key of ['state', 'ribbon', 'advise', 'conditions'])
+      void queries.invalidateQueries({ queryKey: [key] });
+  }, [queries]);
+  // What was said stays on screen until the server has it, and for good where there is no signal.
+  const say = useCallback(
+    async (said: Said[]) => {
+      // What is shown is the frame nearest to the clock; what is seen now is not of a time to come.
+      const shown = Date.parse(ribbon?.frames[index]?.time ?? new Date(time).toISOString());
+      const now = present().getTime();
+      const at = new Date(Math.abs(shown - now) <= tenMinutes ? Math.min(shown, now) : shown).toISOString();
+      const readings = said.map(({ kind, value, word }) => (word ? { kind, word } : { kind, value }));
+      await api.addReadings(spot.water_id, { time: at, spot_id: spot.id, readings });
+      setOverrides((o) =>
+        Object.fromEntries(Object.entries(o).filter(([k]) => !said.some((s) => s.kind === k))),
+      );
+      follow();
+    },
+    [ribbon, index, time, present, spot.id, spot.water_id, follow],
+  );
+  const takeBack = useCallback(
+    async (kind: Kind, at: string) => {
+      await api.takeBack(spot.water_id, kind, at);
+      follow();
+    },
+    [spot.water_id, follow],
+  );
   const choose = useCallback((id: string) => {
     localStorage.setItem(spotKey, id);
     setSpotId(id);
@@ -121,6 +149,8 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
     page,
     overrides,
     override,
+    say,
+    takeBack,
     readings: kindList.flatMap((kind) => (overrides[kind] ? [{ kind, value: overrides[kind].value }] : [])),
   };
   return <MomentContext value={value}>{children}</MomentContext>;

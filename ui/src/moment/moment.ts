@@ -4,6 +4,8 @@ import type { Kind } from '../format/measure';
 
 /** What the angler says it is like, overruling the forecast; when and where it was said. */
 export type Override = { value: number; time: string; spotId: string };
+/** A reading the angler gives: a value, or a word for clarity. */
+export type Said = { kind: Kind; value?: number; word?: string };
 export type Overrides = Partial<Record<Kind, Override>>;
 
 /** The chosen spot and the chosen moment, which everything on screen follows. */
@@ -26,6 +28,9 @@ export interface Moment {
   page: (hours: number) => void;
   overrides: Overrides;
   override: (kind: Kind, value: number | null) => void;
+  /** Keeps readings for the chosen moment; they then count everywhere. */
+  say: (said: Said[]) => Promise<void>;
+  takeBack: (kind: Kind, time: string) => Promise<void>;
   readings: ReadingIn[];
 }
 

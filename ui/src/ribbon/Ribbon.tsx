@@ -2,10 +2,13 @@ import { useQuery } from '@tanstack/react-query';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { api } from '../api/client';
+import { api, type Frame, type RibbonData } from '../api/client';
 import { fixed, metres, rate } from '../format/measure';
-import { clock, day, hourThere } from '../format/time';
+import { clock, day, dayShort, hourThere } from '../format/time';
 import { nearest, useMoment } from '../moment/moment';
+import { spread } from './spread';
+import { SurfaceRun } from './SurfaceRun';
+import { surfaces } from './surfaces';
 import { useWidth } from './useWidth';
 import './ribbon.css';
 
@@ -18,8 +21,8 @@ export function Ribbon() {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const narrow = width < 640;
-  const height = narrow ? 132 : 172;
-  const pad = { top: narrow ? 34 : 40, right: narrow ? 10 : 112, bottom: 22, left: narrow ? 10 : 24 };
+  const height = narrow ? 152 : 190;
+  const pad = { top: narrow ? 50 : 56, right: narrow ? 10 : 112, bottom: 22, left: narrow ? 10 : 24 };
   const r = m.ribbon;
   const log = useQuery({
     queryKey: ['spells', 'ribbon', m.spot.id, r?.from],
@@ -59,7 +62,29 @@ export function Ribbon() {
         });
       }
     }
-    return { x, y, lines, fill: shape(r.frames) ?? '', edge: top(r.frames) ?? '', ticks };
+    const bottom = height - pad.bottom;
+    // Below this it is dark: the water's own night.
+    const gloom = area<Frame>()
+      .x((f) => x(t(f.time)))
+      .y0(bottom)
+      .y1((f) => Math.min(y(f.level_m - f.dark_below_m), bottom))
+      .curve(curveMonotoneX);
+    // The prediction, where a surge lifts the water off it.
+    const bare = line<Frame>()
+      .x((f) => x(t(f.time)))
+      .y((f) => y(f.level_m - f.surge_m))
+      .curve(curveMonotoneX);
+    return {
+      surfaces: surfaces(r.frames),
+      gloom: gloom(r.frames) ?? '',
+      bare: r.frames.some((f) => Math.abs(f.surge_m) > 0.005) ? (bare(r.frames) ?? '') : '',
+      x,
+      y,
+      lines,
+      fill: shape(r.frames) ?? '',
+      edge: top(r.frames) ?? '',
+      ticks,
+    };
   }, [r, width, height, narrow, m.spot.time_zone, pad.left, pad.right, pad.top, pad.bottom]);
 
   const drag = (e: PointerEvent<SVGSVGElement>) => {
@@ -114,6 +139,8 @@ export function Ribbon() {
             <Dark spans={r.twilight} {...{ drawn, r, pad, height }} fill="var(--night)" />
             <Dark spans={r.daylight} {...{ drawn, r, pad, height }} fill="var(--twilight)" />
             <path d={drawn.fill} fill="url(#ribbon-water)" />
+            <path className="gloom" d={drawn.gloom} />
+            {drawn.bare && <path className="bare" d={drawn.bare} />}
             <path d={drawn.edge} fill="none" stroke="var(--surface)" strokeWidth={1.4} />
             {spread(
               drawn.lines.map((l) => ({ ...l, at: drawn.y(l.level_m) })),
@@ -138,7 +165,7 @@ export function Ribbon() {
                   key={i}
                   className="open"
                   x={a}
-                  y={pad.top - 9}
+                  y={pad.top - 26}
                   width={Math.max(b - a, 2)}
                   height={5}
                   rx={2.5}
@@ -147,6 +174,17 @@ export function Ribbon() {
                 </rect>
               );
             })}
+            {drawn.surfaces.map((s) => (
+              <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
+            ))}
+            {r.peaks.map((k) => (
+              <PeakMark
+                key={k.time}
+                peak={k}
+                x={drawn.x(Date.parse(k.time))}
+                {...{ pad, width, height, narrow, zone }}
+              />
+            ))}
             {r.turns.map((k) => {
               const x = drawn.x(Date.parse(k.time));
               const near = Math.abs(x - drawn.x(Date.parse(f.time)));
@@ -221,10 +259,46 @@ function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: b
   return (
     <div className="moment-label" style={{ left }}>
       <b>{clock(f.time, spot.time_zone)}</b> {metres(f.level_m)}{' '}
-      {Math.abs(f.rate_m_per_h) < 0.02
-        ? 'slack'
-        : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
+      {f.slack ? 'slack' : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
     </div>
+  );
+}
+
+/** Springs or neaps: on the ribbon where they fall, else said at the edge they lie beyond. */
+function PeakMark(props: {
+  peak: RibbonData['peaks'][number];
+  x: number;
+  pad: { left: number; right: number; bottom: number };
+  width: number;
+  height: number;
+  narrow: boolean;
+  zone: string;
+}) {
+  const { peak, x, pad, width, height, narrow, zone } = props;
+  const name = peak.springs ? 'springs' : 'neaps';
+  const y = height - pad.bottom - 6;
+  if (x < pad.left) return null;
+  // On a phone the right edge belongs to the lines' names.
+  if (x > width - pad.right)
+    return (
+      <text
+        className="peak"
+        x={narrow ? pad.left + 6 : width - pad.right - 6}
+        y={y}
+        textAnchor={narrow ? 'start' : 'end'}
+      >
+        {name} {narrow ? dayShort(peak.time, zone) : day(peak.time, zone)} ›
+      </text>
+    );
+  return (
+    <text
+      className="peak"
+      x={Math.min(Math.max(x, pad.left + 26), width - pad.right - 26)}
+      y={y}
+      textAnchor="middle"
+    >
+      {name}
+    </text>
   );
 }
 
@@ -261,13 +335,4 @@ function Pebble({ x, y, full, title }: { x: number; y: number; full: boolean; ti
       <title>{title}</title>
     </ellipse>
   );
-}
-
-/** Pushes labels apart that would lie on one another. */
-function spread<T extends { at: number }>(list: T[], apart: number): (T & { label: number })[] {
-  const out = [...list].sort((a, b) => a.at - b.at).map((l) => ({ ...l, label: l.at }));
-  for (let i = 1; i < out.length; i++) {
-    out[i]!.label = Math.max(out[i]!.label, out[i - 1]!.label + apart);
-  }
-  return out;
 }

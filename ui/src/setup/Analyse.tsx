@@ -1,7 +1,8 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Input } from 'antd';
+import { App, Button, Input, Progress, Segmented } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { analyse } from '../api/analyse';
 import { api, type Analysis } from '../api/client';
 import { fixed } from '../format/measure';
 import { day } from '../format/time';
@@ -9,49 +10,84 @@ import { useMoment } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
 
-/** Constituents from a tide gauge's own record. */
+type Of = 'record' | 'turns';
+
+const about: Record<Of, string> = {
+  record:
+    'A CSV file whose first line names the columns time and height_m (or height_cm, height_ft), fifteen days or more.',
+  turns:
+    'A CSV file with the columns time, height_m (or height_cm, height_ft) and kind (high or low), fifteen days or more; a year gives a good station.',
+};
+
+/** Constituents from a tide gauge's own record, or from a printed table of high and low waters. */
 export function Analyse() {
   const m = useMoment();
   const zone = m.spot.time_zone;
+  const [of, setOf] = useState<Of>('record');
   const [file, setFile] = useState('');
+  const [share, setShare] = useState(0);
   const run = useMutation({
-    mutationFn: async (f: File) => api.analyse(await f.text(), zone),
+    mutationFn: async (f: File) => {
+      setShare(0);
+      return analyse(await f.text(), of, zone, setShare);
+    },
   });
   const a = run.data;
   return (
     <section className="panel">
-      <h2>From a gauge record</h2>
-      <p className="quiet">
-        A CSV file whose first line names the columns <b>time</b> and <b>height_m</b> (or height_cm,
-        height_ft), fifteen days or more. Times without an offset are read as those of {m.spot.water}.
+      <h2>A station from what was measured</h2>
+      <Segmented<Of>
+        aria-label="What the file holds"
+        value={of}
+        onChange={(v) => {
+          setOf(v);
+          run.reset();
+        }}
+        options={[
+          { value: 'record', label: 'Gauge record' },
+          { value: 'turns', label: 'Table of high and low waters' },
+        ]}
+      />
+      <p className="quiet about">
+        {about[of]} Times without an offset are read as those of {m.spot.water}.
       </p>
       <ChooseFile
-        says={run.isPending ? `Analysing ${file}…` : 'Choose a record'}
+        says={of === 'record' ? 'Choose a record' : 'Choose a table'}
         accept=".csv,text/csv"
         onFile={(f) => {
           setFile(f.name);
           run.mutate(f);
         }}
       />
+      {run.isPending && (
+        <div className="progress" role="status">
+          <Progress
+            percent={Math.round(share * 100)}
+            strokeColor="var(--accent-soft)"
+            aria-label="Analysing"
+          />
+          <span className="quiet small">Analysing {file}</span>
+        </div>
+      )}
       {run.error && (
         <p role="alert" className="caution">
           {file}: {run.error.message}
         </p>
       )}
-      {a && !run.isPending && <Result key={file + a.from} a={a} file={file} zone={zone} />}
+      {a && !run.isPending && <Result key={file + a.from} a={a} of={of} file={file} zone={zone} />}
     </section>
   );
 }
 
-function Result({ a, file, zone }: { a: Analysis; file: string; zone: string }) {
+function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone: string }) {
   const largest = [...a.constituents].sort((p, q) => q.amplitude_m - p.amplitude_m);
   return (
     <div className="analysis">
       <p>
-        <b>{a.samples}</b> readings from {day(a.from, zone)} to {day(a.to, zone)}:{' '}
-        <b>{a.constituents.length}</b> constituents, mean level <b>{fixed(a.z0_m, 3)} m</b> above the gauge’s
-        zero, residual <b>{fixed(a.residual_rms_m, 3)} m</b>.
-        {a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
+        <b>{a.samples}</b> {of === 'record' ? 'readings' : 'high and low waters'} from {day(a.from, zone)} to{' '}
+        {day(a.to, zone)}: <b>{a.constituents.length}</b> constituents, mean level <b>{fixed(a.z0_m, 3)} m</b>{' '}
+        above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, residual{' '}
+        <b>{fixed(a.residual_rms_m, 3)} m</b>.{a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
         {a.spikes > 0 && ` ${a.spikes} spikes given no weight.`}
         {a.shifts.map(
           (s) => ` The gauge’s zero moved by ${fixed(s.by_m, 2)} m on ${day(s.time, zone)}; allowed for.`,
@@ -93,18 +129,18 @@ function Result({ a, file, zone }: { a: Analysis; file: string; zone: string }) 
           </ul>
         </div>
       </div>
-      <Keep a={a} file={file} />
+      <Keep a={a} of={of} file={file} />
     </div>
   );
 }
 
 /** Keeps the result as a station. The mean level needs the chart's datum, which a gauge's zero is not. */
-function Keep({ a, file }: { a: Analysis; file: string }) {
+function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
   const queries = useQueryClient();
   const { message } = App.useApp();
   const [id] = useState(() => v7());
   const [name, setName] = useState(file.replace(/\.csv$/i, ''));
-  const [datum, setDatum] = useState('');
+  const [datum, setDatum] = useState(of === 'turns' ? '0' : '');
   const offset = Number(datum.replace(',', '.').replace('−', '-'));
   const ready = name.trim() !== '' && datum.trim() !== '' && Number.isFinite(offset);
   const keep = useMutation({
@@ -137,7 +173,7 @@ function Keep({ a, file }: { a: Analysis; file: string }) {
         <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
       </label>
       <label>
-        <span>Chart datum above the gauge’s zero, m</span>
+        <span>Chart datum above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, m</span>
         <Input
           value={datum}
           inputMode="decimal"

@@ -2,6 +2,8 @@ import { Button, Segmented } from 'antd';
 import { useSession } from '../signin/session';
 import { lights, useLight } from '../theme/light';
 import { Analyse } from './Analyse';
+import { Logs } from './Logs';
+import { SpotTide } from './SpotTide';
 import { Stations } from './Stations';
 import './setup.css';
 
@@ -22,7 +24,9 @@ export default function SetupPage() {
         </div>
       </section>
       <Stations />
+      <SpotTide />
       <Analyse />
+      <Logs />
     </div>
   );
 }

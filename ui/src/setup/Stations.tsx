@@ -1,8 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Select } from 'antd';
-import { api } from '../api/client';
+import { Button, Select } from 'antd';
+import { api, type Station } from '../api/client';
 import { fixed, metres } from '../format/measure';
 import { Bring } from './Bring';
+import { Compare } from './Compare';
+import { Secondary } from './Secondary';
+
+/** How a secondary station follows its reference. */
+function follows(s: Station, reference: string): string {
+  const o = s.offsets!;
+  const lag = (min: number) => `${min < 0 ? '−' : '+'}${Math.abs(Math.round(min))} min`;
+  return `follows ${reference}: high ${lag(o.lag_high_min)} ×${(o.factor_high ?? 1).toFixed(2)}, low ${lag(o.lag_low_min)} ×${(o.factor_low ?? 1).toFixed(2)}`;
+}
 
 /** The angler's tide stations, and which water follows which. */
 export function Stations() {
@@ -13,9 +22,13 @@ export function Stations() {
     // Everything drawn hangs on the tide.
     onSuccess: () => queries.invalidateQueries(),
   });
+  const remove = useMutation({
+    mutationFn: api.deleteStation,
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['stations'] }),
+  });
   const list = stations.data ?? [];
   const waters = list.flatMap((s) => s.waters.map((w) => ({ ...w, station: s.id })));
-  const error = stations.error ?? use.error;
+  const error = stations.error ?? use.error ?? remove.error;
   return (
     <section className="panel">
       <h2>Stations</h2>
@@ -25,8 +38,10 @@ export function Stations() {
           <summary>
             <b>{s.name}</b>
             <span className="quiet">
-              {s.constituents.length} constituents, springs about {metres(s.mean_spring_range_m)}, mean level{' '}
-              {metres(s.z0_m)} above datum
+              {s.reference_id
+                ? follows(s, list.find((o) => o.id === s.reference_id)?.name ?? 'another station')
+                : `${s.constituents.length} constituents, mean level ${metres(s.z0_m)} above datum`}
+              , springs about {metres(s.mean_spring_range_m)}
             </span>
             <span className="quiet small">{s.source}</span>
           </summary>
@@ -41,12 +56,24 @@ export function Stations() {
           </ul>
           <p className="take">
             Take it along:{' '}
-            <a href={`/api/v1/stations/${s.id}/file?format=json`} download={`${s.name}.json`}>
-              JSON
-            </a>{' '}
-            <a href={`/api/v1/stations/${s.id}/file?format=csv`} download={`${s.name}.csv`}>
-              CSV
+            {!s.reference_id && (
+              <>
+                <a href={`/api/v1/stations/${s.id}/file?format=json`} download={`${s.name}.json`}>
+                  JSON
+                </a>{' '}
+                <a href={`/api/v1/stations/${s.id}/file?format=csv`} download={`${s.name}.csv`}>
+                  CSV
+                </a>{' '}
+              </>
+            )}
+            <a href={`/api/v1/stations/${s.id}/turns.csv`} download={`${s.name} turns.csv`}>
+              this year’s high and low waters
             </a>
+            {s.waters.length === 0 && (
+              <Button size="small" onClick={() => remove.mutate(s.id)} loading={remove.isPending}>
+                Remove
+              </Button>
+            )}
           </p>
         </details>
       ))}
@@ -66,6 +93,8 @@ export function Stations() {
         </div>
       )}
       <Bring />
+      <Secondary stations={list} />
+      {list.length > 1 && <Compare stations={list} />}
     </section>
   );
 }

@@ -1,11 +1,23 @@
 import { useQuery } from '@tanstack/react-query';
-import { api } from '../api/client';
+import { api, type Frame } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
-import { metres } from '../format/measure';
+import { fixed, metres } from '../format/measure';
 import { useMoment } from '../moment/moment';
 import { Section } from './Section';
-import { closesSoon, markInWords, wayInWords } from './windows';
+import { markInWords, wayInWords } from './windows';
 import './water.css';
+
+const surfaces: Record<Frame['surface'], string> = {
+  glassy: 'The water is glassy',
+  ripple: 'A ripple on the water',
+  chop: 'A chop on the water',
+  rough: 'The water is rough',
+};
+const celsius = (c?: number | null) => (c === null || c === undefined ? '' : `${fixed(c, 1)}°`);
+
+/** How hard the tide runs, where something is known of it. */
+const running = (ms?: number) =>
+  ms === undefined ? '' : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${fixed(Math.abs(ms), 1)} m/s`;
 
 export default function WaterPage() {
   const m = useMoment();
@@ -22,10 +34,16 @@ export default function WaterPage() {
     <div className="water">
       <div className="water-draw">
         <div className="water-head">
-          <h1>{ribbon && m.frame ? headline(ribbon.marks, m.frame.depths_m) : m.spot.name}</h1>
+          <h1>{m.frame?.says ?? m.spot.name}</h1>
           <p className="quiet">
             {m.spot.place}, {m.spot.water}, {m.spot.manner}. {m.spot.note}
           </p>
+          {m.frame && (
+            <p className="quiet">
+              {surfaces[m.frame.surface]}
+              {running(m.frame.current_ms)}.
+            </p>
+          )}
         </div>
         {spot.error && <p role="alert">{spot.error.message}</p>}
         {spot.data && m.frame && (
@@ -41,7 +59,7 @@ export default function WaterPage() {
       <aside className="water-side">
         <section className="panel">
           <h2>{m.frame?.open ? 'You can get in and back' : 'Shut: you cannot get in and back'}</h2>
-          <p className={m.frame?.open && closesSoon(ribbon?.windows ?? [], at) ? 'way caution' : 'way'}>
+          <p className={m.frame?.closing ? 'way caution' : 'way'}>
             {ribbon && m.frame ? wayInWords(ribbon.windows, at, zone) : ''}
           </p>
           {(state.data?.cautions ?? []).map((c) => (
@@ -57,6 +75,7 @@ export default function WaterPage() {
               <tr>
                 <th>Mark</th>
                 <th>Depth now</th>
+                <th>Warmth</th>
                 <th>Worth a cast</th>
               </tr>
             </thead>
@@ -70,6 +89,7 @@ export default function WaterPage() {
                       <span className="quiet small"> {k.bottom}</span>
                     </th>
                     <td className="depth">{depth > 0 ? metres(depth) : 'dry'}</td>
+                    <td className="quiet small warm">{celsius(m.frame?.temps_c[i])}</td>
                     <td className="quiet small when">
                       {markInWords(k.windows, at, zone)}
                       {m.frame?.breaks[i] && ', breaking'}
@@ -83,21 +103,4 @@ export default function WaterPage() {
       </aside>
     </div>
   );
-}
-
-/** "0.34 m over the crest, 1.28 m at the edge". */
-function headline(marks: { name: string; kind: string }[], depths: number[]): string {
-  const told = ['crest', 'bar', 'edge', 'trough', 'piling'];
-  const parts = marks
-    .map((k, i) => ({ k, d: depths[i] ?? 0 }))
-    .filter(({ k }) => told.includes(k.kind))
-    .slice(0, 2)
-    .map(({ k, d }) => {
-      const name = k.name.toLowerCase();
-      const over = k.kind === 'crest' || k.kind === 'bar';
-      if (d <= 0) return `the ${name} is dry`;
-      return `${metres(d)} ${over ? 'over' : k.kind === 'trough' ? 'in' : 'at'} the ${name}`;
-    });
-  const text = parts.join(', ');
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

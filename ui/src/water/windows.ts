@@ -7,12 +7,6 @@ const current = (list: Window[], at: number) =>
   );
 const next = (list: Window[], at: number) => list.find((w) => w.opens && Date.parse(w.opens) > at);
 
-/** Whether the way shuts within three hours: time to mind it. */
-export function closesSoon(windows: Window[], at: number): boolean {
-  const closes = current(windows, at)?.closes;
-  return !!closes && Date.parse(closes) - at < 3 * 3600_000;
-}
-
 export function wayInWords(windows: Window[], at: number, zone: string): string {
   const now = current(windows, at);
   if (now) {

@@ -1,0 +1,33 @@
+import type { Sheet } from '../api/client';
+import { fixed } from '../format/measure';
+
+/** The column of water in its layers of light, with the finishes that show in each. */
+export function LightColumn({ bands }: { bands: Sheet['bands'] }) {
+  const depth = bands[bands.length - 1]?.to_m ?? 1;
+  return (
+    <ol className="light-column">
+      {bands.map((b) => (
+        <li
+          key={b.light}
+          className={`light-${b.light}`}
+          style={{ flexGrow: Math.max(((b.to_m - b.from_m) / depth) * 6, 1) }}
+        >
+          <span className="light-depth">
+            {fixed(b.from_m, 1)} to {fixed(b.to_m, 1)} m
+          </span>
+          <span>
+            <b>{b.light}</b>:{' '}
+            {b.finishes
+              .slice(0, 3)
+              .map((f) => f.finish)
+              .join(', ')}
+            <span className="quiet small">
+              {' '}
+              {b.finishes[0]?.why}; not {b.finishes[b.finishes.length - 1]?.finish}
+            </span>
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,206 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Drawer, Popover } from 'antd';
+import { useState } from 'react';
+import { api, type Condition, type Sheet as SheetData } from '../api/client';
+import { aged, fixed, isKind, kinds, type Kind } from '../format/measure';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { useNarrow } from '../tie/useNarrow';
+import { LightColumn } from './LightColumn';
+import { Overrule } from './Overrule';
+import { Spark } from './Spark';
+import { WarmthChart } from './WarmthChart';
+import { useSettled } from './useSettled';
+import './sheet.css';
+
+/** Every condition of the chosen moment: its value, where it came from, how old it is, how it went. */
+export default function Sheet({ onClose }: { onClose: () => void }) {
+  const m = useMoment();
+  const narrow = useNarrow();
+  const time = useSettled(m.frame?.time, 120);
+  const q = useQuery({
+    queryKey: ['conditions', m.spot.id, time],
+    queryFn: () => api.conditions(m.spot.id, time!),
+    enabled: !!time,
+    placeholderData: keepPreviousData,
+  });
+  const zone = m.spot.time_zone;
+  return (
+    <Drawer
+      open
+      onClose={onClose}
+      placement={narrow ? 'bottom' : 'right'}
+      size={narrow ? '86dvh' : 560}
+      mask={narrow}
+      title={
+        time ? `${m.spot.name}, ${day(time, zone)} ${clock(time, zone)}` : `Conditions at ${m.spot.name}`
+      }
+      rootClassName="sheet"
+    >
+      {q.error && <p role="alert">{q.error.message}</p>}
+      {q.data && <Body sheet={q.data} zone={zone} />}
+    </Drawer>
+  );
+}
+
+/** Conditions the angler may overrule, in the order they are asked after. */
+const readings: Kind[] = [
+  'clarity_secchi_m',
+  'water_temp_c',
+  'wind_speed_ms',
+  'cloud_fraction',
+  'swell_height_m',
+  'swell_period_s',
+  'air_temp_c',
+  'rain_mm',
+  'sounder_depth_m',
+];
+
+function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
+  const by = new Map(sheet.readings.map((r) => [r.kind, r]));
+  const get = (k: string) => by.get(k);
+  return (
+    <div className="sheet-body">
+      <ul className="sheet-readings" aria-label="Readings">
+        {readings.map((k) => {
+          const c = get(k);
+          return c ? (
+            <Reading key={k} kind={k} c={c} sheet={sheet} from={get('wind_from_deg')} zone={zone} />
+          ) : null;
+        })}
+      </ul>
+      <Forecast sheet={sheet} zone={zone} />
+      <h3>The water</h3>
+      <dl className="sheet-facts">
+        <Fact name="Tide" c={get('tide_level_m')}>
+          {sheet.stage.says}, {fixed(get('tide_level_m')?.value ?? 0, 2)} m, {fixed(sheet.stage.range_m, 2)} m{' '}
+          {sheet.stage.direction === 'flood' ? 'rise' : 'fall'},{' '}
+          {fixed(get('tide_strength_pct')?.value ?? 0, 0)} % of springs
+        </Fact>
+        {get('tide_surge_m') && (
+          <Fact name="Surge" c={get('tide_surge_m')}>
+            {signed(get('tide_surge_m')!.value, 2)} m, fading
+          </Fact>
+        )}
+        {get('current_ms') && (
+          <Fact name="Current" c={get('current_ms')}>
+            {fixed(Math.abs(get('current_ms')!.value), 2)} m/s{' '}
+            {get('current_ms')!.value >= 0 ? 'with the flood' : 'with the ebb'}
+          </Fact>
+        )}
+        <Fact name="Surface" c={get('wind_wave_m')}>
+          {get('wind_wave_m')?.says}, {fixed((get('wind_wave_m')?.value ?? 0) * 100, 0)} cm waves over{' '}
+          {distance(sheet.surface.fetch_m)}
+        </Fact>
+        <Fact name="Sun" c={get('sun_altitude_deg')}>
+          {fixed(get('sun_altitude_deg')?.value ?? 0, 0)}°, {get('surface_light_lx')?.says} on the water
+        </Fact>
+        <Fact name="Moon" c={get('moon_illumination')}>
+          {get('moon_illumination')?.says}, {fixed((get('moon_illumination')?.value ?? 0) * 100, 0)} % lit,{' '}
+          {moonDays(get('days_from_full')?.value ?? 0, get('days_from_new')?.value ?? 0)}
+        </Fact>
+      </dl>
+      <h3>Light below, and what shows there</h3>
+      <LightColumn bands={sheet.bands} />
+      <h3>Warmth over each mark</h3>
+      <p className="quiet small">
+        Worked out from sun, cloud, air, wind and depth about the open water
+        {sheet.water_temp_trend
+          ? `, which ${trend(sheet.water_temp_trend.per_day)} over the last ${sheet.water_temp_trend.days} days`
+          : ''}
+        .
+      </p>
+      <WarmthChart warmth={sheet.warmth} at={Date.parse(sheet.time)} zone={zone} />
+      <h3>What the words for clarity stand for</h3>
+      <p className="quiet small">
+        How deep a white plate shows:{' '}
+        {sheet.clarity_words
+          .map((w) => `${w.word} ${fixed(w.from_m, 1)} to ${fixed(w.to_m, 1)} m`)
+          .join(', ')}
+        . The limits are the house’s judgement.
+      </p>
+    </div>
+  );
+}
+
+const signed = (x: number, n: number) => `${x >= 0 ? '+' : ''}${fixed(x, n)}`;
+const distance = (m: number) =>
+  m >= 1000 ? `${fixed(m / 1000, m < 10_000 ? 1 : 0)} km of water` : `${fixed(m, 0)} m of water`;
+const trend = (perDay: number) =>
+  Math.abs(perDay) < 0.1
+    ? 'has kept'
+    : `has ${perDay > 0 ? 'warmed' : 'cooled'} by ${fixed(Math.abs(perDay), 1)} °C a day`;
+
+function moonDays(full: number, fresh: number): string {
+  const say = (d: number, what: string) =>
+    Math.abs(d) < 0.5 ? `at ${what}` : `${fixed(Math.abs(d), 0)} d ${d < 0 ? 'before' : 'after'} ${what}`;
+  return Math.abs(full) < Math.abs(fresh) ? say(full, 'full') : say(fresh, 'new');
+}
+
+function Fact({ name, c, children }: { name: string; c?: Condition; children: React.ReactNode }) {
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>
+        <span className={`cond ${c?.origin ?? 'predicted'}`} title={c?.source}>
+          <b>{children}</b>
+        </span>
+      </dd>
+    </div>
+  );
+}
+
+function Reading(props: { kind: Kind; c: Condition; sheet: SheetData; from?: Condition; zone: string }) {
+  const { kind, c, sheet, from, zone } = props;
+  const [open, setOpen] = useState(false);
+  const k = kinds[kind];
+  const history = sheet.history.find((h) => h.kind === kind);
+  const wind = kind === 'wind_speed_ms';
+  return (
+    <li>
+      <span className="sheet-name">{kind === 'swell_period_s' ? 'swell every' : k.name}</span>
+      <span className="sheet-value">
+        <b>
+          {wind && from ? `${kinds.wind_from_deg.write(from.value)} ` : ''}
+          {k.write(c.value)}
+        </b>
+        {c.says && <span className="quiet small sheet-word">{c.says}</span>}
+      </span>
+      <Spark points={history?.points ?? []} at={Date.parse(sheet.time)} />
+      <Popover
+        open={open}
+        onOpenChange={setOpen}
+        trigger="click"
+        placement="bottomRight"
+        destroyOnHidden
+        content={<Overrule kind={kind} believed={c} from={from} onDone={() => setOpen(false)} />}
+      >
+        <button
+          className={`cond ${c.source === 'the angler' ? 'observed' : c.origin}`}
+          title={`${c.source}. Change it`}
+        >
+          {c.source === 'the angler' ? 'you' : c.origin}
+          <span className="small"> {Math.abs(c.age_s) < 60 ? '' : aged(c.age_s)}</span>
+          <span className="unseen">
+            {' '}
+            {isKind(c.kind) ? kinds[c.kind].name : ''}: change it, {day(c.time, zone)}
+          </span>
+        </button>
+      </Popover>
+    </li>
+  );
+}
+
+/** Where the forecast stands; plainly when it is old or the service fails. */
+function Forecast({ sheet, zone }: { sheet: SheetData; zone: string }) {
+  const f = sheet.forecast;
+  if (!f) return <p className="quiet small">No forecast is set up for this water.</p>;
+  return (
+    <p className="quiet small">
+      {f.issued_at
+        ? `Forecast issued ${day(f.issued_at, zone)} ${clock(f.issued_at, zone)}, ${aged(f.age_s ?? 0)}.`
+        : 'No forecast has come yet.'}
+      {f.problem && ` The last try failed (${f.problem}); the last good one is used.`}
+    </p>
+  );
+}

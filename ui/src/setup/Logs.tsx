@@ -1,0 +1,97 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button } from 'antd';
+import { useState } from 'react';
+import { api } from '../api/client';
+import { fixed, isKind, kinds } from '../format/measure';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { ChooseFile } from './ChooseFile';
+
+/** What an instrument has logged: a temperature logger's CSV, a station's, or a sounder's NMEA 0183. */
+export function Logs() {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const zone = m.spot.time_zone;
+  const [file, setFile] = useState<{ name: string; text: string }>();
+  const read = useMutation({
+    mutationFn: async (v: { name: string; text: string; keep: boolean }) =>
+      api.readLog(m.spot.water_id, v.text, { name: v.name.slice(0, 80), time_zone: zone, keep: v.keep }),
+    onSuccess: (log, v) => {
+      if (!v.keep) return;
+      void message.success(`${log.kept} readings are kept for ${m.spot.water}.`);
+      void queries.invalidateQueries();
+      setFile(undefined);
+      read.reset();
+    },
+  });
+  const log = read.data;
+  return (
+    <section className="panel">
+      <h2>Logs of instruments</h2>
+      <p className="quiet">
+        CSV with a column time and others such as water_temp_c or water_temp_f, wind_speed_kn,
+        clarity_secchi_m; or a sounder’s .nmea file. They become readings of {m.spot.water}, whose time holds
+        where the file does not say.
+      </p>
+      <ChooseFile
+        says="Choose a log"
+        accept=".csv,.nmea,.txt,.log,text/csv,text/plain"
+        onFile={(f) => {
+          void f.text().then((text) => {
+            setFile({ name: f.name, text });
+            read.mutate({ name: f.name, text, keep: false });
+          });
+        }}
+      />
+      <p className="take">
+        <a href={`/api/v1/waters/${m.spot.water_id}/readings.csv`} download={`${m.spot.water} readings.csv`}>
+          Take along what was observed on {m.spot.water}
+        </a>
+      </p>
+      {read.error && (
+        <p role="alert" className="caution">
+          {file?.name}: {read.error.message}
+        </p>
+      )}
+      {log && file && (
+        <div className="log-read">
+          <p>
+            {file.name}
+            {log.from && log.to && (
+              <>
+                , from {day(log.from, zone)} {clock(log.from, zone)} to {day(log.to, zone)}{' '}
+                {clock(log.to, zone)}
+              </>
+            )}
+            . Nothing is stored yet.
+          </p>
+          <ul>
+            {log.kinds.map((k) => (
+              <li key={k.kind}>
+                <b>{k.n}</b> of {isKind(k.kind) ? kinds[k.kind].long.toLowerCase() : k.kind},{' '}
+                {fixed(k.low, 1)} to {fixed(k.high, 1)} {k.unit}
+              </li>
+            ))}
+            {log.soundings > 0 && (
+              <li>
+                <b>{log.soundings}</b> depths with a place
+              </li>
+            )}
+            {log.passed_by > 0 && (
+              <li className="quiet">{log.passed_by} damaged or foreign lines passed by</li>
+            )}
+          </ul>
+          <Button
+            type="primary"
+            disabled={log.kinds.length === 0}
+            loading={read.isPending}
+            onClick={() => read.mutate({ ...file, keep: true })}
+          >
+            Keep these readings
+          </Button>
+        </div>
+      )}
+    </section>
+  );
+}

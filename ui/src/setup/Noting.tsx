@@ -1,0 +1,65 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Button, Input, Segmented } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api } from '../api/client';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { number } from './offsets';
+
+/** Notes a high or low water for the moment of the ribbon. */
+export function Noting() {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const [kind, setKind] = useState<'high' | 'low'>('high');
+  const [height, setHeight] = useState('');
+  const time = m.frame?.time;
+  const heightM = height.trim() === '' ? undefined : number(height);
+  const ahead = !!time && Date.parse(time) > m.present().getTime() + 60_000;
+  const put = useMutation({
+    mutationFn: () =>
+      api.putNoted(m.spot.id, v7(), {
+        time: time!,
+        kind,
+        ...(heightM === undefined ? {} : { height_m: heightM }),
+      }),
+    onSuccess: () => {
+      setHeight('');
+      void queries.invalidateQueries({ queryKey: ['spot-tide'] });
+    },
+  });
+  return (
+    <form
+      className="keep"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate();
+      }}
+    >
+      <Segmented
+        aria-label="Which water"
+        value={kind}
+        onChange={setKind}
+        options={[
+          { value: 'high', label: 'High water' },
+          { value: 'low', label: 'Low water' },
+        ]}
+      />
+      <label>
+        <span>Height above datum, if read</span>
+        <Input value={height} inputMode="decimal" suffix="m" onChange={(e) => setHeight(e.target.value)} />
+      </label>
+      <Button htmlType="submit" disabled={!time || ahead || Number.isNaN(heightM)} loading={put.isPending}>
+        {time
+          ? `It stood at ${clock(time, m.spot.time_zone)}, ${day(time, m.spot.time_zone)}`
+          : 'It stood now'}
+      </Button>
+      <p className="quiet small">
+        {ahead
+          ? 'That is yet to come: move the ribbon back to when it stood.'
+          : 'Move the ribbon to another time if need be.'}
+      </p>
+      {put.error && <p role="alert">{put.error.message}</p>}
+    </form>
+  );
+}

@@ -1,0 +1,86 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type Station } from '../api/client';
+import { OffsetFields } from './OffsetFields';
+import { plainOffsets, readOffsets } from './offsets';
+
+/** A secondary station: lag and factor on one that has constituents. */
+export function Secondary({ stations }: { stations: Station[] }) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const main = stations.filter((s) => !s.reference_id);
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState('');
+  const [source, setSource] = useState('');
+  const [reference, setReference] = useState<string>();
+  const [text, setText] = useState(plainOffsets);
+  const offsets = readOffsets(text);
+  const ready = name.trim() !== '' && source.trim() !== '' && !!offsets && !!(reference ?? main[0]?.id);
+  const put = useMutation({
+    mutationFn: () =>
+      api.putStation(v7(), {
+        name: name.trim(),
+        source: source.trim(),
+        reference_id: reference ?? main[0]!.id,
+        offsets: offsets!,
+      }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void message.success('The station is kept. Choose above which water follows it.');
+      setOpen(false);
+      setName('');
+    },
+  });
+  if (main.length === 0) return null;
+  if (!open)
+    return (
+      <div className="secondary">
+        <Button onClick={() => setOpen(true)}>Add a secondary place</Button>
+        <span className="quiet small"> one that follows another station, later and higher or lower</span>
+      </div>
+    );
+  return (
+    <form
+      className="keep secondary"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (ready) put.mutate();
+      }}
+    >
+      <label>
+        <span>Name of the place</span>
+        <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <label>
+        <span>Follows</span>
+        <Select
+          aria-label="Follows"
+          value={reference ?? main[0]?.id}
+          onChange={setReference}
+          options={main.map((s) => ({ value: s.id, label: s.name }))}
+        />
+      </label>
+      <label>
+        <span>Where its figures come from</span>
+        <Input
+          value={source}
+          maxLength={200}
+          placeholder="table and year"
+          onChange={(e) => setSource(e.target.value)}
+        />
+      </label>
+      <OffsetFields text={text} onChange={setText} />
+      <Button type="primary" htmlType="submit" disabled={!ready} loading={put.isPending}>
+        Keep the place
+      </Button>
+      <Button onClick={() => setOpen(false)}>Leave it</Button>
+      {put.error && (
+        <p role="alert" className="caution">
+          {put.error.message}
+        </p>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,155 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input } from 'antd';
+import { useState } from 'react';
+import { api, type SpotTide as Data } from '../api/client';
+import { fixed } from '../format/measure';
+import { clock, day } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { Noting } from './Noting';
+import { OffsetFields } from './OffsetFields';
+import { number, readOffsets, writeOffsets, type Offsets } from './offsets';
+
+/** How the chosen spot's tide follows its station, and what the angler's own notes say of it. */
+export function SpotTide() {
+  const m = useMoment();
+  const q = useQuery({ queryKey: ['spot-tide', m.spot.id], queryFn: () => api.spotTide(m.spot.id) });
+  return (
+    <section className="panel">
+      <h2>The tide at {m.spot.name}</h2>
+      {q.error && <p role="alert">{q.error.message}</p>}
+      {q.data && <Body key={JSON.stringify([m.spot.id, q.data.offsets])} t={q.data} />}
+    </section>
+  );
+}
+
+function Body({ t }: { t: Data }) {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const zone = m.spot.time_zone;
+  const [text, setText] = useState(() => writeOffsets(t.offsets));
+  const [seen, setSeen] = useState(t.current.seen_ms ? fixed(t.current.seen_ms, 2) : '');
+  const offsets = readOffsets(text);
+  // Levels, windows and advice all hang on it.
+  const done = () => queries.invalidateQueries();
+  const put = useMutation({
+    mutationFn: (o: Offsets) => api.putOffsets(m.spot.id, o),
+    onSuccess: () => {
+      void done();
+      void message.success(`The tide at ${m.spot.name} now follows these figures.`);
+    },
+  });
+  const current = useMutation({
+    mutationFn: (seen_ms: number) => api.putCurrent(m.spot.id, { ...t.current, seen_ms }),
+    onSuccess: done,
+  });
+  const forget = useMutation({
+    mutationFn: (id: string) => api.deleteNoted(m.spot.id, id),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['spot-tide'] }),
+  });
+  const l = t.learned;
+  const seenMS = seen.trim() === '' ? 0 : number(seen);
+  const error = put.error ?? current.error ?? forget.error;
+  return (
+    <>
+      <p className="quiet">
+        It follows {t.station.name} by these figures: the head of a creek turns later, and ranges differently,
+        than the open coast.
+      </p>
+      <form
+        className="keep"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (offsets) put.mutate(offsets);
+        }}
+      >
+        <OffsetFields text={text} onChange={setText} />
+        <Button htmlType="submit" disabled={!offsets} loading={put.isPending}>
+          Use these
+        </Button>
+      </form>
+      <h3>Learn them from what you note</h3>
+      <p className="quiet">Note the time when the water stands here, and the height if you can read it.</p>
+      <Noting />
+      {t.noted.length > 0 && (
+        <ul className="noted">
+          {t.noted.map((n) => (
+            <li key={n.id}>
+              {n.kind} water {day(n.time, zone)} <b>{clock(n.time, zone)}</b>
+              {n.height_m !== undefined && `, ${fixed(n.height_m, 2)} m`}
+              <Button
+                size="small"
+                type="text"
+                aria-label={`Forget ${n.kind} water ${clock(n.time, zone)}`}
+                onClick={() => forget.mutate(n.id)}
+              >
+                Forget
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {t.cannot_say && <p className="caution">{t.cannot_say}</p>}
+      {l && (
+        <div className="learned">
+          <p>
+            {l.highs + l.lows} notes say: high water <b>{fixed(l.lag_high_min, 0)} min</b> later (±{' '}
+            {fixed(l.lag_high_error_min, 0)}), low water <b>{fixed(l.lag_low_min, 0)} min</b> later (±{' '}
+            {fixed(l.lag_low_error_min, 0)})
+            {l.factor_error !== undefined && (
+              <>
+                , heights <b>×{fixed(l.factor_high ?? 1, 2)}</b> (± {fixed(l.factor_error, 2)})
+              </>
+            )}
+            . A few notes are drawn towards no lag at all.
+          </p>
+          <Button
+            type="primary"
+            loading={put.isPending}
+            onClick={() =>
+              put.mutate(
+                l.factor_error === undefined
+                  ? { ...t.offsets, lag_high_min: l.lag_high_min, lag_low_min: l.lag_low_min }
+                  : {
+                      lag_high_min: l.lag_high_min,
+                      lag_low_min: l.lag_low_min,
+                      factor_high: l.factor_high,
+                      factor_low: l.factor_low,
+                    },
+              )
+            }
+          >
+            Use what was learned
+          </Button>
+        </div>
+      )}
+      <h3>How it runs</h3>
+      <form
+        className="keep"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (Number.isFinite(seenMS)) current.mutate(seenMS);
+        }}
+      >
+        <label>
+          <span>The fastest run you have seen here, on springs</span>
+          <Input
+            value={seen}
+            inputMode="decimal"
+            suffix="m/s"
+            placeholder={t.current.basin_m2 ? 'worked out from the water behind' : 'not known'}
+            onChange={(e) => setSeen(e.target.value)}
+          />
+        </label>
+        <Button htmlType="submit" disabled={!Number.isFinite(seenMS)} loading={current.isPending}>
+          Keep it
+        </Button>
+      </form>
+      {error && (
+        <p role="alert" className="caution">
+          {error.message}
+        </p>
+      )}
+    </>
+  );
+}
