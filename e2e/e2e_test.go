@@ -359,16 +359,20 @@ func TestFirstLoadIsSmall(t *testing.T) {
 	assert.Empty(t, outside, "nothing is fetched from elsewhere")
 }
 
+// handFile gives a file to the button that asks for one.
+func handFile(t *testing.T, p *browser.Page, button, name, text string) {
+	t.Helper()
+	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`', {type: 'text/csv'}));
+		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
+	require.NoError(t, err)
+}
+
 // A gauge record becomes a station that a water may follow.
 func TestGaugeRecordBecomesAStation(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
 	require.NoError(t, p.Click("Set-up"))
 	require.NoError(t, p.WaitText("Tern Head"))
-	hand := func(button, name, text string) {
-		_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`', {type: 'text/csv'}));
-			const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
-		require.NoError(t, err)
-	}
+	hand := func(button, name, text string) { handFile(t, p, button, name, text) }
 	give := func(text string) { hand("record", "harbour.csv", text) }
 	give("time,height_m\nyesterday,1\n")
 	require.NoError(t, p.WaitText("line 2, column time: expected a time"))

@@ -187,6 +187,9 @@ func (f *fit) solve() error {
 	return nil
 }
 
+// leastScale of residuals in metres: what a gauge resolves.
+const leastScale = 1e-4
+
 // biweight is Tukey's tuning constant: 95 % efficient for normal errors.
 const biweight = 4.685
 
@@ -206,7 +209,7 @@ func (f *fit) iterate(tell func(float64)) error {
 			abs[i] = math.Abs(r)
 		}
 		// The scale never falls below what a gauge resolves.
-		f.scale = math.Max(1.4826*median(abs), 1e-4)
+		f.scale = math.Max(1.4826*median(abs), leastScale)
 		for i, r := range f.resid {
 			u := r / (biweight * f.scale)
 			f.weight[i] = 0

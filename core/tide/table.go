@@ -41,6 +41,7 @@ func AnalyseTurns(turns []Turn, progress func(share float64)) (Analysis, error) 
 		return Analysis{}, UnusableRecordError{fmt.Sprintf("it covers %.1f days; at least %.0f are needed", span.Hours()/24, shortestRecord.Hours()/24)}
 	}
 	names, excluded := choose(last.Sub(first).Hours(), tableSpacing.Hours())
+	names, excluded = withoutUnseen(names, excluded, last.Sub(first))
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
 	f := newFit(record, names)
 	if f.columns() > len(record) {
@@ -63,6 +64,26 @@ func AnalyseTurns(turns []Turn, progress func(share float64)) (Analysis, error) 
 	}
 	a.ResidualRMSM = math.Sqrt(sum / float64(len(record)))
 	return a, nil
+}
+
+// wholeYear of turns is needed to see what happens between them.
+const wholeYear = 360 * 24 * time.Hour
+
+// withoutUnseen leaves the fast shallow-water tides out of a table of less than
+// a year: what it cannot tell apart among the slow ones would go into them.
+func withoutUnseen(names []string, excluded []Excluded, span time.Duration) ([]string, []Excluded) {
+	if span >= wholeYear {
+		return names, excluded
+	}
+	kept := names[:0:0]
+	for _, n := range names {
+		if catalogue[n].t > 4 {
+			excluded = append(excluded, Excluded{n, "a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
+			continue
+		}
+		kept = append(kept, n)
+	}
+	return kept, excluded
 }
 
 // semidiurnalSpeed is that of M2 in radians an hour.

@@ -73,6 +73,22 @@ func TestAMonthsTable(t *testing.T) {
 	assert.Less(t, c.RMSM, 0.12)
 }
 
+// Half a year of a place with a yearly tide it cannot show: the shallow-water
+// tides stay as small as they are, and the great ones right.
+func TestHalfAYearsTable(t *testing.T) {
+	list := []Constituent{{"M2", 0.55, 61}, {"S2", 0.19, 88}, {"N2", 0.115, 44}, {"K2", 0.052, 86}, {"NU2", 0.022, 47}, {"2N2", 0.014, 25}, {"L2", 0.016, 80},
+		{"K1", 0.071, 128}, {"O1", 0.052, 131}, {"P1", 0.023, 127}, {"Q1", 0.01, 119}, {"M4", 0.018, 210}, {"MS4", 0.009, 236}, {"SA", 0.055, 168}, {"SSA", 0.022, 40}}
+	h, err := NewHarmonics(list, 0.95)
+	require.NoError(t, err)
+	a, err := AnalyseTurns(asTable(t, h, day, day.AddDate(0, 0, 200)), nil)
+	require.NoError(t, err)
+	got := found(a)
+	assert.InDelta(t, 0.55, got["M2"].AmplitudeM, 0.01)
+	assert.InDelta(t, 0.19, got["S2"].AmplitudeM, 0.01)
+	assert.NotContains(t, got, "M6")
+	assert.InDelta(t, 0.018, got["M4"].AmplitudeM, 0.015)
+}
+
 func TestATableThatWillNotDo(t *testing.T) {
 	h := springy(t)
 	table := asTable(t, h, day, day.AddDate(0, 0, 30))

@@ -5,6 +5,7 @@ package account
 import (
 	"context"
 	"errors"
+	"log/slog"
 	"net/http"
 	"time"
 
@@ -56,6 +57,13 @@ func New(s *store.Store, secure bool) (*Accounts, error) {
 	m.Cookie.HttpOnly = true
 	m.Cookie.SameSite = http.SameSiteLaxMode
 	m.Cookie.Secure = secure
+	m.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
+		if r.Context().Err() != nil {
+			return // no one is there to read
+		}
+		slog.Error("session", "error", err)
+		http.Error(w, http.StatusText(http.StatusInternalServerError), http.StatusInternalServerError)
+	}
 	return &Accounts{s, m, make(chan struct{}, atOnce), decoy, sessions.StopCleanup}, nil
 }
 

@@ -1,4 +1,9 @@
-/** A button that asks for a file; the same one may be chosen again. */
+import { useState } from 'react';
+
+/** What the server takes at most. */
+const largest = 32 * 1024 * 1024;
+
+/** A button that asks for a file; the same one may be chosen again. One too large is refused before it is sent. */
 export function ChooseFile({
   says,
   accept,
@@ -8,18 +13,31 @@ export function ChooseFile({
   accept: string;
   onFile: (f: File) => void;
 }) {
+  const [refused, setRefused] = useState('');
   return (
-    <label className="file">
-      <input
-        type="file"
-        accept={accept}
-        onChange={(e) => {
-          const f = e.target.files?.[0];
-          if (f) onFile(f);
-          e.target.value = '';
-        }}
-      />
-      <span>{says}</span>
-    </label>
+    <>
+      <label className="file">
+        <input
+          type="file"
+          accept={accept}
+          onChange={(e) => {
+            const f = e.target.files?.[0];
+            setRefused('');
+            if (f && f.size > largest)
+              setRefused(
+                `${f.name} has ${Math.round(f.size / 1048576)} MB; at most 32 MB are read at once. Send it in parts.`,
+              );
+            else if (f) onFile(f);
+            e.target.value = '';
+          }}
+        />
+        <span>{says}</span>
+      </label>
+      {refused && (
+        <p role="alert" className="caution">
+          {refused}
+        </p>
+      )}
+    </>
   );
 }
