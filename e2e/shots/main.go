@@ -52,7 +52,6 @@ var shots = []shot{
 	{name: "back-phone", size: browser.Phone, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
 	{name: "set-up-tide", size: browser.Desk, path: "/set-up", setUp: notes},
-	{name: "set-up-tide-phone", size: browser.Phone, path: "/set-up", setUp: notes},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
 	{name: "conditions-phone", size: browser.Phone, path: "/water", steps: 70, setUp: click("all")},
 	{name: "warmth", size: browser.Desk, path: "/water", steps: 45, setUp: scrolledSheet},

@@ -15,7 +15,9 @@ import (
 type analyseInput struct {
 	Of       string `query:"of" enum:"record,turns" default:"record" doc:"a gauge's record, or a table of high and low waters (CSV: time, height_m, kind)"`
 	TimeZone string `query:"time_zone" doc:"of times without an offset from UTC, such as Atlantic/Azores"`
-	RawBody  []byte `contentType:"text/csv"`
+	// ContentType may be that of a form with a file.
+	ContentType string `header:"Content-Type" hidden:"true"`
+	RawBody     []byte `contentType:"text/csv"`
 }
 
 type estimateOut struct {
@@ -112,11 +114,15 @@ func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progr
 	case <-ctx.Done():
 		return nil, failed(ctx.Err())
 	}
+	raw, err := uploaded(in.ContentType, in.RawBody)
+	if err != nil {
+		return nil, err
+	}
 	var record []tide.Sample
 	var a tide.Analysis
 	if in.Of == "turns" {
 		var list []tide.Turn
-		if list, err = turns.Read(in.RawBody, zone); err != nil {
+		if list, err = turns.Read(raw, zone); err != nil {
 			return nil, wrong("body", err)
 		}
 		for _, k := range list {
@@ -124,7 +130,7 @@ func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progr
 		}
 		a, err = tide.AnalyseTurns(list, progress)
 	} else {
-		if record, err = gauge.Read(in.RawBody, gauge.Options{Zone: zone}); err != nil {
+		if record, err = gauge.Read(raw, gauge.Options{Zone: zone}); err != nil {
 			return nil, wrong("body", err)
 		}
 		a, err = tide.Analyse(record, progress)

@@ -1,8 +1,12 @@
 package api_test
 
 import (
+	"bytes"
 	"encoding/json"
 	"fmt"
+	"io"
+	"math"
+	"mime/multipart"
 	"net/http"
 	"os"
 	"strings"
@@ -13,6 +17,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/tide"
+	"greypebble/testkit"
 )
 
 // Values of testdata of core/tide: US NOAA constants, levels of an independent
@@ -139,4 +144,42 @@ func TestAnalyseOverTheAPI(t *testing.T) {
 		assert.Contains(t, p.Detail, want)
 	}
 	assert.Equal(t, 422, c.Do("POST", "/tide/analyse?time_zone=Moon/Tranquility", record(16*24), nil))
+}
+
+// A form with a file does as well as the file; one too large is refused with
+// what is allowed.
+func TestAnalyseAnUpload(t *testing.T) {
+	send := func(contentType string, body []byte) (status int, text string) {
+		req, err := http.NewRequest("POST", kit.URL+"/api/v1/tide/analyse", bytes.NewReader(body))
+		require.NoError(t, err)
+		req.Header.Set("Content-Type", contentType)
+		res, err := http.DefaultClient.Do(req)
+		require.NoError(t, err)
+		defer res.Body.Close()
+		raw, err := io.ReadAll(res.Body)
+		require.NoError(t, err)
+		return res.StatusCode, string(raw)
+	}
+	var csv, form bytes.Buffer
+	csv.WriteString("time,height_m\n")
+	for i := range 20 * 24 {
+		fmt.Fprintf(&csv, "%s,%.3f\n", testkit.Now.Add(time.Duration(i)*time.Hour).Format(time.RFC3339), 1+0.5*math.Cos(float64(i)*2*math.Pi/12.4206))
+	}
+	w := multipart.NewWriter(&form)
+	require.NoError(t, w.WriteField("note", "from the harbour"))
+	part, err := w.CreateFormFile("file", "gauge.csv")
+	require.NoError(t, err)
+	_, err = part.Write(csv.Bytes())
+	require.NoError(t, err)
+	require.NoError(t, w.Close())
+	status, text := send(w.FormDataContentType(), form.Bytes())
+	require.Equal(t, http.StatusOK, status, text)
+	_, plain := send("text/csv", csv.Bytes())
+	assert.Equal(t, plain, text)
+	status, text = send("multipart/form-data; boundary=x", []byte("--x\r\n\r\nnothing\r\n--x--\r\n"))
+	assert.Equal(t, http.StatusUnprocessableEntity, status)
+	assert.Contains(t, text, "no file")
+	status, text = send("text/csv", bytes.Repeat([]byte("2026-11-20T06:00:00Z,1.25\n"), 2_000_000))
+	assert.Equal(t, http.StatusRequestEntityTooLarge, status)
+	assert.Contains(t, text, "33554432")
 }
