@@ -90,7 +90,7 @@ func later(a, b time.Time) time.Time {
 type candidates struct {
 	// until when observations count.
 	until time.Time
-	seen *Reading
+	seen  *Reading
 	// own is what the angler expects; before and after are a service's hours
 	// around the moment.
 	own, before, after *Reading

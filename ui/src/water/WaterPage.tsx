@@ -8,10 +8,10 @@ import { markInWords, wayInWords } from './windows';
 import './water.css';
 
 const surfaces: Record<Frame['surface'], string> = {
-  glassy: 'The water is glassy',
-  ripple: 'A ripple on the water',
-  chop: 'A chop on the water',
-  rough: 'The water is rough',
+  glassy: 'glassy water',
+  ripple: 'a ripple on the water',
+  chop: 'a chop on the water',
+  rough: 'rough water',
 };
 const celsius = (c?: number | null) => (c === null || c === undefined ? '' : `${fixed(c, 1)}°`);
 
@@ -39,7 +39,8 @@ export default function WaterPage() {
             {m.spot.place}, {m.spot.water}, {m.spot.manner}. {m.spot.note}
           </p>
           {m.frame && (
-            <p className="quiet">
+            <p className="quiet surface-says">
+              {m.frame.breaker_m > 0.1 ? 'Between the breakers: ' : ''}
               {surfaces[m.frame.surface]}
               {running(m.frame.current_ms)}.
             </p>
