@@ -23,7 +23,7 @@ var allowed = map[string][]string{
 	"core/sky":        {},
 	"core/tackle":     {"core/quantity"},
 	"core/water":      {},
-	"core/ground":     {"core/quantity", "core/sky", "core/tide"},
+	"core/ground":     {"core/quantity", "core/sky", "core/tide", "core/water"},
 	"core/conditions": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
 	"core/playbook":   {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/tackle"},
 	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},

@@ -59,9 +59,22 @@ var paths = measured([]path{
 
 func measured(list []path) []path {
 	for i := range list {
+		for range 3 {
+			list[i].points = rounded(list[i].points)
+		}
 		list[i].measure()
 	}
 	return list
+}
+
+// rounded corners: each leg gives its quarter points (Chaikin 1974).
+func rounded(points []xy) []xy {
+	out := []xy{points[0]}
+	for i := 0; i+1 < len(points) && len(points) > 2; i++ {
+		a, b := points[i], points[i+1]
+		out = append(out, xy{0.75*a.x + 0.25*b.x, 0.75*a.y + 0.25*b.y}, xy{0.25*a.x + 0.75*b.x, 0.25*a.y + 0.75*b.y})
+	}
+	return append(out, points[len(points)-1])
 }
 
 // shore of the outer beach by x, and the back of the spit.
@@ -77,19 +90,24 @@ const highWater = 1.7
 
 // elevation of the coast in metres above chart datum.
 func elevation(x, y float64) float64 {
-	land := math.Max(math.Max(math.Min(math.Min(y-shoreAt(x), backAt(x)-y), 5680-x), // the spit
-		math.Min(math.Min(x-6330, y-headAt(x)), 2780-y)), // the headland
-		math.Max(y-mainAt(x), // the mainland
-			math.Max(math.Min(420-x, y-shoreAt(x)), // the west end
-				math.Min(x-7700, y-headAt(x))))) // the town
+	// Nature draws no straight lines: what is not beach is laid out on a bent map.
+	wx := x + 95*math.Sin(y/290+0.7) + 38*math.Sin(y/101+x/700)
+	wy := y + 55*math.Sin(x/330+1.1) + 24*math.Sin(x/119+y/900)
+	spit := math.Min(math.Min(y-shoreAt(x), backAt(x)-y), 5690-wx)
+	headland := math.Min(math.Min(wx-6370, y-headAt(x)), 2830-wy)
+	west := math.Min(430-wx, y-shoreAt(x))
+	town := math.Min(x-7700, y-headAt(x))
+	land := math.Max(math.Max(math.Max(spit, headland), math.Max(y-mainAt(x), west)), town)
 	var z float64
-	seaward := math.Max(shoreAt(x)-y, math.Min(headAt(x)-y, 1e9))
-	if x < 5700 {
+	var seaward float64
+	switch {
+	case wx < 5690:
 		seaward = shoreAt(x) - y
-	} else if x > 6320 {
+	case wx > 6370:
 		seaward = headAt(x) - y
-	} else {
-		seaward = 1800 - y
+	default: // before the inlet the two shores blend
+		k := (wx - 5690) / 680
+		seaward = (shoreAt(x)-y)*(1-k) + (headAt(x)-y)*k
 	}
 	switch {
 	case land > 0:
@@ -98,7 +116,8 @@ func elevation(x, y float64) float64 {
 			z = math.Min(highWater+0.004*land, 4.5)
 		}
 	case seaward > 0 && y < 2000:
-		z = seabed(x, seaward)
+		rocky := math.Min(math.Max((wx-5900)/470, 0), 1)
+		z = sandbed(x, seaward)*(1-rocky) + rockbed(x, seaward)*rocky
 	default:
 		z = soundFloor(x, y, -land)
 	}
@@ -133,17 +152,19 @@ func along(points []ground.Point, d float64) float64 {
 // cutEvery is the distance between cuts in the bar.
 const cutEvery = 620.0
 
-func seabed(x, s float64) float64 {
-	if x > 6320 { // rock falls off faster, and is rough
-		return highWater - 0.09*s + 0.5*math.Sin(x/37)*math.Sin(s/41)*math.Exp(-s/300) + math.Max(0, 0.07*(s-90)) - 0.001*math.Max(0, s-90)*math.Max(0, math.Min(s-90, 60))/12
-	}
-	z := along(beach, s)
-	if x < 5700 {
-		off := math.Mod(x-300, cutEvery) - cutEvery/2
-		z -= 1.15 * bell(off, 26) * bell(s-66, 20)
-	}
-	return z
+// sandbed before the beach, by distance seaward, with cuts through its bar.
+func sandbed(x, s float64) float64 {
+	off := math.Mod(x-300, cutEvery) - cutEvery/2
+	return along(beach, s) - 1.15*bell(off, 26)*bell(s-66, 20)
 }
+
+// rockbed before the headland falls off faster and is rough.
+func rockbed(x, s float64) float64 {
+	return along(rock, s) + 0.7*math.Sin(x/37+s/90)*math.Sin(s/41+x/150)*math.Exp(-s/500) + 0.25*math.Sin(x/17)*math.Sin(s/19)*math.Exp(-s/200)
+}
+
+var rock = []ground.Point{{DistanceM: -2, ElevationM: 1.8}, {DistanceM: 25, ElevationM: 0.2}, {DistanceM: 60, ElevationM: -1.6}, {DistanceM: 140, ElevationM: -3.4},
+	{DistanceM: 420, ElevationM: -6.2}, {DistanceM: 2500, ElevationM: -15}}
 
 // bell of a width: 1 in the middle.
 func bell(d, width float64) float64 { return math.Exp(-d * d / (2 * width * width)) }
@@ -238,7 +259,7 @@ func features(x, y, z float64) float64 {
 	for _, b := range mounds {
 		if d := math.Hypot((x-b.x)/b.long, y-b.y); d < 4*b.wide {
 			k := bell(d, b.wide)
-			z = math.Max(z, z+(b.top-z)*k)
+			z = math.Max(z, z+(b.top-z)*k) + 0.08*k*math.Sin(x/11)*math.Sin(y/9)
 		}
 	}
 	for _, b := range holes {
