@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"math"
 	"time"
 
 	"greypebble/core/tide"
@@ -15,6 +16,7 @@ const (
 	OnFoot Manner = "on foot" // dry-shod
 	Wading Manner = "wading"  // no deeper than the thigh
 	Kayak  Manner = "kayak"
+	Boat   Manner = "boat" // with a draught
 )
 
 // Common practice, no source: wade no deeper than the thigh; a laden kayak
@@ -23,19 +25,23 @@ const (
 	thighM      = 0.75
 	kayakDraftM = 0.25
 	dryM        = 0.05
+	// underKeelM is kept under a boat's draught.
+	underKeelM = 0.3
 )
 
 // depths the manner allows over the critical point of a passage.
-func (m Manner) depths() (Depths, error) {
-	switch m {
+func (a Access) depths() (Depths, error) {
+	switch a.Manner {
 	case OnFoot:
 		return Depths{MinM: -maxElevation, MaxM: dryM}, nil
 	case Wading:
 		return Depths{MinM: -maxElevation, MaxM: thighM}, nil
 	case Kayak:
 		return Depths{MinM: kayakDraftM}, nil
+	case Boat:
+		return Depths{MinM: a.DraughtM + underKeelM}, nil
 	}
-	return Depths{}, fmt.Errorf("ground: unknown manner of getting there %q; known are on foot, wading, kayak", m)
+	return Depths{}, fmt.Errorf("ground: unknown manner of getting there %q; known are on foot, wading, kayak, boat", a.Manner)
 }
 
 // Passage is the critical point of a way: the deepest gut to wade, the highest
@@ -50,17 +56,32 @@ type Passage struct {
 type Access struct {
 	Manner  Manner
 	In, Out Passage
+	// DraughtM of a boat.
+	DraughtM float64
 }
 
-// Validate checks the manner.
+// deepestDraught of a boat that fishes inshore, metres.
+const deepestDraught = 4
+
+// Validate checks the manner, the passages and the draught.
 func (a Access) Validate() error {
-	_, err := a.Manner.depths()
-	return err
+	if _, err := a.depths(); err != nil {
+		return err
+	}
+	for which, p := range map[string]Passage{"in": a.In, "back": a.Out} {
+		if !(math.Abs(p.ElevationM) <= maxElevation) {
+			return fmt.Errorf("ground: the way %s must lie within ±%d m of datum, not at %v", which, maxElevation, p.ElevationM)
+		}
+	}
+	if !(a.DraughtM >= 0 && a.DraughtM <= deepestDraught) {
+		return fmt.Errorf("ground: a draught must be between 0 and %d m, not %v", deepestDraught, a.DraughtM)
+	}
+	return nil
 }
 
 // Passable says whether both ways are open at a tide level.
 func (a Access) Passable(levelM float64) bool {
-	d, err := a.Manner.depths()
+	d, err := a.depths()
 	return err == nil && d.Holds(levelM-a.In.ElevationM) && d.Holds(levelM-a.Out.ElevationM)
 }
 
@@ -69,12 +90,19 @@ func (a Access) Open(c *tide.Curve) []Window {
 	return Both(a.way(c, a.In, "in"), a.way(c, a.Out, "back"))
 }
 
-func (a Access) way(c *tide.Curve, p Passage, which string) []Window {
-	d, err := a.Manner.depths()
+func (a Access) way(c *tide.Curve, p Passage, which string) []Window { return a.wayWithin(c, p, which, 0) }
+
+// wayWithin keeps so many metres of level to spare on both sides.
+func (a Access) wayWithin(c *tide.Curve, p Passage, which string, spareM float64) []Window {
+	d, err := a.depths()
 	if err != nil {
 		return nil
 	}
 	lo, hi := d.levels(p.ElevationM)
+	lo, hi = lo+spareM, hi-spareM
+	if lo > hi {
+		return nil
+	}
 	return Between(c, lo, hi,
 		fmt.Sprintf("too little water over %s on the way %s", p.Name, which),
 		fmt.Sprintf("too deep at %s on the way %s", p.Name, which))
@@ -95,6 +123,8 @@ func (a Access) Limits() []Limit {
 		return []Limit{{min(a.In.ElevationM, a.Out.ElevationM) + thighM, "wading ends"}}
 	case Kayak:
 		return []Limit{{max(a.In.ElevationM, a.Out.ElevationM) + kayakDraftM, "sill opens"}}
+	case Boat:
+		return []Limit{{max(a.In.ElevationM, a.Out.ElevationM) + a.DraughtM + underKeelM, "boat floats"}}
 	}
 	return nil
 }

@@ -196,7 +196,7 @@ func frames(sp *store.Spot, as *advise.Spot, c *tide.Curve, open []ground.Window
 func lines(sp *store.Spot) []levelLine {
 	out := []levelLine{}
 	for _, l := range sp.Access.Limits() {
-		out = append(out, levelLine{l.Says, l.LevelM, sp.Access.Manner != ground.Kayak})
+		out = append(out, levelLine{l.Says, l.LevelM, sp.Access.Manner == ground.Wading || sp.Access.Manner == ground.OnFoot})
 	}
 	for _, m := range sp.Marks {
 		if m.Line != "" {

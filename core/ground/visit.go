@@ -1,0 +1,136 @@
+package ground
+
+import (
+	"sort"
+	"time"
+
+	"greypebble/core/tide"
+)
+
+// Visit is a time in which one can be at a spot.
+type Visit struct {
+	// Opens and Closes bound it as predicted; zero lies outside the interval.
+	Window
+	// BeOutBy is the close less the margin; zero when it does not close.
+	BeOutBy time.Time
+	// SureFrom and SureUntil hold even if the water stands off the prediction by
+	// what is not known of it; both zero when no time is sure.
+	SureFrom, SureUntil time.Time
+	// BestFrom and BestUntil: most marks are worth a cast at once. Zero when none is.
+	BestFrom, BestUntil time.Time
+	// Marks worth a cast at best.
+	Marks int
+}
+
+// Plan of a visit.
+type Plan struct {
+	// Margin to be out before the way shuts.
+	Margin time.Duration
+	// UncertainM is how far the water may stand off its prediction.
+	UncertainM float64
+	// Light, if not nil, are the times of daylight one wants to stay within.
+	Light []Window
+}
+
+// Usual uncertainties of a level, metres: weather moves the water by so much
+// where nothing was seen; where a surge was seen, a third of what is left of it.
+// The house's judgement.
+const (
+	usualUncertainty = 0.1
+	surgeShare       = 0.3
+)
+
+// Uncertainty of a level whose surge, if one was seen, has so much left.
+func Uncertainty(surgeLeftM float64) float64 {
+	if surgeLeftM < 0 {
+		surgeLeftM = -surgeLeftM
+	}
+	return max(usualUncertainty, surgeShare*surgeLeftM)
+}
+
+// nightfall names what ends a visit in the dark.
+const nightfall = "dark"
+
+// Visits to a spot within the curve's interval. One that the margin eats up is
+// left out.
+func (a Access) Visits(c *tide.Curve, marks []Mark, p Plan) []Visit {
+	open := a.Open(c)
+	sure := Both(a.wayWithin(c, a.In, "in", p.UncertainM), a.wayWithin(c, a.Out, "back", p.UncertainM))
+	if p.Light != nil {
+		light := make([]Window, len(p.Light))
+		for i, w := range p.Light {
+			light[i] = Window{w.Opens, w.Closes, nightfall}
+		}
+		open, sure = Both(open, light), Both(sure, light)
+	}
+	from, to := c.Interval()
+	var out []Visit
+	for _, w := range open {
+		v := Visit{Window: w}
+		begin, end := latest(w.Opens, from), w.Closes
+		if end.IsZero() {
+			end = to
+		} else {
+			v.BeOutBy = end.Add(-p.Margin)
+			if !v.BeOutBy.After(begin) {
+				continue
+			}
+			end = v.BeOutBy
+		}
+		v.SureFrom, v.SureUntil = longest(sure, begin, end)
+		v.best(c, marks, begin, end)
+		out = append(out, v)
+	}
+	return out
+}
+
+// longest part of the windows within an interval.
+func longest(windows []Window, from, to time.Time) (a, b time.Time) {
+	for _, w := range windows {
+		s, e := latest(w.Opens, from), w.Closes
+		if e.IsZero() || e.After(to) {
+			e = to
+		}
+		if e.Sub(s) > b.Sub(a) {
+			a, b = s, e
+		}
+	}
+	return a, b
+}
+
+// best finds the longest time with most marks worth a cast.
+func (v *Visit) best(c *tide.Curve, marks []Mark, from, to time.Time) {
+	type change struct {
+		at time.Time
+		by int
+	}
+	changes := []change{{from, 0}, {to, 0}}
+	for _, m := range marks {
+		for _, w := range m.Windows(c) {
+			s, e := latest(w.Opens, from), w.Closes
+			if e.IsZero() || e.After(to) {
+				e = to
+			}
+			if s.Before(e) {
+				changes = append(changes, change{s, 1}, change{e, -1})
+			}
+		}
+	}
+	sort.SliceStable(changes, func(i, j int) bool { return changes[i].at.Before(changes[j].at) })
+	n := 0
+	for i := 0; i+1 < len(changes); i++ {
+		n += changes[i].by
+		a, b := changes[i].at, changes[i+1].at
+		if !a.Before(b) {
+			continue
+		}
+		switch {
+		case n > v.Marks:
+			v.Marks, v.BestFrom, v.BestUntil = n, a, b
+		case n == v.Marks && n > 0 && a.Equal(v.BestUntil):
+			v.BestUntil = b
+		case n == v.Marks && n > 0 && b.Sub(a) > v.BestUntil.Sub(v.BestFrom):
+			v.BestFrom, v.BestUntil = a, b
+		}
+	}
+}

@@ -1,0 +1,87 @@
+package ground
+
+import (
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// Windows against brute force at one-second steps.
+func TestVisitsAgainstBruteForce(t *testing.T) {
+	c := curve(t, 30)
+	for _, a := range []Access{
+		{Manner: Wading, In: Passage{"the ridge", 0.5}, Out: Passage{"the gut", 0.15}},
+		{Manner: Kayak, In: Passage{"the sill", 0.9}, Out: Passage{"the sill", 1}},
+		{Manner: Boat, In: Passage{"the bar", 0.3}, Out: Passage{"the bar", 0.3}, DraughtM: 0.6},
+		{Manner: OnFoot, In: Passage{"the ledge", 0.7}, Out: Passage{"the ledge", 0.7}},
+	} {
+		require.NoError(t, a.Validate())
+		visits := a.Visits(c, nil, Plan{Margin: 20 * time.Minute, UncertainM: 0.1})
+		require.NotEmpty(t, visits, a.Manner)
+		from, to := c.Interval()
+		var opens, closes []time.Time
+		was := a.Passable(c.Level(from))
+		for at := from.Add(time.Second); !at.After(to); at = at.Add(time.Second) {
+			now := a.Passable(c.Level(at))
+			if now && !was {
+				opens = append(opens, at)
+			}
+			if !now && was {
+				closes = append(closes, at)
+			}
+			was = now
+		}
+		var gotOpens, gotCloses []time.Time
+		for _, w := range a.Open(c) {
+			if !w.Opens.IsZero() {
+				gotOpens = append(gotOpens, w.Opens)
+			}
+			if !w.Closes.IsZero() {
+				gotCloses = append(gotCloses, w.Closes)
+			}
+		}
+		require.Len(t, gotOpens, len(opens), a.Manner)
+		require.Len(t, gotCloses, len(closes), a.Manner)
+		for i := range opens {
+			assert.InDelta(t, 0, gotOpens[i].Sub(opens[i]).Seconds(), 1.1)
+		}
+		for i := range closes {
+			assert.InDelta(t, 0, gotCloses[i].Sub(closes[i]).Seconds(), 1.1)
+		}
+		for _, v := range visits {
+			if !v.Closes.IsZero() {
+				assert.Equal(t, v.Closes.Add(-20*time.Minute), v.BeOutBy)
+			}
+			if v.SureFrom.IsZero() {
+				continue
+			}
+			for at := v.SureFrom.Add(2 * time.Second); at.Before(v.SureUntil.Add(-2 * time.Second)); at = at.Add(5 * time.Minute) {
+				assert.True(t, a.Passable(c.Level(at)+0.0999) && a.Passable(c.Level(at)-0.0999), "sure means sure")
+			}
+		}
+	}
+}
+
+func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
+	c := curve(t, 26)
+	marks := []Mark{{Name: "a", Kind: Edge, ElevationM: 0, Fishable: Depths{MinM: 0.2}}, {Name: "b", Kind: Crest, ElevationM: 0.9, Fishable: Depths{MinM: 0.2}}}
+	a := Access{Manner: Kayak, In: Passage{"the sill", 0.2}, Out: Passage{"the sill", 0.2}}
+	for _, v := range a.Visits(c, marks, Plan{}) {
+		if v.Marks < 2 {
+			continue
+		}
+		for at := v.BestFrom.Add(time.Minute); at.Before(v.BestUntil.Add(-time.Minute)); at = at.Add(10 * time.Minute) {
+			assert.GreaterOrEqual(t, c.Level(at), 1.1-1e-3, "both marks")
+		}
+	}
+	light := []Window{{Opens: day.Add(8 * time.Hour), Closes: day.Add(20 * time.Hour)}}
+	for _, v := range a.Visits(c, marks, Plan{Light: light}) {
+		assert.False(t, v.Opens.Before(light[0].Opens))
+		assert.False(t, v.Closes.After(light[0].Closes))
+	}
+	assert.Empty(t, a.Visits(c, marks, Plan{Margin: 24 * time.Hour, Light: light}), "a margin longer than the visit")
+	assert.InDelta(t, 0.1, Uncertainty(0), 0)
+	assert.InDelta(t, 0.15, Uncertainty(-0.5), 1e-12)
+}
