@@ -90,7 +90,9 @@ func (a Access) Open(c *tide.Curve) []Window {
 	return Both(a.way(c, a.In, "in"), a.way(c, a.Out, "back"))
 }
 
-func (a Access) way(c *tide.Curve, p Passage, which string) []Window { return a.wayWithin(c, p, which, 0) }
+func (a Access) way(c *tide.Curve, p Passage, which string) []Window {
+	return a.wayWithin(c, p, which, 0)
+}
 
 // wayWithin keeps so many metres of level to spare on both sides.
 func (a Access) wayWithin(c *tide.Curve, p Passage, which string, spareM float64) []Window {

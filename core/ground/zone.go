@@ -1,0 +1,118 @@
+package ground
+
+import (
+	"fmt"
+	"math"
+	"strings"
+	"time"
+)
+
+// ZoneKind is what a zone asks of anglers.
+type ZoneKind string
+
+// Kinds of zones.
+const (
+	NoTake    ZoneKind = "no take"
+	Seasonal  ZoneKind = "seasonal"
+	Voluntary ZoneKind = "voluntary code"
+)
+
+// Zone is an area with a rule of an authority, as the user entered it. The
+// program ships no law.
+type Zone struct {
+	ID, Name string
+	Kind     ZoneKind
+	// Says is the rule in the user's words, Source where it stands.
+	Says, Source string
+	// Checked is the day it was last looked up.
+	Checked time.Time
+	// From and To are the days of the year a seasonal zone holds, as month and
+	// day (month × 100 + day); both zero: all year.
+	From, To int
+	Ring     Ring
+}
+
+// old is how long a rule may go unchecked before that is said.
+const old = 365 * 24 * time.Hour
+
+// Validate refuses zones without a name, a rule, a source or a shape.
+func (z *Zone) Validate() error {
+	switch {
+	case strings.TrimSpace(z.Name) == "" || strings.TrimSpace(z.Says) == "":
+		return fmt.Errorf("ground: a zone needs a name and its rule in words")
+	case strings.TrimSpace(z.Source) == "" || z.Checked.IsZero():
+		return fmt.Errorf("ground: zone %q needs the source of its rule and the day it was checked", z.Name)
+	case z.Kind != NoTake && z.Kind != Seasonal && z.Kind != Voluntary:
+		return fmt.Errorf("ground: zone %q: unknown kind %q; known are no take, seasonal, voluntary code", z.Name, z.Kind)
+	case !dayOfYear(z.From) || !dayOfYear(z.To) || (z.From == 0) != (z.To == 0):
+		return fmt.Errorf("ground: zone %q: its season must be two days such as 3-15 and 6-30, or none", z.Name)
+	}
+	o := Outline{[]Ring{z.Ring}}
+	if err := o.Validate(); err != nil {
+		return fmt.Errorf("ground: zone %q: %w", z.Name, err)
+	}
+	if i, j, crosses := z.Ring.Crosses(); crosses {
+		return fmt.Errorf("ground: zone %q crosses itself between points %d and %d", z.Name, i+1, j+1)
+	}
+	return nil
+}
+
+func dayOfYear(md int) bool {
+	return md == 0 || md/100 >= 1 && md/100 <= 12 && md%100 >= 1 && md%100 <= 31
+}
+
+// Holds says whether the zone's rule holds at a place and time.
+func (z *Zone) Holds(p LatLon, t time.Time) bool {
+	if z.From != 0 {
+		md := int(t.Month())*100 + t.Day()
+		inside := md >= z.From && md <= z.To
+		if z.From > z.To { // over the turn of the year
+			inside = md >= z.From || md <= z.To
+		}
+		if !inside {
+			return false
+		}
+	}
+	o := Outline{[]Ring{z.Ring}}
+	return o.Land(p)
+}
+
+// Warning to show before anything else, with where it comes from and whether it
+// is time to look it up again.
+func (z *Zone) Warning(now time.Time) string {
+	says := fmt.Sprintf("%s (%s): %s By %s, checked %s; ask your authority.", z.Name, z.Kind, strings.TrimRight(z.Says, ".")+".", z.Source, z.Checked.Format("2 January 2006"))
+	if now.Sub(z.Checked) > old {
+		says += " That is more than a year ago: look it up again."
+	}
+	return says
+}
+
+// Crosses finds two stretches of a ring that meet where they should not.
+func (r Ring) Crosses() (i, j int, crosses bool) {
+	n := len(r)
+	if n < 4 {
+		return 0, 0, false
+	}
+	m := planeAt(r[0])
+	xs, ys := make([]float64, n), make([]float64, n)
+	for k, p := range r {
+		xs[k], ys[k] = m.xy(p)
+	}
+	side := func(a, b, c int) float64 {
+		return (xs[b]-xs[a])*(ys[c]-ys[a]) - (ys[b]-ys[a])*(xs[c]-xs[a])
+	}
+	for i := range n {
+		i2 := (i + 1) % n
+		for j := i + 2; j < n; j++ {
+			j2 := (j + 1) % n
+			if j2 == i {
+				continue
+			}
+			a, b, c, d := side(i, i2, j), side(i, i2, j2), side(j, j2, i), side(j, j2, i2)
+			if a*b < 0 && c*d < 0 && !math.IsNaN(a*b*c*d) {
+				return i, j, true
+			}
+		}
+	}
+	return 0, 0, false
+}
