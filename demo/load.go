@@ -57,7 +57,7 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 		}
 	}
 	for _, sp := range a.spots {
-		if err := s.AddSpot(ctx, id(a.name), sp); err != nil {
+		if _, err := s.PutSpot(ctx, id(a.name), sp); err != nil {
 			return err
 		}
 	}

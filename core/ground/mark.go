@@ -64,6 +64,13 @@ type Mark struct {
 	Bottom string
 	// Fishable says between which depths the mark is worth a cast.
 	Fishable Depths
+	// At is where it lies, where that is known better than by its distance along
+	// the spot's section.
+	At *LatLon
+	// Note is what was learned there, at dead low water say; it stays visible when
+	// the mark is flooded. Snag marks what catches line.
+	Note string
+	Snag bool
 	// Line is what the ribbon writes where the tide crosses the mark, such as
 	// "crest covers"; empty for marks without one.
 	Line string

@@ -8,6 +8,14 @@ import (
 // LatLon is a place in degrees, WGS 84.
 type LatLon struct{ Lat, Lon float64 }
 
+// Validate refuses what is not on Earth.
+func (p LatLon) Validate() error {
+	if !(math.Abs(p.Lat) <= 90) || !(math.Abs(p.Lon) <= 180) {
+		return fmt.Errorf("expected latitude within ±90 and longitude within ±180, not %v and %v", p.Lat, p.Lon)
+	}
+	return nil
+}
+
 // Ring is a closed shore: the last point joins the first.
 type Ring []LatLon
 
@@ -31,9 +39,8 @@ func (o *Outline) Validate() error {
 			return fmt.Errorf("ground: ring %d of the outline has %d points; expected 3 to %d", i+1, len(r), mostRingPoint)
 		}
 		for j, p := range r {
-			if !(math.Abs(p.Lat) <= 90) || !(math.Abs(p.Lon) <= 180) {
-				return fmt.Errorf("ground: ring %d of the outline, point %d: expected latitude within ±90 and longitude within ±180, not %v and %v",
-					i+1, j+1, p.Lat, p.Lon)
+			if err := p.Validate(); err != nil {
+				return fmt.Errorf("ground: ring %d of the outline, point %d: %w", i+1, j+1, err)
 			}
 		}
 	}

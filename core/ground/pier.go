@@ -12,8 +12,8 @@ type Under struct {
 // leastTry is how deep it must be for a depth to be worth a try of its own,
 // metres, and offBottom how far off the bottom the lowest one keeps.
 const (
-	leastTry = 0.4
-	offBottom  = 0.2
+	leastTry  = 0.4
+	offBottom = 0.2
 )
 
 // ReadPier lists what lies under a pier's marks at a tide level, deepest first,

@@ -73,6 +73,11 @@ func (z *Zone) Holds(p LatLon, t time.Time) bool {
 			return false
 		}
 	}
+	return z.Inside(p)
+}
+
+// Inside says whether a place lies in the zone, whatever the season.
+func (z *Zone) Inside(p LatLon) bool {
 	o := Outline{[]Ring{z.Ring}}
 	return o.Land(p)
 }

@@ -4,6 +4,7 @@ import (
 	"context"
 	"database/sql"
 	"fmt"
+	"strings"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -19,23 +20,36 @@ import (
 // Spot is a place in a water with its ground.
 type Spot struct {
 	ID          uuid.UUID
+	Revision    int
 	Water       Water
 	Name, Place string
 	Note        string
 	Lat, Lon    float64
+	// FacesDeg is the way it looks out, nil where it does not matter.
+	FacesDeg        *float64
+	Bottom, Hazards string
+	// Public spots may leave in an export; others only when asked to.
+	Public bool
+	Shape  *ground.Shape
 	// Offsets of its tide on its water's station.
 	Offsets tide.Offsets
 	// Current is what makes the tide run there.
 	Current water.Setting
 	Access  ground.Access
 	Section []ground.Point
-	Marks   []ground.Mark
+	// SectionFrom is where the section begins and SectionBearing the way it runs;
+	// nil where that is not known.
+	SectionFrom    *ground.LatLon
+	SectionBearing float64
+	Marks          []ground.Mark
 	// Tide of the spot, its own lag and factor and a surge included.
 	Tide tide.Place
 	// Surge seen at the spot's water, if any was.
 	Surge *tide.Surge
 	// Rose of fetches, nil where the water has no outline.
 	Rose *water.Rose
+	// Zones of its water that it lies in, whatever the season.
+	Zones []ground.Zone
 }
 
 // ForAdvice is the spot as the core wants it.
@@ -44,36 +58,102 @@ func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
 		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: conditions.Sorted(readings), Rose: s.Rose, Current: s.Current}
 }
 
-// AddSpot stores a spot with its section and marks.
-func (s *Store) AddSpot(ctx context.Context, angler uuid.UUID, sp Spot) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, water_id, name, place, lat_deg, lon_deg, `+offsetColumns+`,
-			current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note)
-			VALUES (:id, :angler_id, :water_id, :name, :place, :lat_deg, :lon_deg, :lag_high_s, :lag_low_s, :factor_high, :factor_low,
-			:difference_high_m, :difference_low_m, :current_seen_ms, :basin_m2, :passage_width_m, :passage_bed_m,
-			:manner, :in_name, :in_elevation_m, :out_name, :out_elevation_m, :note)`, struct {
-			spotColumns
-			Angler uuid.UUID `db:"angler_id"`
-		}{columnsOf(sp), angler}); err != nil {
+// PutSpot stores a spot with its section and marks, new or over the one with its
+// id, all or none. Writing over a newer revision is a [ConflictError]. It returns
+// the spot's revision.
+func (s *Store) PutSpot(ctx context.Context, angler uuid.UUID, sp Spot) (revision int, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "water", angler, sp.Water.ID); err != nil {
 			return err
 		}
-		for _, p := range sp.Section {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO section_point (spot_id, distance_m, elevation_m) VALUES (?, ?, ?)`,
-				sp.ID, p.DistanceM, p.ElevationM); err != nil {
-				return err
-			}
+		var old struct {
+			Angler   uuid.UUID `db:"angler_id"`
+			Revision int       `db:"revision"`
 		}
-		for _, m := range sp.Marks {
-			deepest := sql.NullFloat64{Float64: m.Fishable.MaxM, Valid: m.Fishable.MaxM > 0}
-			if _, err := tx.ExecContext(ctx, `INSERT INTO mark (id, spot_id, name, kind, distance_m, elevation_m, bottom,
-				fishable_min_m, fishable_max_m, line) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-				m.ID, sp.ID, m.Name, string(m.Kind), m.DistanceM, m.ElevationM, m.Bottom, m.Fishable.MinM, deepest, m.Line); err != nil {
-				return err
-			}
+		switch err := notFound(tx.GetContext(ctx, &old, `SELECT angler_id, revision FROM spot WHERE id = ? FOR UPDATE`, sp.ID)); {
+		case err == ErrNotFound && sp.Revision > 0:
+			return ErrNotFound // it was deleted meanwhile
+		case err == nil && old.Angler != angler:
+			return ErrNotFound
+		case err == nil && sp.Revision != old.Revision:
+			return ConflictError{"spot", old.Revision, []string{"revision"}}
+		case err != nil && err != ErrNotFound:
+			return err
 		}
-		return nil
+		revision = old.Revision + 1
+		return writeSpot(ctx, tx, angler, sp, revision)
+	})
+	return revision, err
+}
+
+func writeSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot, revision int) error {
+	columns, err := columnsOf(sp)
+	if err != nil {
+		return err
+	}
+	columns.Revision = revision
+	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, `+ownColumns+`) VALUES (:id, :angler_id, :`+strings.ReplaceAll(ownColumns, ", ", ", :")+`)
+		ON DUPLICATE KEY UPDATE `+overwritten(ownColumns), struct {
+		spotColumns
+		Angler uuid.UUID `db:"angler_id"`
+	}{columns, angler}); err != nil {
+		return err
+	}
+	for _, table := range []string{"section_point", "mark"} {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE spot_id = ?`, sp.ID); err != nil {
+			return err
+		}
+	}
+	for _, p := range sp.Section {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO section_point (spot_id, distance_m, elevation_m) VALUES (?, ?, ?)`,
+			sp.ID, p.DistanceM, p.ElevationM); err != nil {
+			return err
+		}
+	}
+	for _, m := range sp.Marks {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO mark (id, spot_id, name, kind, distance_m, elevation_m, bottom, fishable_min_m,
+			fishable_max_m, line, lat_deg, lon_deg, note, snag) VALUES (:id, :spot_id, :name, :kind, :distance_m, :elevation_m, :bottom,
+			:fishable_min_m, :fishable_max_m, :line, :lat_deg, :lon_deg, :note, :snag)`, markRowOf(sp.ID, m)); err != nil {
+			if duplicate(err) {
+				return InUseError{fmt.Sprintf("the id of mark %q is taken", m.Name)}
+			}
+			return err
+		}
+	}
+	return nil
+}
+
+// overwritten writes "a = VALUES(a), b = VALUES(b)".
+func overwritten(columns string) string {
+	list := strings.Split(columns, ", ")
+	for i, c := range list {
+		list[i] = c + " = VALUES(" + c + ")"
+	}
+	return strings.Join(list, ", ")
+}
+
+// DeleteSpot removes a spot in which no spell was fished.
+func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "spot", angler, id); err != nil {
+			return err
+		}
+		var spells int
+		if err := tx.GetContext(ctx, &spells, `SELECT COUNT(*) FROM spell WHERE spot_id = ?`, id); err != nil {
+			return err
+		}
+		if spells > 0 {
+			return InUseError{fmt.Sprintf("the log holds %d spells of this spot", spells)}
+		}
+		_, err := tx.ExecContext(ctx, `DELETE FROM spot WHERE id = ?`, id)
+		return err
 	})
 }
+
+// ownColumns of a spot's row besides its id and its angler.
+const ownColumns = "water_id, name, place, lat_deg, lon_deg, lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, " +
+	"current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
+	"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 
 // spotColumns are a spot's own row.
 type spotColumns struct {
@@ -94,12 +174,34 @@ type spotColumns struct {
 	InElevation   float64 `db:"in_elevation_m"`
 	OutName       string  `db:"out_name"`
 	OutElevation  float64 `db:"out_elevation_m"`
+
+	DraughtM       float64         `db:"draught_m"`
+	FacesDeg       *float64        `db:"faces_deg"`
+	Bottom         string          `db:"bottom"`
+	Hazards        string          `db:"hazards"`
+	Private        bool            `db:"private"`
+	Shape          sql.NullString  `db:"shape"`
+	SectionLat     sql.NullFloat64 `db:"section_lat_deg"`
+	SectionLon     sql.NullFloat64 `db:"section_lon_deg"`
+	SectionBearing sql.NullFloat64 `db:"section_bearing_deg"`
+	Revision       int             `db:"revision"`
 }
 
-func columnsOf(sp Spot) spotColumns {
+func columnsOf(sp Spot) (spotColumns, error) {
 	a, c := sp.Access, sp.Current
-	return spotColumns{sp.ID, sp.Water.ID, sp.Name, sp.Place, sp.Note, sp.Lat, sp.Lon, offsetsOf(sp.Offsets), c.SeenMS, c.BasinM2, c.WidthM, c.BedM,
-		string(a.Manner), a.In.Name, a.In.ElevationM, a.Out.Name, a.Out.ElevationM}
+	shape, err := shapeText(sp.Shape)
+	if err != nil {
+		return spotColumns{}, err
+	}
+	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon, offsets: offsetsOf(sp.Offsets),
+		CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
+		Manner: string(a.Manner), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM, DraughtM: a.DraughtM,
+		FacesDeg: sp.FacesDeg, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
+	if p := sp.SectionFrom; p != nil {
+		out.SectionLat, out.SectionLon = sql.NullFloat64{Float64: p.Lat, Valid: true}, sql.NullFloat64{Float64: p.Lon, Valid: true}
+		out.SectionBearing = sql.NullFloat64{Float64: sp.SectionBearing, Valid: true}
+	}
+	return out, nil
 }
 
 type spotRow struct {
@@ -116,9 +218,7 @@ const roseReach = 60_000
 // many there are.
 func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	var rows []spotRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT s.id, s.name, s.place, s.note, s.lat_deg, s.lon_deg, s.lag_high_s, s.lag_low_s,
-		s.factor_high, s.factor_low, s.difference_high_m, s.difference_low_m, s.current_seen_ms, s.basin_m2, s.passage_width_m, s.passage_bed_m,
-		s.manner, s.in_name, s.in_elevation_m, s.out_name, s.out_elevation_m, s.water_id, w.name AS water_name, w.time_zone, w.station_id
+	if err := s.db.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name, w.time_zone, w.station_id
 		FROM spot s JOIN water w ON w.id = s.water_id WHERE s.angler_id = ? ORDER BY s.name`, angler); err != nil {
 		return nil, err
 	}
@@ -134,10 +234,22 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
+	zones, err := s.Zones(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
 	spots := make([]*Spot, len(rows))
 	byID := make(map[uuid.UUID]*Spot, len(rows))
 	for i, r := range rows {
-		sp := r.spot()
+		sp, err := r.spot()
+		if err != nil {
+			return nil, err
+		}
+		for _, z := range zones[r.Water] {
+			if z.Inside(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}) {
+				sp.Zones = append(sp.Zones, z)
+			}
+		}
 		if sp.Tide, err = stations.Follow(r.StationID, sp.Offsets); err != nil {
 			return nil, fmt.Errorf("store: tide of %s: %w", r.Name, err)
 		}
@@ -153,12 +265,21 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 	return spots, s.addGround(ctx, angler, byID)
 }
 
-func (r spotRow) spot() *Spot {
-	return &Spot{ID: r.ID, Name: r.Name, Place: r.Place, Note: r.Note, Lat: r.Lat, Lon: r.Lon, Offsets: r.tide(),
+func (r spotRow) spot() (*Spot, error) {
+	shape, err := shapeOf(r.Shape)
+	if err != nil {
+		return nil, err
+	}
+	sp := &Spot{ID: r.ID, Revision: r.Revision, Name: r.Name, Place: r.Place, Note: r.Note, Lat: r.Lat, Lon: r.Lon, Offsets: r.tide(),
+		FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
 		Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
 		Water:   Water{r.Water, r.StationID, r.WaterName, r.TimeZone},
 		Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
-			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}}}
+			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}
+	if r.SectionLat.Valid {
+		sp.SectionFrom, sp.SectionBearing = &ground.LatLon{Lat: r.SectionLat.Float64, Lon: r.SectionLon.Float64}, r.SectionBearing.Float64
+	}
+	return sp, nil
 }
 
 func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.UUID]*Spot) error {
@@ -175,27 +296,14 @@ func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.
 		sp := spots[p.Spot]
 		sp.Section = append(sp.Section, ground.Point{DistanceM: p.Distance, ElevationM: p.Elevation})
 	}
-	var marks []struct {
-		ID        string          `db:"id"`
-		Spot      uuid.UUID       `db:"spot_id"`
-		Name      string          `db:"name"`
-		Kind      string          `db:"kind"`
-		Distance  float64         `db:"distance_m"`
-		Elevation float64         `db:"elevation_m"`
-		Bottom    string          `db:"bottom"`
-		Min       float64         `db:"fishable_min_m"`
-		Max       sql.NullFloat64 `db:"fishable_max_m"`
-		Line      string          `db:"line"`
-	}
+	var marks []markRow
 	if err := s.db.SelectContext(ctx, &marks, `SELECT m.id, m.spot_id, m.name, m.kind, m.distance_m, m.elevation_m, m.bottom,
-		m.fishable_min_m, m.fishable_max_m, m.line FROM mark m JOIN spot s ON s.id = m.spot_id
+		m.fishable_min_m, m.fishable_max_m, m.line, m.lat_deg, m.lon_deg, m.note, m.snag FROM mark m JOIN spot s ON s.id = m.spot_id
 		WHERE s.angler_id = ? ORDER BY m.spot_id, m.distance_m`, angler); err != nil {
 		return err
 	}
 	for _, m := range marks {
-		sp := spots[m.Spot]
-		sp.Marks = append(sp.Marks, ground.Mark{ID: m.ID, Name: m.Name, Kind: ground.MarkKind(m.Kind), DistanceM: m.Distance,
-			ElevationM: m.Elevation, Bottom: m.Bottom, Fishable: ground.Depths{MinM: m.Min, MaxM: m.Max.Float64}, Line: m.Line})
+		spots[m.Spot].Marks = append(spots[m.Spot].Marks, m.mark())
 	}
 	return nil
 }

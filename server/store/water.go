@@ -2,8 +2,6 @@ package store
 
 import (
 	"context"
-	"encoding/json"
-	"errors"
 	"fmt"
 
 	"github.com/google/uuid"
@@ -18,6 +16,26 @@ type Water struct {
 	StationID uuid.UUID
 	Name      string
 	TimeZone  string
+}
+
+// PutWater stores a water, new or over the one with its id.
+func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "station", angler, w.StationID); err != nil {
+			return err
+		}
+		var owner uuid.UUID
+		switch err := notFound(tx.GetContext(ctx, &owner, `SELECT angler_id FROM water WHERE id = ? FOR UPDATE`, w.ID)); {
+		case err == nil && owner != angler:
+			return ErrNotFound
+		case err != nil && err != ErrNotFound:
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)
+			ON DUPLICATE KEY UPDATE station_id = VALUES(station_id), name = VALUES(name), time_zone = VALUES(time_zone)`,
+			w.ID, angler, w.StationID, w.Name, w.TimeZone)
+		return err
+	})
 }
 
 // AddWater stores a water.
@@ -76,13 +94,7 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 	if err := o.Validate(); err != nil {
 		return fmt.Errorf("store: %w", err)
 	}
-	rings := make([][][2]float64, len(o.Rings))
-	for i, r := range o.Rings {
-		for _, p := range r {
-			rings[i] = append(rings[i], [2]float64{p.Lon, p.Lat})
-		}
-	}
-	text, err := json.Marshal(rings)
+	text, err := ringsText(o.Rings)
 	if err != nil {
 		return err
 	}
@@ -90,7 +102,7 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `INSERT INTO outline (water_id, rings) VALUES (?, ?) ON DUPLICATE KEY UPDATE rings = VALUES(rings)`, water, string(text))
+		_, err := tx.ExecContext(ctx, `INSERT INTO outline (water_id, rings) VALUES (?, ?) ON DUPLICATE KEY UPDATE rings = VALUES(rings)`, water, text)
 		return err
 	})
 }
@@ -111,22 +123,12 @@ func (s *Store) outlines(ctx context.Context, angler uuid.UUID, where string, ar
 		return nil, err
 	}
 	out := make(map[uuid.UUID]*ground.Outline, len(rows))
-	var wrong error
 	for _, r := range rows {
-		var rings [][][2]float64
-		if err := json.Unmarshal([]byte(r.Rings), &rings); err != nil {
-			wrong = errors.Join(wrong, fmt.Errorf("store: outline: %w", err))
-			continue
+		rings, err := ringsOf(r.Rings)
+		if err != nil {
+			return nil, err
 		}
-		o := &ground.Outline{}
-		for _, ring := range rings {
-			g := make(ground.Ring, len(ring))
-			for i, p := range ring {
-				g[i] = ground.LatLon{Lat: p[1], Lon: p[0]}
-			}
-			o.Rings = append(o.Rings, g)
-		}
-		out[r.Water] = o
+		out[r.Water] = &ground.Outline{Rings: rings}
 	}
-	return out, wrong
+	return out, nil
 }
