@@ -18,6 +18,7 @@ require (
 	github.com/paulmach/orb v0.14.0
 	github.com/pressly/goose/v3 v3.29.0
 	github.com/stretchr/testify v1.12.1
+	github.com/twpayne/go-kml/v3 v3.2.1
 	go.yaml.in/yaml/v3 v3.0.6
 	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
@@ -30,6 +31,7 @@ require (
 	github.com/mfridman/interpolate v0.0.2 // indirect
 	github.com/sethvargo/go-retry v0.5.0 // indirect
 	github.com/zeebo/xxh3 v1.0.2 // indirect
+	go.mongodb.org/mongo-driver/v2 v2.5.0 // indirect
 	go.uber.org/multierr v1.11.0 // indirect
 	golang.org/x/crypto v0.58.0 // indirect
 	golang.org/x/sync v0.24.0 // indirect
