@@ -89,7 +89,24 @@ func wren() angler {
 				ground.Mark{Name: "Middle pilings", Kind: ground.Piling, DistanceM: 90, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}},
 				ground.Mark{Name: "Deep end", Kind: ground.Slope, DistanceM: 138, ElevationM: -2.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}})},
 	}
+	stampedAt(a.spots, map[string]stamp{"Kettle Bar": kettleBar, "Long Strand": longStrand, "Cutwater Pier": cutwaterPier})
+	for _, l := range soundSpots {
+		a.spots = append(a.spots, l.spot(sound))
+	}
+	for _, l := range shoreSpots {
+		a.spots = append(a.spots, l.spot(shore))
+	}
 	return a
+}
+
+// stampedAt says where the sections of the first spots lie.
+func stampedAt(spots []store.Spot, stamps map[string]stamp) {
+	for i := range spots {
+		if s, ok := stamps[spots[i].Name]; ok {
+			from := s.to(0)
+			spots[i].SectionFrom, spots[i].SectionBearing = &from, s.bearing
+		}
+	}
 }
 
 // moss has one bar of their own, which wren must never see.
@@ -108,6 +125,7 @@ func moss() angler {
 				ground.Mark{Name: "Edge", Kind: ground.Edge, DistanceM: 45, ElevationM: 0, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
 				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 64, ElevationM: -1.27, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})},
 	}
+	stampedAt(a.spots, map[string]stamp{"Candle Bar": candleBar})
 	return a
 }
 

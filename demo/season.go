@@ -34,9 +34,15 @@ var targetsAt = map[string][]string{
 // number whose rate follows the playbook, with luck of its own for each day.
 func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) error {
 	r := rand.New(rand.NewPCG(seed, uint64(len(a.name)*1000+len(a.spots)))) //nolint:gosec // made-up catches
-	spots, err := s.Spots(ctx, id(a.name))
+	all, err := s.Spots(ctx, id(a.name))
 	if err != nil {
 		return err
+	}
+	var spots []*store.Spot
+	for _, sp := range all {
+		if targetsAt[sp.Place] != nil { // the others are not fished yet
+			spots = append(spots, sp)
+		}
 	}
 	f := fisher{a, s, book, r, spots, make(map[string]*rate.Blind)}
 	for _, season := range seasons {

@@ -35,7 +35,11 @@ const (
 // deepest mark. The wind itself is taken as it is forecast: that it is weaker
 // in the lee of trees and dunes is not in it.
 func (m *Moment) Surface() Surface {
-	wind, from := m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
+	return m.SurfaceUnder(m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value)
+}
+
+// SurfaceUnder another wind: its speed in m/s and where it comes from, degrees.
+func (m *Moment) SurfaceUnder(wind, from float64) Surface {
 	var s Surface
 	if r := m.Spot.Rose; r != nil {
 		s.FetchM, s.Side, s.Outlined = r.Fetch(from), r.SideFor(from), true

@@ -67,6 +67,24 @@ func (m plane) xy(p LatLon) (x, y float64) {
 	return d * m.east, (p.Lat - m.at.Lat) * perDegree
 }
 
+// Bearing from one place to another near it, degrees from north.
+func Bearing(from, to LatLon) float64 {
+	x, y := planeAt(from).xy(to)
+	return math.Mod(math.Atan2(x, y)*180/math.Pi+360, 360)
+}
+
+// Distance between two places near each other, metres.
+func Distance(a, b LatLon) float64 {
+	x, y := planeAt(a).xy(b)
+	return math.Hypot(x, y)
+}
+
+// Toward is the place at a distance in metres and a bearing in degrees.
+func Toward(from LatLon, bearingDeg, distanceM float64) LatLon {
+	s, c := math.Sincos(bearingDeg * math.Pi / 180)
+	return LatLon{from.Lat + distanceM*c/perDegree, from.Lon + distanceM*s/planeAt(from).east}
+}
+
 // Directions a rose has: every ten degrees.
 const Directions = 36
 

@@ -62,7 +62,8 @@ type wordName struct {
 }
 
 // Places are the kinds of spot the rules know.
-var Places = []string{"oyster bar", "surf beach", "pier"}
+var Places = []string{"oyster bar", "grass flat", "mud flat", "overhung bank", "timbered creek", "dug canal", "back lake", "surf beach", "pier",
+	"jetty", "seawall", "rocky shore", "reef", "ledge", "harbour mouth", "river bend", "estuary"}
 
 // Bottoms a mark may have.
 var Bottoms = []string{"shell", "sand", "mud", "grass", "rock", "timber"}

@@ -33,6 +33,10 @@ func (s Setting) Validate() error {
 	return nil
 }
 
+// Noticeable is a current in m/s that bends a line: below it one may stand
+// anywhere (the house's judgement).
+const Noticeable = 0.1
+
 // fastest tidal stream believed in, m/s.
 const fastest = 8.0
 

@@ -45,8 +45,10 @@ type sectionPoint struct {
 type spotOutput struct {
 	Body struct {
 		SpotSummary
-		Section []sectionPoint `json:"section" nullable:"false" doc:"the ground, densely drawn, metres above chart datum"`
-		Marks   []MarkOut      `json:"marks" nullable:"false"`
+		Section  []sectionPoint `json:"section" nullable:"false" doc:"the ground, densely drawn, metres above chart datum"`
+		Marks    []MarkOut      `json:"marks" nullable:"false"`
+		Written  SpotBody       `json:"written" doc:"as it was written, to be changed and written again"`
+		Revision int            `json:"revision"`
 	}
 }
 
@@ -58,10 +60,12 @@ type MarkOut struct {
 	Bottom     string  `json:"bottom"`
 	DistanceM  float64 `json:"distance_m"`
 	ElevationM float64 `json:"elevation_m"`
+	Note       string  `json:"note,omitempty"`
+	Snag       bool    `json:"snag,omitempty"`
 }
 
 func markOf(m ground.Mark) MarkOut {
-	return MarkOut{m.ID, m.Name, string(m.Kind), m.Bottom, m.DistanceM, m.ElevationM}
+	return MarkOut{m.ID, m.Name, string(m.Kind), m.Bottom, m.DistanceM, m.ElevationM, m.Note, m.Snag}
 }
 
 type windowOut struct {
@@ -170,6 +174,7 @@ func (s *Server) getSpot(ctx context.Context, in *ByID) (*spotOutput, error) {
 	}
 	out := &spotOutput{}
 	out.Body.SpotSummary = summary(sp)
+	out.Body.Written, out.Body.Revision = bodyOf(sp), sp.Revision
 	out.Body.Section = []sectionPoint{}
 	if len(sp.Section) > 0 {
 		section, err := ground.NewSection(sp.Section)
@@ -244,7 +249,11 @@ func (s *Server) spotState(ctx context.Context, in *stateInput) (*stateOutput, e
 	open := sp.Access.Open(c)
 	_, b.Open = ground.NextClose(open, t)
 	b.Windows, b.Conditions = windowsOf(open), conditionsOf(&m, sp.Surge)
-	b.Cautions = append([]string{}, advise.PlaceCautions(&m)...)
+	// Rules of the place come before anything else.
+	b.Cautions = append(zoneWarnings(sp, t), advise.PlaceCautions(&m)...)
+	if sp.Hazards != "" {
+		b.Cautions = append(b.Cautions, sp.Hazards)
+	}
 	b.Surge = surgeLeft(sp.Surge, t)
 	if b.NextPeak, err = nextPeak(sp.Tide, t); err != nil {
 		return nil, failed(err)

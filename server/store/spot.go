@@ -86,6 +86,21 @@ func (s *Store) PutSpot(ctx context.Context, angler uuid.UUID, sp Spot) (revisio
 	return revision, err
 }
 
+// PutSpots stores new spots, all or none.
+func (s *Store) PutSpots(ctx context.Context, angler uuid.UUID, list []Spot) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		for _, sp := range list {
+			if err := owned(ctx, tx, "water", angler, sp.Water.ID); err != nil {
+				return err
+			}
+			if err := writeSpot(ctx, tx, angler, sp, 1); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
 func writeSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot, revision int) error {
 	columns, err := columnsOf(sp)
 	if err != nil {

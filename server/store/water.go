@@ -8,6 +8,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"greypebble/core/ground"
+	"greypebble/core/tide"
 )
 
 // Water is an area fished as one.
@@ -87,6 +88,23 @@ func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID
 		_, err := tx.ExecContext(ctx, `UPDATE water SET station_id = ? WHERE id = ?`, station, water)
 		return err
 	})
+}
+
+// TideOf a water: its station's, with the surge seen.
+func (s *Store) TideOf(ctx context.Context, angler uuid.UUID, w Water) (tide.Place, error) {
+	stations, err := s.StationsByID(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
+	place, err := stations.Tide(w.StationID)
+	if err != nil {
+		return nil, err
+	}
+	surges, err := s.surges(ctx, angler)
+	if g, seen := surges[w.ID]; seen {
+		place = tide.WithSurge(place, g)
+	}
+	return place, err
 }
 
 // PutOutline keeps the shores of a water in place of earlier ones.

@@ -55,6 +55,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every spot on the map at a moment */
+        get: operations["chart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/conditions": {
         parameters: {
             query?: never;
@@ -72,6 +89,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/ground/surf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the white water tells of the bottom */
+        post: operations["readSurf"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/health": {
         parameters: {
             query?: never;
@@ -83,6 +117,74 @@ export interface paths {
         get: operations["health"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Your spots as a file; private ones only when asked for */
+        get: operations["exportFeatures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/grid": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Depths of a water from a grid, soundings or a sounder's log */
+        post: operations["importGrid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file's points as spots, or its areas as shores, all or none */
+        post: operations["importFeatures"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a file of places holds; nothing is stored */
+        post: operations["readFeatures"];
         delete?: never;
         options?: never;
         head?: never;
@@ -218,9 +320,11 @@ export interface paths {
         };
         /** A spot with its ground */
         get: operations["getSpot"];
-        put?: never;
+        /** Write a spot with its section and marks, new or changed */
+        put: operations["putSpot"];
         post?: never;
-        delete?: never;
+        /** Remove a spot no spell was fished at */
+        delete: operations["deleteSpot"];
         options?: never;
         head?: never;
         patch?: never;
@@ -278,6 +382,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/pier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What lies under a pier at a moment, and the depths to try */
+        get: operations["readPier"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/ribbon": {
         parameters: {
             query?: never;
@@ -287,6 +408,23 @@ export interface paths {
         };
         /** The tide of a spot over some hours, frame by frame */
         get: operations["spotRibbon"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/shelter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the water lies at a spot, wind by wind */
+        get: operations["spotShelter"];
         put?: never;
         post?: never;
         delete?: never;
@@ -321,6 +459,40 @@ export interface paths {
         };
         /** How a spot's tide follows its station, and what noted turns say of it */
         get: operations["spotTide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/windows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When one can be at a spot, when it is best, and when to be out */
+        get: operations["spotWindows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/windows.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as a calendar (iCalendar) */
+        get: operations["spotCalendar"];
         put?: never;
         post?: never;
         delete?: never;
@@ -534,6 +706,92 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/waters/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A water with its shores, zones and what is known of its depths */
+        get: operations["getWater"];
+        /** Write a water, new or changed */
+        put: operations["putWater"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/cut": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A section cut through the depths along a line */
+        get: operations["cutSection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/depth.asc": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Depth of water everywhere at a moment (ESRI ASCII grid, metres, negative: dry by so much) */
+        get: operations["depthGrid"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/finds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Drop-offs, cuts, holes and dug channels, to accept or reject */
+        get: operations["findFeatures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/waters/{id}/grid.bin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Elevations in centimetres, rows from south to north (16-bit little-endian, −32768 not known) */
+        get: operations["gridCells"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/waters/{id}/log": {
         parameters: {
             query?: never;
@@ -616,6 +874,24 @@ export interface paths {
         post?: never;
         /** Go back to the prediction */
         delete: operations["deleteSurge"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/zones/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a zone with its rule, new or changed */
+        put: operations["putZone"];
+        post?: never;
+        /** Remove a zone */
+        delete: operations["deleteZone"];
         options?: never;
         head?: never;
         patch?: never;
@@ -711,6 +987,12 @@ export interface components {
             /** Format: double */
             stops_breaking_level_m: number;
         };
+        BreakIn: {
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            height_m: number;
+        };
         BreakingInputBody: {
             bars: components["schemas"]["BarIn"][];
             /** Format: double */
@@ -772,6 +1054,60 @@ export interface components {
         };
         CatchesOutputBody: {
             catches: components["schemas"]["LoggedCatch"][];
+        };
+        ChartMark: {
+            /** Format: double */
+            depth_m: number;
+            kind: string;
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+            name: string;
+            note?: string;
+            snag: boolean;
+        };
+        ChartOutputBody: {
+            /** @description of each water by its id, metres above chart datum */
+            levels: {
+                [key: string]: number;
+            };
+            spots: components["schemas"]["ChartSpot"][];
+            /** Format: date-time */
+            time: string;
+        };
+        ChartSpot: {
+            /** Format: date-time */
+            closes?: string;
+            closing: boolean;
+            /** Format: uuid */
+            id: string;
+            /** Format: double */
+            lat: number;
+            /** @description its section on the map */
+            line: components["schemas"]["LatLon"][];
+            /** Format: double */
+            lon: number;
+            manner: string;
+            marks: components["schemas"]["ChartMark"][];
+            name: string;
+            note: string;
+            open: boolean;
+            /**
+             * Format: date-time
+             * @description when it opens next, if it is shut
+             */
+            opens?: string;
+            place: string;
+            says: string;
+            shape?: components["schemas"]["ShapeBody"];
+            surface: components["schemas"]["SurfaceOut"];
+            time_zone: string;
+            /** @description of zones that hold there now */
+            warnings: string[];
+            water: string;
+            /** Format: uuid */
+            water_id: string;
         };
         ChoiceOut: {
             /** @enum {string} */
@@ -947,6 +1283,11 @@ export interface components {
              */
             width_m?: number;
         };
+        CutOutputBody: {
+            /** Format: double */
+            bearing_deg: number;
+            section: components["schemas"]["SectionPoint"][];
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -1009,6 +1350,17 @@ export interface components {
             name: string;
             reason: string;
         };
+        FeatureOut: {
+            description: string;
+            /** @enum {string} */
+            kind: "point" | "track" | "route" | "area";
+            /** @description a spot of yours within 25 m by the same name: it would be passed over */
+            known?: string;
+            name: string;
+            parts: (components["schemas"]["LatLon"][] | null)[];
+            /** Format: int64 */
+            places: number;
+        };
         FeedOut: {
             /**
              * Format: double
@@ -1021,6 +1373,16 @@ export interface components {
             issued_at: string | null;
             /** @description of the last try; the last good forecast stays */
             problem: string;
+        };
+        FindOut: {
+            /** Format: double */
+            elevation_m: number;
+            kind: string;
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+            why: string;
         };
         FinishOut: {
             finish: string;
@@ -1087,6 +1449,58 @@ export interface components {
             /** @description where waves break along the section */
             white: components["schemas"]["WhiteOut"][];
         };
+        GridOut: {
+            /** Format: int64 */
+            cols: number;
+            /** Format: double */
+            dlat_deg: number;
+            /** Format: double */
+            dlon_deg: number;
+            /** Format: double */
+            high_m: number;
+            /** Format: double */
+            low_m: number;
+            /** Format: int64 */
+            rows: number;
+            source: string;
+            /**
+             * Format: double
+             * @description centre of the first cell
+             */
+            south_deg: number;
+            /** Format: double */
+            west_deg: number;
+        };
+        GridOutputBody: {
+            /** Format: double */
+            cell_m: number;
+            /** Format: int64 */
+            cols: number;
+            /** Format: double */
+            high_m: number;
+            kept: boolean;
+            /**
+             * Format: int64
+             * @description cells with an elevation
+             */
+            known: number;
+            /**
+             * Format: double
+             * @description its middle
+             */
+            lat: number;
+            /** Format: double */
+            lon: number;
+            /**
+             * Format: double
+             * @description above chart datum
+             */
+            low_m: number;
+            /** Format: int64 */
+            rows: number;
+            /** Format: int64 */
+            soundings: number;
+        };
         HealthOutputBody: {
             /** @enum {string} */
             database: "ok";
@@ -1111,6 +1525,21 @@ export interface components {
             time: string;
             /** Format: double */
             value: number;
+        };
+        ImportOutputBody: {
+            added: string[];
+            /**
+             * Format: int64
+             * @description of the outline
+             */
+            rings: number;
+            skipped: components["schemas"]["SkippedOut"][];
+        };
+        LatLon: {
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
         };
         LearnedOut: {
             /**
@@ -1274,6 +1703,32 @@ export interface components {
             tide_third: number;
             time_zone: string;
         };
+        MarkBody: {
+            at?: components["schemas"]["LatLon"];
+            bottom?: string;
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            elevation_m: number;
+            /**
+             * Format: double
+             * @description greatest; 0: none
+             */
+            fishable_max_m?: number;
+            /**
+             * Format: double
+             * @description least depth worth a cast
+             */
+            fishable_min_m?: number;
+            /** Format: uuid */
+            id: string;
+            kind: string;
+            /** @description what the ribbon writes where the tide crosses it */
+            line?: string;
+            name: string;
+            note?: string;
+            snag?: boolean;
+        };
         MarkOut: {
             bottom: string;
             /** Format: double */
@@ -1283,6 +1738,8 @@ export interface components {
             id: string;
             kind: string;
             name: string;
+            note?: string;
+            snag?: boolean;
         };
         MarkState: {
             bottom: string;
@@ -1300,6 +1757,8 @@ export interface components {
             id: string;
             kind: string;
             name: string;
+            note?: string;
+            snag?: boolean;
             windows: components["schemas"]["WindowOut"][];
         };
         MarkWarmth: {
@@ -1373,6 +1832,11 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        PassageBody: {
+            /** Format: double */
+            elevation_m: number;
+            name: string;
+        };
         PeakOut: {
             /** Format: double */
             range_m: number;
@@ -1380,6 +1844,25 @@ export interface components {
             springs: boolean;
             /** Format: date-time */
             time: string;
+        };
+        PierOut: {
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            distance_m: number;
+            mark: string;
+            /** @description depths from the surface, in the order to try */
+            try_m: number[];
+        };
+        PierOutputBody: {
+            /**
+             * Format: double
+             * @description positive on the flood
+             */
+            current_ms?: number;
+            says: string;
+            /** @description deepest first */
+            under: components["schemas"]["PierOut"][];
         };
         PredictInputBody: {
             constituents: components["schemas"]["ConstituentIn"][];
@@ -1398,6 +1881,11 @@ export interface components {
         PredictOutputBody: {
             heights: components["schemas"]["HeightAt"][];
             turns: components["schemas"]["TurnAt"][];
+        };
+        ReadFeaturesOutputBody: {
+            /** @description nothing is stored */
+            features: components["schemas"]["FeatureOut"][];
+            skipped: components["schemas"]["SkippedOut"][];
         };
         ReadStationOutputBody: {
             constituents: components["schemas"]["ConstituentOut"][];
@@ -1457,6 +1945,10 @@ export interface components {
             says: string;
             school: string;
         };
+        RevisionOutputBody: {
+            /** Format: int64 */
+            revision: number;
+        };
         RibbonMark: {
             bottom: string;
             /** Format: double */
@@ -1466,6 +1958,8 @@ export interface components {
             id: string;
             kind: string;
             name: string;
+            note?: string;
+            snag?: boolean;
             windows: components["schemas"]["WindowOut"][];
         };
         RibbonOutputBody: {
@@ -1495,6 +1989,22 @@ export interface components {
             /** Format: double */
             elevation_m: number;
         };
+        ShapeBody: {
+            area: boolean;
+            points: components["schemas"]["LatLon"][];
+        };
+        ShelterOut: {
+            /** Format: double */
+            fetch_m: number;
+            /** Format: double */
+            from_deg: number;
+            /** @enum {string} */
+            side: "lee" | "exposed" | "along";
+            /** Format: double */
+            wave_m: number;
+            /** @enum {string} */
+            word: "glassy" | "ripple" | "chop" | "rough";
+        };
         ShiftOut: {
             /** Format: double */
             by_m: number;
@@ -1504,6 +2014,10 @@ export interface components {
         SignInInputBody: {
             name: string;
             password: string;
+        };
+        SkippedOut: {
+            what: string;
+            why: string;
         };
         SkyInputBody: {
             /** @description YYYY-MM-DD, civil date at the offset */
@@ -1678,6 +2192,99 @@ export interface components {
              */
             total: number;
         };
+        SpotBody: {
+            bottom?: string;
+            /**
+             * Format: double
+             * @description of a boat
+             */
+            draught_m?: number;
+            /**
+             * Format: double
+             * @description the way it looks out
+             */
+            faces_deg?: number;
+            hazards?: string;
+            /** @description the critical point of the way in */
+            in: components["schemas"]["PassageBody"];
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+            /** @enum {string} */
+            manner: "on foot" | "wading" | "kayak" | "boat";
+            marks?: components["schemas"]["MarkBody"][];
+            name: string;
+            note?: string;
+            /** @description of the way back; it may lie lower: that is how one is cut off */
+            out: components["schemas"]["PassageBody"];
+            /** @description what kind of place it is */
+            place: string;
+            /** @description may leave in an export without being asked for */
+            public?: boolean;
+            /** @description from where one stands outwards */
+            section?: components["schemas"]["SectionPoint"][];
+            /**
+             * Format: double
+             * @description the way it runs
+             */
+            section_bearing_deg?: number;
+            /** @description where the section begins */
+            section_from?: components["schemas"]["LatLon"];
+            /** @description a line or an area, where a point does not do */
+            shape?: components["schemas"]["ShapeBody"];
+            /** Format: uuid */
+            water_id: string;
+        };
+        SpotInputBody: {
+            bottom?: string;
+            /**
+             * Format: double
+             * @description of a boat
+             */
+            draught_m?: number;
+            /**
+             * Format: double
+             * @description the way it looks out
+             */
+            faces_deg?: number;
+            hazards?: string;
+            /** @description the critical point of the way in */
+            in: components["schemas"]["PassageBody"];
+            /** Format: double */
+            lat: number;
+            /** Format: double */
+            lon: number;
+            /** @enum {string} */
+            manner: "on foot" | "wading" | "kayak" | "boat";
+            marks?: components["schemas"]["MarkBody"][];
+            name: string;
+            note?: string;
+            /** @description of the way back; it may lie lower: that is how one is cut off */
+            out: components["schemas"]["PassageBody"];
+            /** @description what kind of place it is */
+            place: string;
+            /** @description may leave in an export without being asked for */
+            public?: boolean;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /** @description from where one stands outwards */
+            section?: components["schemas"]["SectionPoint"][];
+            /**
+             * Format: double
+             * @description the way it runs
+             */
+            section_bearing_deg?: number;
+            /** @description where the section begins */
+            section_from?: components["schemas"]["LatLon"];
+            /** @description a line or an area, where a point does not do */
+            shape?: components["schemas"]["ShapeBody"];
+            /** Format: uuid */
+            water_id: string;
+        };
         SpotOutputBody: {
             /** Format: uuid */
             id: string;
@@ -1690,12 +2297,16 @@ export interface components {
             name: string;
             note: string;
             place: string;
+            /** Format: int64 */
+            revision: number;
             /** @description the ground, densely drawn, metres above chart datum */
             section: components["schemas"]["SectionPoint"][];
             time_zone: string;
             water: string;
             /** Format: uuid */
             water_id: string;
+            /** @description as it was written, to be changed and written again */
+            written: components["schemas"]["SpotBody"];
         };
         SpotSummary: {
             /** Format: uuid */
@@ -1803,6 +2414,62 @@ export interface components {
             /** Format: double */
             z0_m: number;
         };
+        SurfBar: {
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            elevation_m: number;
+            in_reach?: boolean;
+            /**
+             * Format: double
+             * @description tide level above which the highest waves pass it unbroken
+             */
+            stops_breaking_level_m: number;
+        };
+        SurfInputBody: {
+            /** @description where waves break, as seen from the beach */
+            breaks: components["schemas"]["BreakIn"][];
+            /**
+             * Format: double
+             * @description of the tide above chart datum
+             */
+            level_m: number;
+            /**
+             * Format: double
+             * @description how far one casts; 0 leaves it out
+             */
+            reach_m?: number;
+            /**
+             * Format: uuid
+             * @description the spot whose section to improve
+             */
+            spot_id?: string;
+        };
+        SurfOutputBody: {
+            /** @description from the beach outwards */
+            bars: components["schemas"]["SurfBar"][];
+            cautions: string[];
+            /** @description the spot's section as the surf corrects it; nothing is stored */
+            section?: components["schemas"]["SectionPoint"][];
+            troughs: components["schemas"]["SurfTrough"][];
+        };
+        SurfTrough: {
+            /**
+             * Format: double
+             * @description at least, for the waves run through it unbroken
+             */
+            depth_m: number;
+            /**
+             * Format: double
+             * @description of its bottom, at most
+             */
+            elevation_m: number;
+            /** Format: double */
+            from_m: number;
+            in_reach?: boolean;
+            /** Format: double */
+            to_m: number;
+        };
         SurfaceOut: {
             /** Format: double */
             fetch_m: number;
@@ -1870,6 +2537,44 @@ export interface components {
             /** Format: uuid */
             station_id: string;
         };
+        VisitOut: {
+            /**
+             * Format: date-time
+             * @description most marks are worth a cast
+             */
+            best_from?: string;
+            /** Format: date-time */
+            best_until?: string;
+            /**
+             * Format: date-time
+             * @description when to be out: the shutting less the margin; null: after the interval
+             */
+            closes: string | null;
+            /** @description what shuts it */
+            limited_by: string;
+            /**
+             * Format: int64
+             * @description worth a cast at best
+             */
+            marks: number;
+            /**
+             * Format: date-time
+             * @description null: before the interval
+             */
+            opens: string | null;
+            /**
+             * Format: date-time
+             * @description when the way itself shuts
+             */
+            shuts?: string;
+            /**
+             * Format: date-time
+             * @description even if the water stands off its prediction by the uncertainty
+             */
+            sure_from?: string;
+            /** Format: date-time */
+            sure_until?: string;
+        };
         WarmPoint: {
             /**
              * Format: double
@@ -1878,6 +2583,23 @@ export interface components {
             c?: number;
             /** Format: date-time */
             time: string;
+        };
+        WaterInputBody: {
+            name: string;
+            /** Format: uuid */
+            station_id: string;
+            time_zone: string;
+        };
+        WaterOut: {
+            /** @description its depths; the cells are at grid.bin */
+            grid?: components["schemas"]["GridOut"];
+            id: string;
+            name: string;
+            /** @description rings of its shores: land, lake, island in turn */
+            outline: (components["schemas"]["LatLon"][] | null)[];
+            station_id: string;
+            time_zone: string;
+            zones: components["schemas"]["ZoneOut"][];
         };
         WaterRef: {
             id: string;
@@ -1915,6 +2637,52 @@ export interface components {
             label: string;
             result: string;
             weak: string;
+        };
+        ZoneBody: {
+            /**
+             * Format: date
+             * @description when it was last looked up
+             */
+            checked_on: string;
+            /**
+             * Format: int64
+             * @description first day of its season, month × 100 + day; 0: all year
+             */
+            from_md?: number;
+            /** @enum {string} */
+            kind: "no take" | "seasonal" | "voluntary code";
+            name: string;
+            ring: components["schemas"]["LatLon"][];
+            /** @description the rule in words */
+            says: string;
+            /** @description where it stands */
+            source: string;
+            /** Format: int64 */
+            to_md?: number;
+        };
+        ZoneOut: {
+            /**
+             * Format: date
+             * @description when it was last looked up
+             */
+            checked_on: string;
+            /**
+             * Format: int64
+             * @description first day of its season, month × 100 + day; 0: all year
+             */
+            from_md?: number;
+            id: string;
+            /** @enum {string} */
+            kind: "no take" | "seasonal" | "voluntary code";
+            name: string;
+            ring: components["schemas"]["LatLon"][];
+            /** @description the rule in words */
+            says: string;
+            /** @description where it stands */
+            source: string;
+            /** Format: int64 */
+            to_md?: number;
+            warning: string;
         };
     };
     responses: never;
@@ -2121,6 +2889,65 @@ export interface operations {
             };
         };
     };
+    chart: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChartOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     conditions: {
         parameters: {
             query: {
@@ -2181,6 +3008,66 @@ export interface operations {
             };
         };
     };
+    readSurf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SurfInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SurfOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     health: {
         parameters: {
             query?: never;
@@ -2197,6 +3084,279 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HealthOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    exportFeatures: {
+        parameters: {
+            query: {
+                format: "gpx" | "geojson" | "kml" | "csv";
+                /** @description what to do with private spots */
+                private?: "leave_out" | "blur" | "include";
+                /** @description how far a blurred spot may be moved */
+                blur_m?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    importGrid: {
+        parameters: {
+            query: {
+                /** @description ESRI ASCII grid, soundings as CSV, a sounder's log */
+                format: "asc" | "xyz" | "nmea";
+                water_id: string;
+                /** @description of an ESRI grid's numbers */
+                unit?: "m" | "ft" | "cm";
+                /** @description whether an ESRI grid's numbers are positive upwards or downwards */
+                sign?: "elevation" | "depth";
+                /** @description how far the file's zero lies above chart datum */
+                datum_m?: number;
+                /** @description the file's datum in words */
+                datum?: string;
+                /** @description the place an ESRI grid's metres are counted from */
+                origin_lat?: number;
+                origin_lon?: number;
+                /** @description for soundings */
+                cell_m?: number;
+                reach_m?: number;
+                /** @description store it; otherwise only say what it is */
+                keep?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GridOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    importFeatures: {
+        parameters: {
+            query: {
+                format: "gpx" | "geojson" | "kml";
+                /** @description points become spots; areas become the water's shores */
+                as?: "spots" | "outline";
+                water_id: string;
+                /** @description kind of place of new spots */
+                place?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readFeatures: {
+        parameters: {
+            query: {
+                format: "gpx" | "geojson" | "kml";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadFeaturesOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -2773,6 +3933,142 @@ export interface operations {
             };
         };
     };
+    putSpot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpotInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteSpot: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     putCurrent: {
         parameters: {
             query?: never;
@@ -3011,6 +4307,67 @@ export interface operations {
             };
         };
     };
+    readPier: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PierOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     spotRibbon: {
         parameters: {
             query?: {
@@ -3033,6 +4390,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RibbonOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotShelter: {
+        parameters: {
+            query?: {
+                wind_ms?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelterOut"][];
                 };
             };
             /** @description Unauthorized */
@@ -3152,6 +4569,142 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpotTideOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotWindows: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                /** @description three days on if left out */
+                to?: string;
+                /** @description minutes to be out before the way shuts */
+                margin_min?: number;
+                /** @description only from civil dawn to civil dusk */
+                daylight?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotCalendar: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                /** @description three days on if left out */
+                to?: string;
+                /** @description minutes to be out before the way shuts */
+                margin_min?: number;
+                /** @description only from civil dawn to civil dusk */
+                daylight?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */
@@ -3988,6 +5541,372 @@ export interface operations {
             };
         };
     };
+    getWater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaterOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putWater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WaterInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    cutSection: {
+        parameters: {
+            query: {
+                from_lat: number;
+                from_lon: number;
+                to_lat: number;
+                to_lon: number;
+                points?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CutOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    depthGrid: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    findFeatures: {
+        parameters: {
+            query?: {
+                /** @description tide level to look at */
+                level_m?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FindOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    gridCells: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     readLog: {
         parameters: {
             query?: {
@@ -4360,6 +6279,124 @@ export interface operations {
         };
     };
     deleteSurge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putZone: {
+        parameters: {
+            query: {
+                water_id: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ZoneBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteZone: {
         parameters: {
             query?: never;
             header?: never;
