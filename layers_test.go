@@ -34,6 +34,7 @@ var allowed = map[string][]string{
 	"interchange/turns":     {"core/tide", "interchange/misread", "interchange/table", "interchange/gauge"},
 	"interchange/asc":       {"core/ground", "interchange/misread"},
 	"interchange/soundings": {"core/ground", "interchange/misread", "interchange/table"},
+	"interchange/profile":   {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/feature":   {},
 	"interchange/gpx":       {"interchange/feature", "interchange/misread"},
 	"interchange/kml":       {"interchange/feature", "interchange/misread"},

@@ -2,30 +2,56 @@ package ground
 
 import (
 	"github.com/paulmach/orb"
+	"github.com/paulmach/orb/planar"
 	"github.com/paulmach/orb/simplify"
 )
 
-// Simplified outline: rings with the points left out that lie within a tolerance
-// in metres of the straight line between their neighbours (Douglas & Peucker
-// 1973), and without rings that vanish.
+// Simplified line without the points that lie within a tolerance in metres of the
+// straight line between their neighbours (Douglas & Peucker 1973).
+func Simplified(points []LatLon, toleranceM float64) []LatLon {
+	if len(points) < 3 {
+		return points
+	}
+	m := planeAt(points[0])
+	line := simplify.DouglasPeucker(toleranceM).LineString(m.line(points))
+	out := make([]LatLon, len(line))
+	for i, p := range line {
+		out[i] = m.place(p)
+	}
+	return out
+}
+
+// Simplified outline, without rings that vanish.
 func (o *Outline) Simplified(toleranceM float64) Outline {
 	var out Outline
 	for _, r := range o.Rings {
-		m := planeAt(r[0])
-		line := make(orb.LineString, 0, len(r)+1)
-		for _, p := range append(r[:len(r):len(r)], r[0]) {
-			x, y := m.xy(p)
-			line = append(line, orb.Point{x, y})
+		closed := Simplified(append(r[:len(r):len(r)], r[0]), toleranceM)
+		if len(closed) > 3 {
+			out.Rings = append(out.Rings, closed[:len(closed)-1])
 		}
-		line = simplify.DouglasPeucker(toleranceM).LineString(line)
-		if len(line) < 4 {
-			continue
-		}
-		ring := make(Ring, 0, len(line)-1)
-		for _, p := range line[:len(line)-1] {
-			ring = append(ring, LatLon{m.at.Lat + p[1]/perDegree, m.at.Lon + p[0]/m.east})
-		}
-		out.Rings = append(out.Rings, ring)
 	}
 	return out
+}
+
+// Middle of an area: its centroid.
+func (r Ring) Middle() LatLon {
+	m := planeAt(r[0])
+	c, area := planar.CentroidArea(orb.Polygon{orb.Ring(m.line(append(r[:len(r):len(r)], r[0])))})
+	if area == 0 {
+		return r[0]
+	}
+	return m.place(c)
+}
+
+func (m plane) line(points []LatLon) orb.LineString {
+	out := make(orb.LineString, len(points))
+	for i, p := range points {
+		x, y := m.xy(p)
+		out[i] = orb.Point{x, y}
+	}
+	return out
+}
+
+func (m plane) place(p orb.Point) LatLon {
+	return LatLon{m.at.Lat + p[1]/perDegree, m.at.Lon + p[0]/m.east}
 }

@@ -1,7 +1,9 @@
 package ground
 
 import (
+	"fmt"
 	"sort"
+	"strings"
 	"time"
 
 	"greypebble/core/tide"
@@ -133,4 +135,24 @@ func (v *Visit) best(c *tide.Curve, marks []Mark, from, to time.Time) {
 			v.BestFrom, v.BestUntil = a, b
 		}
 	}
+}
+
+// Says the visit in words, in the time of a place: "Opens 09:40, best
+// 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back."
+func (v Visit) Says(zone *time.Location) string {
+	at := func(t time.Time) string { return t.In(zone).Format("15:04") }
+	var parts []string
+	if !v.Opens.IsZero() {
+		parts = append(parts, "opens "+at(v.Opens))
+	}
+	if !v.BestFrom.IsZero() {
+		parts = append(parts, "best "+at(v.BestFrom)+"–"+at(v.BestUntil))
+	}
+	if v.Closes.IsZero() {
+		parts = append(parts, "open to the end of what was asked")
+	} else {
+		parts = append(parts, fmt.Sprintf("be out by %s: at %s %s", at(v.BeOutBy), at(v.Closes), v.ClosedBy))
+	}
+	s := strings.Join(parts, ", ") + "."
+	return strings.ToUpper(s[:1]) + s[1:]
 }

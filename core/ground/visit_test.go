@@ -85,3 +85,11 @@ func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 	assert.InDelta(t, 0.1, Uncertainty(0), 0)
 	assert.InDelta(t, 0.15, Uncertainty(-0.5), 1e-12)
 }
+
+func TestVisitInWords(t *testing.T) {
+	at := func(h, m int) time.Time { return time.Date(2026, 5, 12, h, m, 0, 0, time.UTC) }
+	v := Visit{Window: Window{at(12, 40), at(16, 30), "too deep at the gut on the way back"}, BeOutBy: at(16, 15), BestFrom: at(13, 20), BestUntil: at(15, 10)}
+	zone := time.FixedZone("", -3*3600)
+	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone))
+	assert.Equal(t, "Open to the end of what was asked.", Visit{}.Says(zone))
+}

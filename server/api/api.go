@@ -114,6 +114,7 @@ func (s *Server) register(api huma.API) {
 	s.registerSpotWrite(api)
 	s.registerVisits(api)
 	s.registerWaters(api)
+	s.registerReach(api)
 	s.registerZones(api)
 	s.registerChart(api)
 	s.registerSurf(api)

@@ -23,6 +23,7 @@ import (
 	"greypebble/interchange/gpx"
 	"greypebble/interchange/kml"
 	"greypebble/interchange/nmea"
+	"greypebble/interchange/profile"
 	"greypebble/interchange/soundings"
 	"greypebble/server/store"
 )
@@ -57,9 +58,15 @@ type skippedOut struct {
 
 type importInput struct {
 	Format      string    `query:"format" enum:"gpx,geojson,kml" required:"true"`
-	As          string    `query:"as" enum:"spots,outline" default:"spots" doc:"points become spots; areas become the water's shores"`
+	As          string    `query:"as" enum:"spots,outline,zones" default:"spots" doc:"places become spots; areas become the water's shores, or zones with a rule"`
 	WaterID     uuid.UUID `query:"water_id" format:"uuid" required:"true"`
 	Place       string    `query:"place" default:"estuary" doc:"kind of place of new spots"`
+	ZoneKind    string    `query:"zone_kind" enum:"no take,seasonal,voluntary code" doc:"of zones"`
+	Says        string    `query:"says" maxLength:"400" doc:"the rule of zones, in words"`
+	Source      string    `query:"source" maxLength:"200" doc:"where that rule stands"`
+	CheckedOn   string    `query:"checked_on" format:"date" doc:"when it was last looked up"`
+	FromMD      int       `query:"from_md" doc:"first day of its season, month × 100 + day"`
+	ToMD        int       `query:"to_md"`
 	ContentType string    `header:"Content-Type" hidden:"true"`
 	RawBody     []byte    `contentType:"text/plain"`
 }
@@ -113,6 +120,16 @@ type exportInput struct {
 	BlurM   float64 `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved"`
 }
 
+type sectionInput struct {
+	RawBody []byte `contentType:"text/plain"`
+}
+
+type sectionOutput struct {
+	Body struct {
+		Section []sectionPoint `json:"section" nullable:"false"`
+	}
+}
+
 func (s *Server) registerInterchange(api huma.API) {
 	large := func(op huma.Operation) huma.Operation {
 		op.MaxBodyBytes, op.BodyReadTimeout = largestRecord, time.Minute
@@ -121,6 +138,18 @@ func (s *Server) registerInterchange(api huma.API) {
 	huma.Register(api, large(operation(http.MethodPost, "/interchange/read", "readFeatures", "What a file of places holds; nothing is stored")), s.readFeatures)
 	huma.Register(api, large(operation(http.MethodPost, "/interchange/import", "importFeatures", "Take a file's points as spots, or its areas as shores, all or none")), s.importFeatures)
 	huma.Register(api, large(operation(http.MethodPost, "/interchange/grid", "importGrid", "Depths of a water from a grid, soundings or a sounder's log")), s.importGrid)
+	huma.Register(api, operation(http.MethodPost, "/interchange/section", "readSection", "A section from CSV; nothing is stored"), func(_ context.Context, in *sectionInput) (*sectionOutput, error) {
+		points, err := profile.Read(in.RawBody)
+		if err != nil {
+			return nil, wrong("body", err)
+		}
+		out := &sectionOutput{}
+		out.Body.Section = []sectionPoint{}
+		for _, p := range points {
+			out.Body.Section = append(out.Body.Section, sectionPoint(p))
+		}
+		return out, nil
+	})
 	huma.Register(api, operation(http.MethodGet, "/interchange/export", "exportFeatures", "Your spots as a file; private ones only when asked for"), s.export)
 }
 
@@ -141,10 +170,11 @@ func parse(format, contentType string, raw []byte) ([]feature.Feature, []feature
 const sameSpotM = 25
 
 func known(spots []*store.Spot, f feature.Feature) string {
-	if f.Kind != feature.Point {
+	if len(f.Parts) == 0 || len(f.Parts[0]) == 0 {
 		return ""
 	}
-	at := ground.LatLon{Lat: f.Parts[0][0].Lat, Lon: f.Parts[0][0].Lon}
+	var at ground.LatLon
+	at.Lat, at.Lon, _ = shapeOf(f)
 	for _, sp := range spots {
 		if sp.Name == f.Name && ground.Distance(at, ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}) < sameSpotM {
 			return sp.Name
@@ -214,10 +244,34 @@ func (s *Server) importFeatures(ctx context.Context, in *importInput) (*importOu
 	}
 	out := &importOutput{}
 	out.Body.Added, out.Body.Skipped = []string{}, skippedOf(skipped)
-	if in.As == "outline" {
+	switch in.As {
+	case "outline":
 		return out, s.importOutline(ctx, angler, in.WaterID, list, out)
+	case "zones":
+		return out, s.importZones(ctx, angler, in, list, out)
 	}
 	return out, s.importSpots(ctx, angler, in, list, out)
+}
+
+// ringsOf an area.
+func ringsOf(f feature.Feature) ([]ground.Ring, error) {
+	var out []ground.Ring
+	for _, part := range f.Parts {
+		r := ground.Ring(placed(part))
+		if i, j, crosses := r.Crosses(); crosses {
+			return nil, wrong("body", fmt.Errorf("area %q crosses itself between points %d and %d", f.Name, i+1, j+1))
+		}
+		out = append(out, r)
+	}
+	return out, nil
+}
+
+func placed(part []feature.Place) []ground.LatLon {
+	out := make([]ground.LatLon, len(part))
+	for i, p := range part {
+		out[i] = ground.LatLon{Lat: p.Lat, Lon: p.Lon}
+	}
+	return out
 }
 
 func (s *Server) importOutline(ctx context.Context, angler, water uuid.UUID, list []feature.Feature, out *importOutput) error {
@@ -227,16 +281,11 @@ func (s *Server) importOutline(ctx context.Context, angler, water uuid.UUID, lis
 			out.Body.Skipped = append(out.Body.Skipped, skippedOut{fmt.Sprintf("%s %q", f.Kind, f.Name), "shores are areas"})
 			continue
 		}
-		for _, part := range f.Parts {
-			var r ground.Ring
-			for _, p := range part {
-				r = append(r, ground.LatLon{Lat: p.Lat, Lon: p.Lon})
-			}
-			if i, j, crosses := r.Crosses(); crosses {
-				return wrong("body", fmt.Errorf("area %q crosses itself between points %d and %d", f.Name, i+1, j+1))
-			}
-			o.Rings = append(o.Rings, r)
+		rings, err := ringsOf(f)
+		if err != nil {
+			return err
 		}
+		o.Rings = append(o.Rings, rings...)
 	}
 	if len(o.Rings) == 0 {
 		return wrong("body", fmt.Errorf("the file holds no areas; shores are polygons"))
@@ -246,6 +295,46 @@ func (s *Server) importOutline(ctx context.Context, angler, water uuid.UUID, lis
 	}
 	out.Body.Rings = len(o.Rings)
 	return failed(s.store.PutOutline(ctx, angler, water, o))
+}
+
+// importZones takes areas as zones under one rule, which the file cannot be
+// trusted to carry.
+func (s *Server) importZones(ctx context.Context, angler uuid.UUID, in *importInput, list []feature.Feature, out *importOutput) error {
+	if in.ZoneKind == "" || strings.TrimSpace(in.Says) == "" || strings.TrimSpace(in.Source) == "" || in.CheckedOn == "" {
+		return wrong("query.says", fmt.Errorf("a zone needs its kind, its rule in words, where the rule stands and when it was looked up"))
+	}
+	checked, err := time.Parse(time.DateOnly, in.CheckedOn)
+	if err != nil {
+		return wrong("query.checked_on", err)
+	}
+	var zones []ground.Zone
+	for i, f := range list {
+		if f.Kind != feature.Area {
+			out.Body.Skipped = append(out.Body.Skipped, skippedOut{fmt.Sprintf("%s %q", f.Kind, f.Name), "zones are areas"})
+			continue
+		}
+		rings, err := ringsOf(f)
+		if err != nil {
+			return err
+		}
+		name := clip(strings.TrimSpace(f.Name), 80)
+		if name == "" {
+			name = fmt.Sprintf("Zone %d", i+1)
+		}
+		if len(rings) > 1 {
+			out.Body.Skipped = append(out.Body.Skipped, skippedOut{fmt.Sprintf("the holes of %q", f.Name), "the rule is taken to hold in them too"})
+		}
+		z := ground.Zone{Name: name, Kind: ground.ZoneKind(in.ZoneKind), Says: in.Says, Source: in.Source, Checked: checked, From: in.FromMD, To: in.ToMD, Ring: rings[0]}
+		if err := z.Validate(); err != nil {
+			return wrong("body", fmt.Errorf("zone %q: %w", name, err))
+		}
+		zones = append(zones, z)
+		out.Body.Added = append(out.Body.Added, name)
+	}
+	if len(zones) == 0 {
+		return wrong("body", fmt.Errorf("the file holds no areas; zones are polygons"))
+	}
+	return failed(s.store.PutZones(ctx, angler, in.WaterID, zones))
 }
 
 func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importInput, list []feature.Feature, out *importOutput) error {
@@ -259,8 +348,6 @@ func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importIn
 	}
 	for _, f := range list {
 		switch {
-		case f.Kind != feature.Point:
-			skip(f, "only points become spots")
 		case strings.TrimSpace(f.Name) == "":
 			skip(f, "it has no name")
 		case known(spots, f) != "":
@@ -270,9 +357,12 @@ func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importIn
 			if note == "" {
 				note = f.Comment
 			}
-			p := f.Parts[0][0]
-			body := SpotBody{WaterID: in.WaterID, Name: clip(f.Name, 80), Place: in.Place, Note: clip(note, 400), Lat: p.Lat, Lon: p.Lon,
+			body := SpotBody{WaterID: in.WaterID, Name: clip(f.Name, 80), Place: in.Place, Note: clip(note, 400),
 				Manner: string(ground.OnFoot), In: PassageBody{"the way", 10}, Out: PassageBody{"the way", 10}}
+			body.Lat, body.Lon, body.Shape = shapeOf(f)
+			if len(f.Parts) > 1 {
+				skip(f, fmt.Sprintf("its %d further parts: a spot has one shape", len(f.Parts)-1))
+			}
 			sp, err := body.spot(uuid.Must(uuid.NewV7()))
 			if err != nil {
 				return err
@@ -282,6 +372,34 @@ func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importIn
 		}
 	}
 	return failed(s.store.PutSpots(ctx, angler, fresh))
+}
+
+// shapeTolerance is how far a drift or an area may be simplified, metres, and
+// mostShape its points.
+const (
+	shapeTolerance = 2
+	mostShape      = 5000
+)
+
+// shapeOf a feature: its place, and its line or area where it is more than a point.
+func shapeOf(f feature.Feature) (lat, lon float64, shape *ShapeBody) {
+	points := placed(f.Parts[0])
+	if f.Kind == feature.Point || len(points) < 2 {
+		return points[0].Lat, points[0].Lon, nil
+	}
+	for tolerance := float64(shapeTolerance); ; tolerance *= 2 {
+		r := ground.Simplified(points, tolerance)
+		if len(r) <= mostShape {
+			points = r
+			break
+		}
+	}
+	if f.Kind == feature.Area {
+		c := ground.Ring(points).Middle()
+		return c.Lat, c.Lon, &ShapeBody{true, latLons(points)}
+	}
+	mid := points[len(points)/2]
+	return mid.Lat, mid.Lon, &ShapeBody{false, latLons(points)}
 }
 
 func clip(s string, most int) string {

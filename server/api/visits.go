@@ -34,6 +34,7 @@ type visitOut struct {
 	BestFrom  *time.Time `json:"best_from,omitempty" doc:"most marks are worth a cast"`
 	BestUntil *time.Time `json:"best_until,omitempty"`
 	Marks     int        `json:"marks" doc:"worth a cast at best"`
+	Says      string     `json:"says" doc:"the same in words, in the water's own time"`
 }
 
 type visitsOutput struct {
@@ -49,9 +50,13 @@ const (
 func (s *Server) registerVisits(api huma.API) {
 	huma.Register(api, operation(http.MethodGet, "/spots/{id}/windows", "spotWindows", "When one can be at a spot, when it is best, and when to be out"),
 		func(ctx context.Context, in *visitsInput) (*visitsOutput, error) {
-			_, visits, err := s.visits(ctx, in)
+			sp, visits, err := s.visits(ctx, in)
 			if err != nil {
 				return nil, err
+			}
+			zone, err := time.LoadLocation(sp.Water.TimeZone)
+			if err != nil {
+				return nil, failed(err)
 			}
 			out := &visitsOutput{Body: []visitOut{}}
 			at := func(t time.Time) *time.Time {
@@ -63,7 +68,7 @@ func (s *Server) registerVisits(api huma.API) {
 			}
 			for _, v := range visits {
 				o := visitOut{Opens: at(v.Opens), Closes: at(v.BeOutBy), LimitedBy: v.ClosedBy, Shuts: at(v.Closes), SureFrom: at(v.SureFrom), SureUntil: at(v.SureUntil),
-					BestFrom: at(v.BestFrom), BestUntil: at(v.BestUntil), Marks: v.Marks}
+					BestFrom: at(v.BestFrom), BestUntil: at(v.BestUntil), Marks: v.Marks, Says: v.Says(zone)}
 				out.Body = append(out.Body, o)
 			}
 			return out, nil
@@ -141,11 +146,7 @@ func calendar(sp *store.Spot, visits []ground.Visit, now time.Time) ([]byte, err
 		e.SetStartAt(v.Opens)
 		e.SetEndAt(v.BeOutBy)
 		e.SetSummary(sp.Name)
-		says := fmt.Sprintf("Be out by %s: at %s it is %s.", v.BeOutBy.In(zone).Format("15:04"), v.Closes.In(zone).Format("15:04"), v.ClosedBy)
-		if !v.BestFrom.IsZero() {
-			says += fmt.Sprintf(" Best %s to %s.", v.BestFrom.In(zone).Format("15:04"), v.BestUntil.In(zone).Format("15:04"))
-		}
-		e.SetDescription(says + " Worked out from the predicted tide: look at the water, and heed local warnings.")
+		e.SetDescription(v.Says(zone) + " Worked out from the predicted tide: look at the water, and heed local warnings.")
 	}
 	var b bytes.Buffer
 	err = c.SerializeTo(&b, ics.WithNewLineWindows)

@@ -25,6 +25,12 @@ type waterOut struct {
 	Zones     []zoneOut  `json:"zones" nullable:"false"`
 	Outline   [][]latLon `json:"outline" nullable:"false" doc:"rings of its shores: land, lake, island in turn"`
 	Grid      *gridOut   `json:"grid,omitempty" doc:"its depths; the cells are at grid.bin"`
+	Classes   []classOut `json:"classes" nullable:"false" doc:"how depths are told apart, from dry ground downwards"`
+}
+
+type classOut struct {
+	Name  string  `json:"name"`
+	FromM float64 `json:"from_m" doc:"least depth; the next class ends it"`
 }
 
 type latLon struct {
@@ -126,6 +132,9 @@ func (s *Server) getWater(ctx context.Context, in *ByID) (*struct{ Body waterOut
 		return nil, failed(err)
 	}
 	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{}, Outline: [][]latLon{}}
+	for _, c := range ground.Classes {
+		o.Classes = append(o.Classes, classOut(c))
+	}
 	outline, err := s.store.Outline(ctx, angler, in.ID)
 	if err != nil {
 		return nil, failed(err)

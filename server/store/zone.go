@@ -13,6 +13,26 @@ import (
 
 // PutZone keeps a zone of a water, new or over the one with its id.
 func (s *Store) PutZone(ctx context.Context, angler, water, id uuid.UUID, z ground.Zone) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error { return putZone(ctx, tx, angler, water, id, z) })
+}
+
+// PutZones adds zones to a water, all or none.
+func (s *Store) PutZones(ctx context.Context, angler, water uuid.UUID, list []ground.Zone) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		for _, z := range list {
+			id, err := uuid.NewV7()
+			if err != nil {
+				return err
+			}
+			if err := putZone(ctx, tx, angler, water, id, z); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z ground.Zone) error {
 	if err := z.Validate(); err != nil {
 		return fmt.Errorf("store: %w", err)
 	}
@@ -20,21 +40,19 @@ func (s *Store) PutZone(ctx context.Context, angler, water, id uuid.UUID, z grou
 	if err != nil {
 		return err
 	}
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := owned(ctx, tx, "water", angler, water); err != nil {
-			return err
-		}
-		var owner uuid.UUID
-		switch err := notFound(tx.GetContext(ctx, &owner, `SELECT w.angler_id FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`, id)); {
-		case err == nil && owner != angler:
-			return ErrNotFound
-		case err != nil && err != ErrNotFound:
-			return err
-		}
-		_, err := tx.ExecContext(ctx, `REPLACE INTO zone (id, water_id, name, kind, says, source, checked_on, from_md, to_md, ring)
-			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, id, water, z.Name, string(z.Kind), z.Says, z.Source, z.Checked.Format(time.DateOnly), z.From, z.To, ring)
+	if err := owned(ctx, tx, "water", angler, water); err != nil {
 		return err
-	})
+	}
+	var owner uuid.UUID
+	switch err := notFound(tx.GetContext(ctx, &owner, `SELECT w.angler_id FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`, id)); {
+	case err == nil && owner != angler:
+		return ErrNotFound
+	case err != nil && err != ErrNotFound:
+		return err
+	}
+	_, err = tx.ExecContext(ctx, `REPLACE INTO zone (id, water_id, name, kind, says, source, checked_on, from_md, to_md, ring)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, id, water, z.Name, string(z.Kind), z.Says, z.Source, z.Checked.Format(time.DateOnly), z.From, z.To, ring)
+	return err
 }
 
 // DeleteZone removes one.

@@ -191,6 +191,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/section": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A section from CSV; nothing is stored */
+        post: operations["readSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/login": {
         parameters: {
             query?: never;
@@ -809,6 +826,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/waters/{id}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How long the way to each spot of a water takes, each in its own manner */
+        get: operations["reachSpots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/waters/{id}/readings": {
         parameters: {
             query?: never;
@@ -1149,6 +1183,14 @@ export interface components {
             /** Format: double */
             to_m: number;
             word: string;
+        };
+        ClassOut: {
+            /**
+             * Format: double
+             * @description least depth; the next class ends it
+             */
+            from_m: number;
+            name: string;
         };
         CompareOutputBody: {
             /** @description levels of both over the first three days */
@@ -1882,6 +1924,16 @@ export interface components {
             heights: components["schemas"]["HeightAt"][];
             turns: components["schemas"]["TurnAt"][];
         };
+        ReachOut: {
+            /** @description nothing is known of the ground: as the crow flies */
+            bee_line: boolean;
+            /**
+             * Format: double
+             * @description left out where no way leads there at this level
+             */
+            minutes?: number;
+            spot_id: string;
+        };
         ReadFeaturesOutputBody: {
             /** @description nothing is stored */
             features: components["schemas"]["FeatureOut"][];
@@ -1982,6 +2034,9 @@ export interface components {
             /** @description civil dawn to civil dusk */
             twilight: components["schemas"]["SpanOut"][];
             windows: components["schemas"]["WindowOut"][];
+        };
+        SectionOutputBody: {
+            section: components["schemas"]["SectionPoint"][];
         };
         SectionPoint: {
             /** Format: double */
@@ -2562,6 +2617,8 @@ export interface components {
              * @description null: before the interval
              */
             opens: string | null;
+            /** @description the same in words, in the water's own time */
+            says: string;
             /**
              * Format: date-time
              * @description when the way itself shuts
@@ -2591,6 +2648,8 @@ export interface components {
             time_zone: string;
         };
         WaterOut: {
+            /** @description how depths are told apart, from dry ground downwards */
+            classes: components["schemas"]["ClassOut"][];
             /** @description its depths; the cells are at grid.bin */
             grid?: components["schemas"]["GridOut"];
             id: string;
@@ -3272,11 +3331,22 @@ export interface operations {
         parameters: {
             query: {
                 format: "gpx" | "geojson" | "kml";
-                /** @description points become spots; areas become the water's shores */
-                as?: "spots" | "outline";
+                /** @description places become spots; areas become the water's shores, or zones with a rule */
+                as?: "spots" | "outline" | "zones";
                 water_id: string;
                 /** @description kind of place of new spots */
                 place?: string;
+                /** @description of zones */
+                zone_kind?: "no take" | "seasonal" | "voluntary code";
+                /** @description the rule of zones, in words */
+                says?: string;
+                /** @description where that rule stands */
+                source?: string;
+                /** @description when it was last looked up */
+                checked_on?: string;
+                /** @description first day of its season, month × 100 + day */
+                from_md?: number;
+                to_md?: number;
             };
             header?: never;
             path?: never;
@@ -3357,6 +3427,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReadFeaturesOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -5936,6 +6066,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    reachSpots: {
+        parameters: {
+            query: {
+                /** @description where one sets out */
+                lat: number;
+                lon: number;
+                /** @description now if left out; the tide is taken to stand still */
+                time?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachOut"][];
                 };
             };
             /** @description Unauthorized */
