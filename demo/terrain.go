@@ -96,7 +96,8 @@ func elevation(x, y float64) float64 {
 	spit := math.Min(math.Min(y-shoreAt(x), backAt(x)-y), 5690-wx)
 	headland := math.Min(math.Min(wx-6370, y-headAt(x)), 2830-wy)
 	west := math.Min(430-wx, y-shoreAt(x))
-	town := math.Min(x-7700, y-headAt(x))
+	// East of the town's wall, which is straight, the shore wanders.
+	town := math.Min(x-7700-150*lattice(x/400+9, y/330)*within((math.Abs(y-3625)-425)/160), y-headAt(x))
 	land := math.Max(math.Max(math.Max(spit, headland), math.Max(y-mainAt(x), west)), town)
 	var z float64
 	var seaward float64
@@ -111,9 +112,10 @@ func elevation(x, y float64) float64 {
 	}
 	switch {
 	case land > 0:
-		z = math.Min(highWater+0.025*land, 4.2+0.4*math.Sin(x/140)*math.Sin(y/170))
-		if y > mainAt(x) { // marsh before the woods
-			z = math.Min(highWater+0.004*land, 4.5)
+		inland := within(land / 220)
+		z = math.Min(highWater+0.02*land, 4.2+1.3*rough(x, y, 230))
+		if y > mainAt(x) { // marsh before the woods; far in, the ground forgets the shore
+			z = highWater + 0.004*land*(1-inland) + inland*(0.7+0.0006*(y-4600)+0.55*rough(x, y, 420))
 		}
 	case seaward > 0 && y < 2000:
 		rocky := math.Min(math.Max((wx-5900)/470, 0), 1)
@@ -170,7 +172,8 @@ var rock = []ground.Point{{DistanceM: -2, ElevationM: 1.8}, {DistanceM: 25, Elev
 func bell(d, width float64) float64 { return math.Exp(-d * d / (2 * width * width)) }
 
 func soundFloor(x, y, off float64) float64 {
-	floor := -0.45 + 0.18*math.Sin(x/340)*math.Sin(y/280) + 0.06*math.Sin(x/71)*math.Sin(y/63)
+	// Shoals and deeper reaches between them.
+	floor := -0.38 + 0.72*rough(x+40*math.Sin(y/130), y, 520) + 0.05*math.Sin(x/71)*math.Sin(y/63)
 	z := math.Max(highWater-0.035*off, floor)
 	if y > 3900 { // mud runs out flat from the mainland
 		z = math.Max(z, math.Min(highWater-0.012*off, 0.75))

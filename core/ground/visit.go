@@ -148,9 +148,12 @@ func (v Visit) Says(zone *time.Location) string {
 	if !v.BestFrom.IsZero() {
 		parts = append(parts, "best "+at(v.BestFrom)+"–"+at(v.BestUntil))
 	}
-	if v.Closes.IsZero() {
-		parts = append(parts, "open to the end of what was asked")
-	} else {
+	switch {
+	case v.Opens.IsZero() && v.Closes.IsZero():
+		parts = append(parts, "open throughout")
+	case v.Closes.IsZero():
+		parts = append(parts, "stays open as far as was asked")
+	default:
 		parts = append(parts, fmt.Sprintf("be out by %s: at %s %s", at(v.BeOutBy), at(v.Closes), v.ClosedBy))
 	}
 	s := strings.Join(parts, ", ") + "."

@@ -91,5 +91,6 @@ func TestVisitInWords(t *testing.T) {
 	v := Visit{Window: Window{at(12, 40), at(16, 30), "too deep at the gut on the way back"}, BeOutBy: at(16, 15), BestFrom: at(13, 20), BestUntil: at(15, 10)}
 	zone := time.FixedZone("", -3*3600)
 	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone))
-	assert.Equal(t, "Open to the end of what was asked.", Visit{}.Says(zone))
+	assert.Equal(t, "Open throughout.", Visit{}.Says(zone))
+	assert.Equal(t, "Opens 09:40, stays open as far as was asked.", Visit{Window: Window{Opens: at(12, 40)}}.Says(zone))
 }

@@ -18,6 +18,9 @@ const (
 
 func (s Surface) String() string { return [...]string{"glassy", "ripple", "chop", "rough"}[s] }
 
+// Sheltered water can be fished with anything and read by eye.
+func (s Surface) Sheltered() bool { return s <= Ripple }
+
 // Limits between the surfaces by the height of the wind's own waves, metres.
 // The house's judgement: below 3 cm the water mirrors, above 12 cm small crests
 // slap, above 40 cm an open boat or a wader has had enough.

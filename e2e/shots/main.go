@@ -42,6 +42,8 @@ func click(texts ...string) func(p *browser.Page) error {
 var shots = []shot{
 	{name: "sign-in", size: browser.Desk},
 	{name: "water", size: browser.Desk, path: "/water", steps: 14},
+	{name: "map", size: browser.Desk, path: "/water", steps: 14, setUp: click("Map")},
+	{name: "map-phone", size: browser.Phone, path: "/water", steps: 30, setUp: click("Map")},
 	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
 	{name: "water-beach", size: browser.Desk, path: "/water", steps: 50, setUp: click("Spot", "Long Strand")},
 	{name: "water-pier-night", size: browser.Desk, path: "/water", light: "night", setUp: click("Spot", "Cutwater Pier"), steps: 80},

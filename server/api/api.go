@@ -115,6 +115,8 @@ func (s *Server) register(api huma.API) {
 	s.registerVisits(api)
 	s.registerWaters(api)
 	s.registerReach(api)
+	s.registerWords(api)
+	s.registerMarks(api)
 	s.registerZones(api)
 	s.registerChart(api)
 	s.registerSurf(api)

@@ -59,11 +59,12 @@ type shelterInput struct {
 }
 
 type shelterOut struct {
-	FromDeg float64 `json:"from_deg"`
-	Word    string  `json:"word" enum:"glassy,ripple,chop,rough"`
-	WaveM   float64 `json:"wave_m"`
-	FetchM  float64 `json:"fetch_m"`
-	Side    string  `json:"side" enum:"lee,exposed,along"`
+	FromDeg   float64 `json:"from_deg"`
+	Word      string  `json:"word" enum:"glassy,ripple,chop,rough"`
+	WaveM     float64 `json:"wave_m"`
+	FetchM    float64 `json:"fetch_m"`
+	Side      string  `json:"side" enum:"lee,exposed,along"`
+	Sheltered bool    `json:"sheltered" doc:"glassy or rippled"`
 }
 
 type shelterOutput struct {
@@ -194,7 +195,7 @@ func (s *Server) shelter(ctx context.Context, in *shelterInput) (*shelterOutput,
 	out := &shelterOutput{Body: []shelterOut{}}
 	for deg := 0.0; deg < 360; deg += 360.0 / 16 {
 		f := m.SurfaceUnder(in.WindMS, deg)
-		out.Body = append(out.Body, shelterOut{deg, f.Surface.String(), f.WaveM, f.FetchM, f.Side.String()})
+		out.Body = append(out.Body, shelterOut{deg, f.Surface.String(), f.WaveM, f.FetchM, f.Side.String(), f.Surface.Sheltered()})
 	}
 	return out, nil
 }

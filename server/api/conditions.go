@@ -122,15 +122,16 @@ type conditionsOutput struct {
 }
 
 type surfaceOut struct {
-	Word     string  `json:"word" enum:"glassy,ripple,chop,rough"`
-	WaveM    float64 `json:"wave_m" doc:"height of the wind's own waves"`
-	FetchM   float64 `json:"fetch_m"`
-	Side     string  `json:"side" enum:"lee,exposed,along"`
-	Outlined bool    `json:"outlined" doc:"otherwise fetch and side are assumed"`
+	Word      string  `json:"word" enum:"glassy,ripple,chop,rough"`
+	WaveM     float64 `json:"wave_m" doc:"height of the wind's own waves"`
+	FetchM    float64 `json:"fetch_m"`
+	Side      string  `json:"side" enum:"lee,exposed,along"`
+	Sheltered bool    `json:"sheltered" doc:"glassy or rippled"`
+	Outlined  bool    `json:"outlined" doc:"otherwise fetch and side are assumed"`
 }
 
 func surfaceOf(s advise.Surface) surfaceOut {
-	return surfaceOut{s.Surface.String(), s.WaveM, s.FetchM, s.Side.String(), s.Outlined}
+	return surfaceOut{s.Surface.String(), s.WaveM, s.FetchM, s.Side.String(), s.Surface.Sheltered(), s.Outlined}
 }
 
 type trendOut struct {

@@ -3,6 +3,7 @@ package api
 import (
 	"context"
 	"fmt"
+	"math"
 	"net/http"
 	"slices"
 
@@ -57,7 +58,7 @@ type MarkBody struct {
 	Kind       string    `json:"kind"`
 	Bottom     string    `json:"bottom,omitempty"`
 	DistanceM  float64   `json:"distance_m"`
-	ElevationM float64   `json:"elevation_m"`
+	ElevationM *float64  `json:"elevation_m,omitempty" doc:"that of the section at its distance if left out"`
 	At         *latLon   `json:"at,omitempty"`
 	MinM       float64   `json:"fishable_min_m,omitempty" doc:"least depth worth a cast"`
 	MaxM       float64   `json:"fishable_max_m,omitempty" doc:"greatest; 0: none"`
@@ -144,13 +145,23 @@ func (b SpotBody) spot(id uuid.UUID) (store.Spot, error) {
 	for _, p := range b.Section {
 		sp.Section = append(sp.Section, ground.Point(p))
 	}
+	var section *ground.Section
 	if len(sp.Section) > 0 {
-		if _, err := ground.NewSection(sp.Section); err != nil {
+		var err error
+		if section, err = ground.NewSection(sp.Section); err != nil {
 			return sp, wrong("body.section", err)
 		}
 	}
 	for i, m := range b.Marks {
-		k := ground.Mark{ID: m.ID.String(), Name: m.Name, Kind: ground.MarkKind(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: m.ElevationM,
+		z := m.ElevationM
+		if z == nil {
+			if section == nil {
+				return sp, wrong(fmt.Sprintf("body.marks[%d].elevation_m", i), fmt.Errorf("%s needs an elevation: there is no section to read it from", m.Name))
+			}
+			read := math.Round(section.Elevation(m.DistanceM)*100) / 100
+			z = &read
+		}
+		k := ground.Mark{ID: m.ID.String(), Name: m.Name, Kind: ground.MarkKind(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: *z,
 			Fishable: ground.Depths{MinM: m.MinM, MaxM: m.MaxM}, Line: m.Line, Note: m.Note, Snag: m.Snag}
 		if m.At != nil {
 			p := ground.LatLon(*m.At)
@@ -181,7 +192,7 @@ func bodyOf(sp *store.Spot) SpotBody {
 	}
 	for _, m := range sp.Marks {
 		id, _ := uuid.Parse(m.ID)
-		k := MarkBody{ID: id, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: m.ElevationM, MinM: m.Fishable.MinM,
+		k := MarkBody{ID: id, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: &m.ElevationM, MinM: m.Fishable.MinM,
 			MaxM: m.Fishable.MaxM, Line: m.Line, Note: m.Note, Snag: m.Snag}
 		if m.At != nil {
 			p := latLon(*m.At)

@@ -25,7 +25,7 @@ type waterOut struct {
 	Zones     []zoneOut  `json:"zones" nullable:"false"`
 	Outline   [][]latLon `json:"outline" nullable:"false" doc:"rings of its shores: land, lake, island in turn"`
 	Grid      *gridOut   `json:"grid,omitempty" doc:"its depths; the cells are at grid.bin"`
-	Classes   []classOut `json:"classes" nullable:"false" doc:"how depths are told apart, from dry ground downwards"`
+	HighM     float64    `json:"high_m" doc:"the highest tide of the next thirty days, with what was seen of surge; above it is land"`
 }
 
 type classOut struct {
@@ -132,8 +132,8 @@ func (s *Server) getWater(ctx context.Context, in *ByID) (*struct{ Body waterOut
 		return nil, failed(err)
 	}
 	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{}, Outline: [][]latLon{}}
-	for _, c := range ground.Classes {
-		o.Classes = append(o.Classes, classOut(c))
+	if o.HighM, err = s.highest(ctx, angler, w); err != nil {
+		return nil, failed(err)
 	}
 	outline, err := s.store.Outline(ctx, angler, in.ID)
 	if err != nil {
@@ -162,6 +162,24 @@ func (s *Server) getWater(ctx context.Context, in *ByID) (*struct{ Body waterOut
 		return nil, failed(err)
 	}
 	return &struct{ Body waterOut }{o}, nil
+}
+
+// highest level of the thirty days to come.
+func (s *Server) highest(ctx context.Context, angler uuid.UUID, w store.Water) (float64, error) {
+	place, err := s.store.TideOf(ctx, angler, w)
+	if err != nil {
+		return 0, err
+	}
+	from := s.now().UTC()
+	c, err := tide.Over(place, from, from.AddDate(0, 0, 30))
+	if err != nil {
+		return 0, err
+	}
+	high := c.Level(from)
+	for _, k := range c.Turns() {
+		high = math.Max(high, k.LevelM)
+	}
+	return high, nil
 }
 
 func latLons(r []ground.LatLon) []latLon {

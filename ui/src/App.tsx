@@ -8,6 +8,7 @@ import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
 const WaterPage = lazy(() => import('./water/WaterPage'));
+const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
 const BackPage = lazy(() => import('./back/BackPage'));
 const SetupPage = lazy(() => import('./setup/SetupPage'));
@@ -42,6 +43,8 @@ export function App() {
                   <Routes>
                     <Route element={<Frame />}>
                       <Route path="/water" element={<WaterPage />} />
+                      <Route path="/water/edit" element={<SpotEditor />} />
+                      <Route path="/water/edit/:id" element={<SpotEditor />} />
                       <Route path="/tie-on" element={<TiePage />} />
                       <Route path="/back" element={<BackPage />} />
                       <Route path="/set-up" element={<SetupPage />} />

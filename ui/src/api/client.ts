@@ -21,6 +21,21 @@ export type Sheet = Schemas['ConditionsOutputBody'];
 export type SpotTide = Schemas['SpotTideOutputBody'];
 export type Comparison = Schemas['CompareOutputBody'];
 export type LogRead = Schemas['LogOutputBody'];
+export type Chart = Schemas['ChartOutputBody'];
+export type ChartSpot = Schemas['ChartSpot'];
+export type Water = Schemas['WaterOut'];
+export type Zone = Schemas['ZoneOut'];
+export type ZoneIn = Schemas['ZoneBody'];
+export type LatLon = Schemas['LatLon'];
+export type Find = Schemas['FindOut'];
+export type Visit = Schemas['VisitOut'];
+export type SpotBody = Schemas['SpotBody'];
+export type SectionPoint = Schemas['SectionPoint'];
+export type Surf = Schemas['SurfOutputBody'];
+export type Words = Schemas['WordsOutputBody'];
+export type ReadFeatures = Schemas['ReadFeaturesOutputBody'];
+export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
+export type GridQuery = paths['/v1/interchange/grid']['post']['parameters']['query'];
 export type Analysis = Schemas['AnalyseOutputBody'];
 
 /** A problem the server reported, or that it could not be reached. */
@@ -54,6 +69,13 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
   );
 }
 
+/** A file's text sent as it is. */
+const asText = (text: string) => ({
+  body: text as never,
+  bodySerializer: (b: unknown) => b as string,
+  headers: { 'Content-Type': 'text/plain' },
+});
+
 export const api = {
   login: (name: string, password: string) => settle(client.POST('/v1/login', { body: { name, password } })),
   logout: () => settle(client.POST('/v1/logout')),
@@ -74,14 +96,7 @@ export const api = {
     settle(client.PUT('/v1/stations/{id}', { params: { path: { id } }, body })),
   useStation: (id: string, station_id: string) =>
     settle(client.PUT('/v1/waters/{id}/station', { params: { path: { id } }, body: { station_id } })),
-  readStation: (text: string) =>
-    settle(
-      client.POST('/v1/stations/read', {
-        body: text as never,
-        bodySerializer: (b) => b as unknown as string,
-        headers: { 'Content-Type': 'text/plain' },
-      }),
-    ),
+  readStation: (text: string) => settle(client.POST('/v1/stations/read', asText(text))),
   putSurge: (water: string, body: Schemas['SurgeInputBody']) =>
     settle(client.PUT('/v1/waters/{id}/surge', { params: { path: { id: water } }, body })),
   deleteSurge: (water: string) =>
@@ -100,9 +115,7 @@ export const api = {
     settle(
       client.POST('/v1/waters/{id}/log', {
         params: { path: { id: water }, query },
-        body: text as never,
-        bodySerializer: (b) => b as unknown as string,
-        headers: { 'Content-Type': 'text/plain' },
+        ...asText(text),
       }),
     ),
   spotTide: (id: string) => settle(client.GET('/v1/spots/{id}/tide', { params: { path: { id } } })),
@@ -114,6 +127,49 @@ export const api = {
     settle(client.PUT('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } }, body })),
   deleteNoted: (id: string, noted_id: string) =>
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
+  chart: (time: string) => settle(client.GET('/v1/chart', { params: { query: { time } } })),
+  water: (id: string) => settle(client.GET('/v1/waters/{id}', { params: { path: { id } } })),
+  cells: async (id: string) => {
+    const r = await fetch(`/api/v1/waters/${id}/grid.bin`);
+    if (!r.ok) throw new Problem(r.status, 'The depths could not be fetched.');
+    return r.arrayBuffer();
+  },
+  words: () => settle(client.GET('/v1/ground/words')),
+  reach: (id: string, lat: number, lon: number, time: string) =>
+    settle(client.GET('/v1/waters/{id}/reach', { params: { path: { id }, query: { lat, lon, time } } })),
+  finds: (id: string, level_m: number) =>
+    settle(client.GET('/v1/waters/{id}/finds', { params: { path: { id }, query: { level_m } } })),
+  cut: (id: string, from: LatLon, to: LatLon) =>
+    settle(
+      client.GET('/v1/waters/{id}/cut', {
+        params: {
+          path: { id },
+          query: { from_lat: from.lat, from_lon: from.lon, to_lat: to.lat, to_lon: to.lon, points: 30 },
+        },
+      }),
+    ),
+  windows: (id: string, query: { from: string; to: string; margin_min: number; daylight: boolean }) =>
+    settle(client.GET('/v1/spots/{id}/windows', { params: { path: { id }, query } })),
+  shelter: (id: string, wind_ms: number) =>
+    settle(client.GET('/v1/spots/{id}/shelter', { params: { path: { id }, query: { wind_ms } } })),
+  pier: (id: string, time: string) =>
+    settle(client.GET('/v1/spots/{id}/pier', { params: { path: { id }, query: { time } } })),
+  readSurf: (body: Schemas['SurfInputBody']) => settle(client.POST('/v1/ground/surf', { body })),
+  putSpot: (id: string, body: Schemas['SpotInputBody']) =>
+    settle(client.PUT('/v1/spots/{id}', { params: { path: { id } }, body })),
+  putMark: (id: string, mark_id: string, body: Schemas['MarkInputBody']) =>
+    settle(client.PUT('/v1/spots/{id}/marks/{mark_id}', { params: { path: { id, mark_id } }, body })),
+  deleteSpot: (id: string) => settle(client.DELETE('/v1/spots/{id}', { params: { path: { id } } })),
+  putZone: (id: string, water_id: string, body: ZoneIn) =>
+    settle(client.PUT('/v1/zones/{id}', { params: { path: { id }, query: { water_id } }, body })),
+  deleteZone: (id: string) => settle(client.DELETE('/v1/zones/{id}', { params: { path: { id } } })),
+  readSection: (text: string) => settle(client.POST('/v1/interchange/section', asText(text))),
+  readFeatures: (format: ImportQuery['format'], text: string) =>
+    settle(client.POST('/v1/interchange/read', { params: { query: { format } }, ...asText(text) })),
+  importFeatures: (query: ImportQuery, text: string) =>
+    settle(client.POST('/v1/interchange/import', { params: { query }, ...asText(text) })),
+  importGrid: (query: GridQuery, text: string) =>
+    settle(client.POST('/v1/interchange/grid', { params: { query }, ...asText(text) })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/spells', { params: { query } })),
 };

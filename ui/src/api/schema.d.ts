@@ -106,6 +106,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/ground/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The words ground is described in */
+        get: operations["groundWords"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/health": {
         parameters: {
             query?: never;
@@ -357,6 +374,23 @@ export interface paths {
         get?: never;
         /** Say what makes the tide run at a spot */
         put: operations["putCurrent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/spots/{id}/marks/{mark_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Put a mark on the map of a spot, new or changed */
+        put: operations["putMark"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1750,8 +1784,11 @@ export interface components {
             bottom?: string;
             /** Format: double */
             distance_m: number;
-            /** Format: double */
-            elevation_m: number;
+            /**
+             * Format: double
+             * @description that of the section at its distance if left out
+             */
+            elevation_m?: number;
             /**
              * Format: double
              * @description greatest; 0: none
@@ -1767,6 +1804,19 @@ export interface components {
             kind: string;
             /** @description what the ribbon writes where the tide crosses it */
             line?: string;
+            name: string;
+            note?: string;
+            snag?: boolean;
+        };
+        MarkInputBody: {
+            at: components["schemas"]["LatLon"];
+            bottom?: string;
+            /**
+             * Format: double
+             * @description read from the water's depths if left out
+             */
+            elevation_m?: number;
+            kind: string;
             name: string;
             note?: string;
             snag?: boolean;
@@ -2053,6 +2103,8 @@ export interface components {
             fetch_m: number;
             /** Format: double */
             from_deg: number;
+            /** @description glassy or rippled */
+            sheltered: boolean;
             /** @enum {string} */
             side: "lee" | "exposed" | "along";
             /** Format: double */
@@ -2530,6 +2582,8 @@ export interface components {
             fetch_m: number;
             /** @description otherwise fetch and side are assumed */
             outlined: boolean;
+            /** @description glassy or rippled */
+            sheltered: boolean;
             /** @enum {string} */
             side: "lee" | "exposed" | "along";
             /**
@@ -2648,10 +2702,13 @@ export interface components {
             time_zone: string;
         };
         WaterOut: {
-            /** @description how depths are told apart, from dry ground downwards */
-            classes: components["schemas"]["ClassOut"][];
             /** @description its depths; the cells are at grid.bin */
             grid?: components["schemas"]["GridOut"];
+            /**
+             * Format: double
+             * @description the highest tide of the next thirty days, with what was seen of surge; above it is land
+             */
+            high_m: number;
             id: string;
             name: string;
             /** @description rings of its shores: land, lake, island in turn */
@@ -2690,6 +2747,14 @@ export interface components {
              * @description null: before the interval
              */
             opens: string | null;
+        };
+        WordsOutputBody: {
+            bottoms: string[];
+            /** @description how depths are told apart, from dry ground downwards */
+            classes: components["schemas"]["ClassOut"][];
+            mark_kinds: string[];
+            /** @description kinds of spot */
+            places: string[];
         };
         WorkingOut: {
             formula: string;
@@ -3087,6 +3152,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SurfOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    groundWords: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WordsOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -4232,6 +4353,78 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                mark_id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MarkInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

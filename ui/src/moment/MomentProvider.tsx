@@ -3,13 +3,25 @@ import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react
 import { api, type Spot } from '../api/client';
 import { kindList, type Kind } from '../format/measure';
 import { typing } from './typing';
-import { MomentContext, nearest, type Moment, type Overrides, type Said } from './moment';
+import { MomentContext, nearest, type Moment, type Overrides, type Plan, type Said } from './moment';
 
 const hours = 36;
 /** How much of the ribbon lies before a moment it is opened on. */
 const before = 5 * 3600_000;
 const spotKey = 'greypebble.spot';
 const tenMinutes = 600_000;
+const planKey = 'greypebble.plan';
+/** Visits are shown for so long from the ribbon's beginning. */
+const visitHours = 84;
+
+function storedPlan(): Plan {
+  try {
+    const p = JSON.parse(localStorage.getItem(planKey) ?? '') as Partial<Plan>;
+    return { margin: Number(p.margin) || 0, daylight: !!p.daylight };
+  } catch {
+    return { margin: 20, daylight: false };
+  }
+}
 
 export function MomentProvider({ now, spots, children }: { now: Date; spots: Spot[]; children: ReactNode }) {
   const [spotId, setSpotId] = useState(() => localStorage.getItem(spotKey) ?? '');
@@ -27,6 +39,18 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
     staleTime: 600_000,
   });
   const ribbon = query.data;
+  const [plan, setPlan] = useState(storedPlan);
+  const visits = useQuery({
+    queryKey: ['windows', spot.id, from, plan],
+    queryFn: () =>
+      api.windows(spot.id, {
+        from: new Date(from).toISOString(),
+        to: new Date(from + visitHours * 3600_000).toISOString(),
+        margin_min: plan.margin,
+        daylight: plan.daylight,
+      }),
+    placeholderData: (previous, q) => (q?.queryKey[1] === spot.id ? keepPreviousData(previous) : undefined),
+  });
   const index = useMemo(() => (ribbon ? nearest(ribbon.frames, time) : 0), [ribbon, time]);
 
   const moveTime = useCallback(
@@ -85,7 +109,7 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
   );
   const queries = useQueryClient();
   const follow = useCallback(() => {
-    for (const key of ['state', 'ribbon', 'advise', 'conditions'])
+    for (const key of ['state', 'ribbon', 'advise', 'conditions', 'windows', 'chart'])
       void queries.invalidateQueries({ queryKey: [key] });
   }, [queries]);
   // What was said stays on screen until the server has it, and for good where there is no signal.
@@ -151,6 +175,12 @@ export function MomentProvider({ now, spots, children }: { now: Date; spots: Spo
     override,
     say,
     takeBack,
+    plan,
+    setPlan: (p) => {
+      localStorage.setItem(planKey, JSON.stringify(p));
+      setPlan(p);
+    },
+    visits: visits.data ?? [],
     readings: kindList.flatMap((kind) => (overrides[kind] ? [{ kind, value: overrides[kind].value }] : [])),
   };
   return <MomentContext value={value}>{children}</MomentContext>;

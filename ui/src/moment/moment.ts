@@ -1,11 +1,16 @@
 import { createContext, useContext } from 'react';
-import type { Frame, ReadingIn, RibbonData, Spot } from '../api/client';
+import type { Frame, ReadingIn, RibbonData, Spot, Visit } from '../api/client';
 import type { Kind } from '../format/measure';
 
 /** What the angler says it is like, overruling the forecast; when and where it was said. */
 export type Override = { value: number; time: string; spotId: string };
 /** A reading the angler gives: a value, or a word for clarity. */
 export type Said = { kind: Kind; value?: number; word?: string };
+/** Minutes to be out before the way shuts; and whether one goes by day only. */
+export interface Plan {
+  margin: number;
+  daylight: boolean;
+}
 export type Overrides = Partial<Record<Kind, Override>>;
 
 /** The chosen spot and the chosen moment, which everything on screen follows. */
@@ -31,6 +36,10 @@ export interface Moment {
   /** Keeps readings for the chosen moment; they then count everywhere. */
   say: (said: Said[]) => Promise<void>;
   takeBack: (kind: Kind, time: string) => Promise<void>;
+  /** How a visit is planned, and the visits the ribbon and two days more hold. */
+  plan: Plan;
+  setPlan: (p: Plan) => void;
+  visits: Visit[];
   readings: ReadingIn[];
 }
 

@@ -10,6 +10,7 @@ import { spread } from './spread';
 import { SurfaceRun } from './SurfaceRun';
 import { surfaces } from './surfaces';
 import { useWidth } from './useWidth';
+import { Visits } from './Visits';
 import './ribbon.css';
 
 /**
@@ -157,23 +158,7 @@ export function Ribbon() {
                 </text>
               </g>
             ))}
-            {r.windows.map((w, i) => {
-              const a = drawn.x(Date.parse(w.opens ?? r.from));
-              const b = drawn.x(Date.parse(w.closes ?? r.to));
-              return (
-                <rect
-                  key={i}
-                  className="open"
-                  x={a}
-                  y={pad.top - 26}
-                  width={Math.max(b - a, 2)}
-                  height={5}
-                  rx={2.5}
-                >
-                  <title>{`You can get in and back ${w.opens ? clock(w.opens, zone) : '…'}–${w.closes ? clock(w.closes, zone) : '…'}`}</title>
-                </rect>
-              );
-            })}
+            <Visits y={pad.top - 26} x={drawn.x} />
             {drawn.surfaces.map((s) => (
               <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
             ))}

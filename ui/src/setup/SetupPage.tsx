@@ -2,12 +2,14 @@ import { Button, Segmented } from 'antd';
 import { useSession } from '../signin/session';
 import { lights, useLight } from '../theme/light';
 import { Analyse } from './Analyse';
+import { Depths } from './Depths';
 import { Logs } from './Logs';
+import { Places } from './Places';
 import { SpotTide } from './SpotTide';
 import { Stations } from './Stations';
 import './setup.css';
 
-/** What is set once: the light of the screen, the account, the tide stations. */
+/** What is set once: the light of the screen, the account, the tide stations, and what comes in and goes out as files. */
 export default function SetupPage() {
   const { name, signOut } = useSession();
   const { light, setLight } = useLight();
@@ -27,6 +29,8 @@ export default function SetupPage() {
       <SpotTide />
       <Analyse />
       <Logs />
+      <Places />
+      <Depths />
     </div>
   );
 }

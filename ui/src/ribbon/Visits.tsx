@@ -1,0 +1,52 @@
+import type { ScaleTime, ScaleLinear } from 'd3-scale';
+import { clock } from '../format/time';
+import { useMoment } from '../moment/moment';
+
+/**
+ * When one can get in and back, thin; until when to be out by the angler's margin, thicker; and when most
+ * marks are worth a cast, dark.
+ */
+export function Visits({ x, y }: { x: ScaleLinear<number, number> | ScaleTime<number, number>; y: number }) {
+  const m = useMoment();
+  const r = m.ribbon;
+  if (!r) return null;
+  const zone = m.spot.time_zone;
+  const from = Date.parse(r.from);
+  const to = Date.parse(r.to);
+  /** A stretch within the ribbon. */
+  const bar = (a: string | null | undefined, b: string | null | undefined) => {
+    const begin = Math.max(a ? Date.parse(a) : from, from);
+    const end = Math.min(b ? Date.parse(b) : to, to);
+    return end > begin ? { x: x(begin), width: Math.max(x(end) - x(begin), 2) } : undefined;
+  };
+  return (
+    <g>
+      {r.windows.map((w, i) => {
+        const b = bar(w.opens, w.closes);
+        return b && <rect key={i} className="open" {...b} y={y + 1} height={3} rx={1.5} />;
+      })}
+      {m.visits.map((v, i) => {
+        const whole = bar(v.opens, v.closes);
+        const best = v.best_from ? bar(v.best_from, v.best_until) : undefined;
+        return (
+          whole && (
+            <g key={i} data-visit={v.opens ?? 'open'}>
+              <title>{v.says}</title>
+              <rect className="visit" {...whole} y={y} height={5} rx={2.5} />
+              {best && (
+                <rect
+                  className="best"
+                  {...best}
+                  y={y}
+                  height={5}
+                  rx={2.5}
+                  aria-label={`best ${clock(v.best_from!, zone)}–${clock(v.best_until!, zone)}`}
+                />
+              )}
+            </g>
+          )
+        );
+      })}
+    </g>
+  );
+}

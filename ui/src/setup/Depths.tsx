@@ -1,0 +1,218 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { api, type GridQuery } from '../api/client';
+import { fixed } from '../format/measure';
+import { useMoment } from '../moment/moment';
+import { ChooseFile } from './ChooseFile';
+
+type Format = GridQuery['format'];
+
+const says: Record<Format, string> = {
+  asc: 'an ESRI ASCII grid',
+  xyz: 'soundings (columns lat, lon and depth_m, depth_ft, elevation_m or elevation_ft)',
+  nmea: 'a sounder’s log, corrected by this water’s tide at each ping',
+};
+
+const formatOf = (name: string): Format =>
+  /\.asc$/i.test(name) ? 'asc' : /\.(nmea|log)$/i.test(name) ? 'nmea' : 'xyz';
+
+/** Depths of a water from a file; unit, sign and datum are asked, never guessed. */
+export function Depths() {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [file, setFile] = useState<{ name: string; text: string }>();
+  const [format, setFormat] = useState<Format>('asc');
+  const [unit, setUnit] = useState<GridQuery['unit']>();
+  const [sign, setSign] = useState<GridQuery['sign']>();
+  const [datum, setDatum] = useState('');
+  const [datumM, setDatumM] = useState<number | null>(null);
+  const [origin, setOrigin] = useState('');
+  const [cell, setCell] = useState(10);
+  const [reach, setReach] = useState(30);
+  const read = useMutation({
+    mutationFn: (keep: boolean) => {
+      const [lat, lon] = origin.split(/[ ,;]+/).map(Number);
+      return api.importGrid(
+        {
+          format,
+          water_id: m.spot.water_id,
+          ...(format === 'asc' && { unit, sign }),
+          ...(format === 'asc' && origin.trim() && { origin_lat: lat, origin_lon: lon }),
+          ...(format !== 'asc' && { cell_m: cell, reach_m: reach }),
+          datum: format === 'nmea' ? datum || 'chart datum, by the tide' : datum,
+          datum_m: datumM ?? 0,
+          keep,
+        },
+        file!.text,
+      );
+    },
+    onSuccess: (g) => {
+      if (!g.kept) return;
+      void message.success(`The depths of ${m.spot.water} are those of ${file?.name}.`);
+      setFile(undefined);
+      read.reset();
+      for (const k of ['water', 'cells', 'finds', 'reach']) void queries.invalidateQueries({ queryKey: [k] });
+    },
+  });
+  const g = read.data;
+  const ready =
+    file && (format !== 'asc' || (unit && sign)) && (format === 'nmea' || (datum.trim() && datumM !== null));
+  const changed = () => read.reset();
+  return (
+    <section className="panel depths">
+      <h2>Depths of {m.spot.water}</h2>
+      <p className="quiet">
+        An ESRI ASCII grid, soundings as CSV, or a sounder’s log. They replace what the map is drawn from;
+        spots and their sections stay.
+      </p>
+      <ChooseFile
+        says="Choose a file of depths"
+        accept=".asc,.csv,.xyz,.txt,.nmea,.log"
+        onFile={(f) => {
+          changed();
+          setFormat(formatOf(f.name));
+          void f.text().then((text) => setFile({ name: f.name, text }));
+        }}
+      />
+      {file && (
+        <>
+          <p>
+            <b>{file.name}</b>, read as {says[format]}.
+          </p>
+          <div className="keep">
+            <label>
+              The file is
+              <Select<Format>
+                aria-label="The file is"
+                value={format}
+                onChange={(v) => {
+                  changed();
+                  setFormat(v);
+                }}
+                options={[
+                  { value: 'asc', label: 'ESRI ASCII grid' },
+                  { value: 'xyz', label: 'soundings, CSV' },
+                  { value: 'nmea', label: 'sounder’s log' },
+                ]}
+              />
+            </label>
+            {format === 'asc' && (
+              <>
+                <label>
+                  Its numbers are in
+                  <Select
+                    aria-label="Its numbers are in"
+                    value={unit}
+                    placeholder="say which"
+                    onChange={(v) => {
+                      changed();
+                      setUnit(v);
+                    }}
+                    options={['m', 'ft', 'cm'].map((v) => ({ value: v as 'm', label: v }))}
+                  />
+                </label>
+                <label>
+                  and count
+                  <Select
+                    aria-label="and count"
+                    value={sign}
+                    placeholder="say which"
+                    onChange={(v) => {
+                      changed();
+                      setSign(v);
+                    }}
+                    options={[
+                      { value: 'elevation' as const, label: 'upwards (elevation)' },
+                      { value: 'depth' as const, label: 'downwards (depth)' },
+                    ]}
+                    popupMatchSelectWidth={false}
+                  />
+                </label>
+              </>
+            )}
+            {format !== 'nmea' && (
+              <>
+                <label>
+                  from which datum
+                  <Input
+                    value={datum}
+                    placeholder="such as chart datum, mean sea level"
+                    onChange={(e) => {
+                      changed();
+                      setDatum(e.target.value);
+                    }}
+                  />
+                </label>
+                <label>
+                  which lies above chart datum by, m
+                  <InputNumber
+                    value={datumM}
+                    step={0.1}
+                    onChange={(v) => {
+                      changed();
+                      setDatumM(v);
+                    }}
+                  />
+                </label>
+              </>
+            )}
+            {format === 'asc' && (
+              <label>
+                Metres count from (latitude, longitude)
+                <Input
+                  value={origin}
+                  placeholder="only where the grid is in metres"
+                  onChange={(e) => {
+                    changed();
+                    setOrigin(e.target.value);
+                  }}
+                />
+              </label>
+            )}
+            {format !== 'asc' && (
+              <>
+                <label>
+                  Cells of, m
+                  <InputNumber min={1} max={500} value={cell} onChange={(v) => setCell(v ?? 10)} />
+                </label>
+                <label>
+                  A sounding speaks for, m
+                  <InputNumber min={1} max={1000} value={reach} onChange={(v) => setReach(v ?? 30)} />
+                </label>
+              </>
+            )}
+            <Button disabled={!ready} loading={read.isPending} onClick={() => read.mutate(false)}>
+              Look at it
+            </Button>
+          </div>
+          {read.error && (
+            <p role="alert" className="caution">
+              {file.name}: {read.error.message} Nothing was stored.
+            </p>
+          )}
+          {g && !g.kept && (
+            <div>
+              <p>
+                {g.rows} × {g.cols} cells of {fixed(g.cell_m, 1)} m,{' '}
+                {Math.round((100 * g.known) / (g.rows * g.cols))} % of them known, from {fixed(g.low_m, 2)} to{' '}
+                {fixed(g.high_m, 2)} m above chart datum; the middle lies at {g.lat.toFixed(4)},{' '}
+                {g.lon.toFixed(4)}
+                {g.soundings > 0 && `; ${g.soundings} soundings`}. Nothing is stored yet.
+              </p>
+              <Button type="primary" loading={read.isPending} onClick={() => read.mutate(true)}>
+                Keep these depths
+              </Button>
+            </div>
+          )}
+        </>
+      )}
+      <p className="take">
+        <a href={`/api/v1/waters/${m.spot.water_id}/depth.asc`} download={`${m.spot.water} depth.asc`}>
+          Take along the depth of water now
+        </a>
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,50 @@
+import { InputNumber, Select } from 'antd';
+import { useState } from 'react';
+
+const formats = [
+  { value: 'gpx', label: 'GPX' },
+  { value: 'geojson', label: 'GeoJSON' },
+  { value: 'kml', label: 'KML' },
+  { value: 'csv', label: 'CSV' },
+];
+const privacy = [
+  { value: 'leave_out', label: 'leave private spots out' },
+  { value: 'blur', label: 'blur private spots' },
+  { value: 'include', label: 'with private spots' },
+];
+
+/** The spots as a file; private ones only when asked for. */
+export function TakeAlong() {
+  const [format, setFormat] = useState('gpx');
+  const [hide, setHide] = useState('leave_out');
+  const [blur, setBlur] = useState(1000);
+  const query = new URLSearchParams({
+    format,
+    private: hide,
+    ...(hide === 'blur' && { blur_m: String(blur) }),
+  });
+  return (
+    <div className="take-along">
+      <h3>Take your spots along</h3>
+      <div className="keep">
+        <Select aria-label="Format" value={format} onChange={setFormat} options={formats} />
+        <Select
+          aria-label="Private spots"
+          value={hide}
+          onChange={setHide}
+          options={privacy}
+          popupMatchSelectWidth={false}
+        />
+        {hide === 'blur' && (
+          <label>
+            by up to, m
+            <InputNumber min={100} max={20000} step={100} value={blur} onChange={(v) => setBlur(v ?? 1000)} />
+          </label>
+        )}
+        <a className="take-link" href={`/api/v1/interchange/export?${query}`} download={`spots.${format}`}>
+          Take the file
+        </a>
+      </div>
+    </div>
+  );
+}

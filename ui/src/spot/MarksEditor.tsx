@@ -1,0 +1,106 @@
+import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { v7 } from 'uuid';
+import type { Schemas, Words } from '../api/client';
+
+type Mark = Schemas['MarkBody'];
+
+/** The features of a spot, each with its place along the section and what is known of it. */
+export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: Mark[]) => void }) {
+  const { marks, words, onChange } = props;
+  const set = (i: number, part: Partial<Mark>) =>
+    onChange(marks.map((m, k) => (k === i ? { ...m, ...part } : m)));
+  const kinds = words.mark_kinds.map((k) => ({ value: k, label: k }));
+  const bottoms = [
+    { value: '', label: '(not known)' },
+    ...words.bottoms.map((k) => ({ value: k, label: k })),
+  ];
+  return (
+    <div className="marks-editor">
+      {marks.map((m, i) => (
+        <fieldset key={m.id}>
+          <legend className="unseen">{m.name || `Mark ${i + 1}`}</legend>
+          <label>
+            Name
+            <Input value={m.name} onChange={(e) => set(i, { name: e.target.value })} />
+          </label>
+          <label>
+            Kind
+            <Select
+              aria-label={`Kind of ${m.name}`}
+              value={m.kind}
+              options={kinds}
+              onChange={(kind) => set(i, { kind })}
+            />
+          </label>
+          <label>
+            Bottom
+            <Select
+              aria-label={`Bottom at ${m.name}`}
+              value={m.bottom ?? ''}
+              options={bottoms}
+              onChange={(bottom) => set(i, { bottom: bottom || undefined })}
+            />
+          </label>
+          <label>
+            Metres out
+            <InputNumber
+              value={m.distance_m}
+              onChange={(v) =>
+                v !== null && set(i, { distance_m: v, elevation_m: m.at ? m.elevation_m : undefined })
+              }
+            />
+          </label>
+          <label>
+            Elevation, m
+            <InputNumber
+              value={m.elevation_m}
+              step={0.05}
+              placeholder="by the section"
+              onChange={(v) => set(i, { elevation_m: v ?? undefined })}
+            />
+          </label>
+          <label>
+            Fish it from, m deep
+            <InputNumber
+              value={m.fishable_min_m ?? 0}
+              min={0}
+              step={0.1}
+              onChange={(v) => set(i, { fishable_min_m: v || undefined })}
+            />
+          </label>
+          <label className="wide">
+            What was learned there
+            <Input
+              value={m.note ?? ''}
+              placeholder="seen at dead low water, say"
+              onChange={(e) => set(i, { note: e.target.value || undefined })}
+            />
+          </label>
+          <Checkbox
+            checked={m.snag ?? false}
+            onChange={(e) => set(i, { snag: e.target.checked || undefined })}
+          >
+            catches line
+          </Checkbox>
+          <Button
+            type="text"
+            aria-label={`Take away ${m.name}`}
+            onClick={() => onChange(marks.filter((_, k) => k !== i))}
+          >
+            Take away
+          </Button>
+        </fieldset>
+      ))}
+      <Button
+        onClick={() =>
+          onChange([
+            ...marks,
+            { id: v7(), name: '', kind: 'edge', distance_m: marks.at(-1)?.distance_m ?? 0 },
+          ])
+        }
+      >
+        One more mark
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,223 @@
+import { Button, InputNumber } from 'antd';
+import { scaleLinear } from 'd3-scale';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { api, type SectionPoint } from '../api/client';
+import { fixed } from '../format/measure';
+import { useWidth } from '../ribbon/useWidth';
+import { ChooseFile } from '../setup/ChooseFile';
+import { between, moved, without } from './points';
+
+const height = 260;
+const pad = { top: 22, right: 14, bottom: 24, left: 40 };
+
+/** The ground drawn by hand: drag points, touch the line for a new one, type, or bring a file. */
+export function SectionEditor(props: {
+  section: SectionPoint[];
+  levelM: number;
+  lowM: number;
+  highM: number;
+  onChange: (s: SectionPoint[]) => void;
+}) {
+  const { section, levelM, lowM, highM, onChange } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box);
+  const [held, setHeld] = useState<number>();
+  const [scale, setScale] = useState<{ far: number; bottom: number; top: number }>();
+  const [error, setError] = useState('');
+
+  const heights = section.map((p) => p.elevation_m);
+  const now = scale ?? {
+    far: Math.max(40, ...section.map((p) => p.distance_m)) * 1.05,
+    bottom: Math.min(lowM - 1.2, ...heights) - 0.3,
+    top: Math.max(highM + 0.6, ...heights) + 0.2,
+  };
+  const x = scaleLinear([Math.min(0, section[0]?.distance_m ?? 0), now.far], [pad.left, width - pad.right]);
+  const y = scaleLinear([now.bottom, now.top], [height - pad.bottom, pad.top]);
+  const at = (e: PointerEvent<SVGElement>) => {
+    const r = (e.currentTarget.ownerSVGElement ?? (e.currentTarget as SVGSVGElement)).getBoundingClientRect();
+    return { distance_m: x.invert(e.clientX - r.left), elevation_m: y.invert(e.clientY - r.top) };
+  };
+  const drag = (e: PointerEvent<SVGElement>) => {
+    if (held !== undefined) onChange(moved(section, held, at(e)));
+  };
+  const keys = (i: number) => (e: KeyboardEvent) => {
+    const step = e.shiftKey ? 10 : 1;
+    const p = section[i]!;
+    const by: Record<string, [number, number]> = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, step / 20],
+      ArrowDown: [0, -step / 20],
+    };
+    if (by[e.key]) {
+      e.preventDefault();
+      const [dx, dy] = by[e.key]!;
+      onChange(moved(section, i, { distance_m: p.distance_m + dx, elevation_m: p.elevation_m + dy }));
+    }
+    if (e.key === 'Delete' || e.key === 'Backspace') {
+      e.preventDefault();
+      onChange(without(section, i));
+    }
+  };
+  const path = section.map((p) => `${x(p.distance_m).toFixed(1)} ${y(p.elevation_m).toFixed(1)}`).join('L');
+  const first = section[0];
+  const last = section[section.length - 1];
+  return (
+    <div className="section-editor">
+      <div ref={box} className="section-canvas">
+        {width > 0 && (
+          <svg
+            width={width}
+            height={height}
+            role="group"
+            aria-label="The section, to be drawn"
+            onPointerMove={drag}
+            onPointerUp={() => {
+              setHeld(undefined);
+              setScale(undefined);
+            }}
+          >
+            <rect
+              x={pad.left}
+              y={y(levelM)}
+              width={width - pad.left - pad.right}
+              height={Math.max(height - pad.bottom - y(levelM), 0)}
+              fill="var(--water-mid)"
+              opacity={0.75}
+            />
+            {[lowM, highM].map((l, i) => (
+              <g key={i} className="ghost">
+                <line x1={pad.left} x2={width - pad.right} y1={y(l)} y2={y(l)} />
+                <text x={width - pad.right - 4} y={y(l) - 4} textAnchor="end">
+                  {i ? 'high' : 'low'} water
+                </text>
+              </g>
+            ))}
+            {first && last && section.length > 1 && (
+              <path
+                d={`M${path}L${x(last.distance_m)} ${height - pad.bottom}L${x(first.distance_m)} ${height - pad.bottom}Z`}
+                fill="var(--ground)"
+                stroke="none"
+              />
+            )}
+            <path
+              className="section-line"
+              d={section.length > 1 ? `M${path}` : ''}
+              onPointerDown={(e) => onChange(between(section, at(e)))}
+            />
+            <rect
+              className="section-free"
+              x={pad.left}
+              y={0}
+              width={width - pad.left - pad.right}
+              height={section.length < 2 ? height : 0}
+              onPointerDown={(e) => onChange(between(section, at(e)))}
+            />
+            {section.map((p, i) => (
+              <circle
+                key={i}
+                className={held === i ? 'held' : ''}
+                cx={x(p.distance_m)}
+                cy={y(p.elevation_m)}
+                r={held === i ? 8 : 6}
+                tabIndex={0}
+                role="slider"
+                aria-label={`Point ${i + 1}, ${fixed(p.distance_m, 0)} m out`}
+                aria-valuenow={p.elevation_m}
+                aria-valuetext={`${fixed(p.elevation_m, 2)} m`}
+                onKeyDown={keys(i)}
+                onPointerDown={(e) => {
+                  e.stopPropagation();
+                  // The scale stays still while a point is held.
+                  setScale(now);
+                  setHeld(i);
+                  e.currentTarget.ownerSVGElement?.setPointerCapture(e.pointerId);
+                }}
+              />
+            ))}
+            {y.ticks(5).map((v) => (
+              <text key={v} x={pad.left - 8} y={y(v) + 4} textAnchor="end" className="axis">
+                {fixed(v, 1)}
+              </text>
+            ))}
+            {x.ticks(6).map((v) => (
+              <text key={v} x={x(v)} y={height - 6} textAnchor="middle" className="axis">
+                {fixed(v, 0)}
+              </text>
+            ))}
+          </svg>
+        )}
+      </div>
+      <p className="quiet small">
+        Metres out, and metres above chart datum. Drag a point, or move it with the arrow keys; touch the line
+        for a new one; Delete takes one away.{' '}
+        {section.length < 2 && <b>Touch the drawing where the ground begins, then further out.</b>}
+      </p>
+      <div className="section-acts">
+        <ChooseFile
+          says="Read a CSV"
+          accept=".csv,text/csv,text/plain"
+          onFile={(f) => {
+            setError('');
+            void f
+              .text()
+              .then(api.readSection)
+              .then((r) => onChange(r.section))
+              .catch((e: Error) => setError(`${f.name}: ${e.message}`));
+          }}
+        />
+        <Button onClick={() => onChange([])} disabled={section.length === 0}>
+          Begin anew
+        </Button>
+        <details>
+          <summary>Type it</summary>
+          <ol className="section-table">
+            {section.map((p, i) => (
+              <li key={i}>
+                <InputNumber
+                  aria-label={`Metres out of point ${i + 1}`}
+                  value={p.distance_m}
+                  onChange={(v) =>
+                    v !== null && onChange(section.map((q, k) => (k === i ? { ...q, distance_m: v } : q)))
+                  }
+                  onBlur={() => onChange([...section].sort((a, b) => a.distance_m - b.distance_m))}
+                />
+                <InputNumber
+                  aria-label={`Elevation of point ${i + 1}`}
+                  step={0.05}
+                  value={p.elevation_m}
+                  onChange={(v) =>
+                    v !== null && onChange(section.map((q, k) => (k === i ? { ...q, elevation_m: v } : q)))
+                  }
+                />
+                <Button
+                  type="text"
+                  aria-label={`Take away point ${i + 1}`}
+                  onClick={() => onChange(without(section, i))}
+                >
+                  ×
+                </Button>
+              </li>
+            ))}
+          </ol>
+          <Button
+            size="small"
+            onClick={() =>
+              onChange([
+                ...section,
+                { distance_m: last ? last.distance_m + 10 : 0, elevation_m: last?.elevation_m ?? 1 },
+              ])
+            }
+          >
+            One more point
+          </Button>
+        </details>
+      </div>
+      {error && (
+        <p role="alert" className="caution">
+          {error}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,270 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Popconfirm } from 'antd';
+import { useMemo, useState } from 'react';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { v7 } from 'uuid';
+import { api, Problem, type ChartSpot, type LatLon, type SpotBody } from '../api/client';
+import { useSettled } from '../conditions/useSettled';
+import MapView from '../map/MapView';
+import { DepthKey } from '../map/DepthKey';
+import { useWater } from '../map/useWater';
+import { useMoment } from '../moment/moment';
+import { MarksEditor } from './MarksEditor';
+import { SectionEditor } from './SectionEditor';
+import { SpotFields } from './SpotFields';
+import './spot.css';
+
+type Draft = { id: string; body: SpotBody; revision: number };
+
+/** A spot being written: new at a place of the map, or one there is. */
+export default function SpotEditor() {
+  const { id } = useParams();
+  const [query] = useSearchParams();
+  const m = useMoment();
+  const known = useQuery({
+    queryKey: ['spot', id],
+    queryFn: () => api.spot(id!),
+    enabled: !!id,
+    refetchOnMount: 'always',
+    staleTime: 0,
+  });
+  const fresh = useMemo<Draft>(
+    () => ({
+      id: v7(),
+      revision: 0,
+      body: {
+        water_id: query.get('water') ?? m.spot.water_id,
+        name: '',
+        place: 'estuary',
+        lat: Number(query.get('lat') ?? m.spot.lat),
+        lon: Number(query.get('lon') ?? m.spot.lon),
+        manner: 'on foot',
+        in: { name: 'the way in', elevation_m: 2 },
+        out: { name: 'the way back', elevation_m: 2 },
+      },
+    }),
+    [query, m.spot.water_id, m.spot.lat, m.spot.lon],
+  );
+  if (known.error) return <p role="alert">{known.error.message}</p>;
+  if (id && (!known.data || known.isFetching)) return <p className="quiet">Fetching the spot…</p>;
+  const draft = id ? { id, body: known.data!.written, revision: known.data!.revision } : fresh;
+  return <Editor key={draft.id} draft={draft} />;
+}
+
+type Tool = 'place' | 'section';
+
+const asks: Record<Tool, string> = {
+  place: 'Touch the map where the spot lies.',
+  section: 'Touch where the section begins, then where it ends.',
+};
+
+function Editor({ draft }: { draft: Draft }) {
+  const m = useMoment();
+  const go = useNavigate();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [body, setBody] = useState(draft.body);
+  const [tool, setTool] = useState<Tool>();
+  const [points, setPoints] = useState<LatLon[]>([]);
+  const { water, cells, words } = useWater(body.water_id);
+  const set = (part: Partial<SpotBody>) => setBody((b) => ({ ...b, ...part }));
+  const isNew = draft.revision === 0;
+
+  const follow = async () => {
+    await queries.invalidateQueries({ queryKey: ['spots'] });
+    for (const k of ['spot', 'ribbon', 'state', 'chart', 'windows', 'advise', 'shelter', 'pier'])
+      void queries.invalidateQueries({ queryKey: [k] });
+  };
+  const [line, setLine] = useState<LatLon[]>();
+  const time = useSettled(m.frame?.time, 120);
+  const chart = useQuery({
+    queryKey: ['chart', time],
+    queryFn: () => api.chart(time!),
+    enabled: !!time && !isNew,
+    placeholderData: keepPreviousData,
+  });
+  const drawnLine = line ?? chart.data?.spots.find((s) => s.id === draft.id)?.line ?? nothing;
+  const put = useMutation({
+    mutationFn: () => api.putSpot(draft.id, { ...body, revision: draft.revision }),
+    onSuccess: async () => {
+      await follow();
+      m.choose(draft.id);
+      void message.success(`${body.name} is kept.`);
+      void go('/water');
+    },
+  });
+  const remove = useMutation({
+    mutationFn: () => api.deleteSpot(draft.id),
+    onSuccess: async () => {
+      await follow();
+      void go('/water');
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  const cut = useMutation({
+    mutationFn: ([from, to]: [LatLon, LatLon]) => api.cut(body.water_id, from, to),
+    onSuccess: (c, [from, to]) => {
+      setLine([from, to]);
+      set({
+        section: c.section.map((p) => ({
+          distance_m: Math.round(p.distance_m * 10) / 10,
+          elevation_m: Math.round(p.elevation_m * 100) / 100,
+        })),
+        section_from: from,
+        section_bearing_deg: Math.round(c.bearing_deg * 10) / 10,
+      });
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  const place = (p: LatLon) => {
+    const q = { lat: Number(p.lat.toFixed(6)), lon: Number(p.lon.toFixed(6)) };
+    if (tool === 'place') {
+      set(q);
+      setTool(undefined);
+    } else if (tool === 'section') {
+      const two = [...points, q];
+      if (two.length < 2) return setPoints(two);
+      setPoints([]);
+      setTool(undefined);
+      cut.mutate([two[0]!, two[1]!]);
+    }
+  };
+  // The spot as it stands on the map while it is being written.
+  const here = useMemo<ChartSpot[]>(
+    () => [
+      {
+        id: draft.id,
+        name: body.name || 'New spot',
+        place: body.place,
+        manner: body.manner,
+        lat: body.lat,
+        lon: body.lon,
+        open: true,
+        closing: false,
+        says: '',
+        note: '',
+        time_zone: m.spot.time_zone,
+        water: water?.name ?? '',
+        water_id: body.water_id,
+        warnings: [],
+        line: drawnLine,
+        marks: (body.marks ?? [])
+          .filter((k) => k.at)
+          .map((k) => ({ ...k.at!, name: k.name, kind: k.kind, snag: !!k.snag, depth_m: 0 })),
+        surface: { word: 'glassy', wave_m: 0, fetch_m: 0, side: 'lee', outlined: false, sheltered: true },
+        shape: body.shape,
+      },
+    ],
+    [draft.id, body, drawnLine, water?.name, m.spot.time_zone],
+  );
+  const sketch = useMemo(() => ({ points, area: false }), [points]);
+  const shown = useMemo(() => new Set([draft.id]), [draft.id]);
+  const waters = [...new Map(m.spots.map((s) => [s.water_id, { id: s.water_id, name: s.water }])).values()];
+  const problem = put.error;
+  if (!words) return null;
+  return (
+    <form
+      className="spot-editor"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate();
+      }}
+    >
+      <div className="spot-head">
+        <h1>{isNew ? 'A new spot' : `Change ${draft.body.name}`}</h1>
+        <div className="map-acts">
+          {!isNew && (
+            <Popconfirm
+              title={`Remove ${draft.body.name} with its section and marks?`}
+              okText="Remove"
+              onConfirm={() => remove.mutate()}
+            >
+              <Button>Remove</Button>
+            </Popconfirm>
+          )}
+          <Button onClick={() => void go('/water')}>Leave it</Button>
+          <Button type="primary" htmlType="submit" loading={put.isPending}>
+            Keep the spot
+          </Button>
+        </div>
+      </div>
+      {problem && (
+        <p role="alert" className="caution">
+          {problem.message}{' '}
+          {problem instanceof Problem && problem.status === 409
+            ? 'It was changed elsewhere meanwhile: open it again, and enter your change anew.'
+            : problem instanceof Problem &&
+              problem.fields.map((f) => `${f.location}: ${f.message}`).join('; ')}
+        </p>
+      )}
+      <div className="spot-two">
+        <section className="panel form">
+          <SpotFields body={body} words={words} waters={waters} onChange={set} />
+        </section>
+        <section className="spot-ground">
+          <div className="spot-map">
+            {water && (
+              <MapView
+                water={water}
+                classes={words.classes}
+                cells={cells}
+                levelM={m.frame?.level_m ?? 0}
+                contoursM={lines}
+                spots={here}
+                shown={shown}
+                chosen={draft.id}
+                onChoose={() => undefined}
+                finds={nothing}
+                onFind={() => undefined}
+                sketch={sketch}
+                onPlace={tool ? place : undefined}
+                zoom={16}
+              />
+            )}
+            <DepthKey classes={words.classes} />
+            {tool && (
+              <div className="map-ask panel" role="status">
+                {asks[tool]}
+                <Button
+                  size="small"
+                  onClick={() => {
+                    setTool(undefined);
+                    setPoints([]);
+                  }}
+                >
+                  Leave
+                </Button>
+              </div>
+            )}
+          </div>
+          <div className="map-acts spot-tools">
+            <Button onClick={() => setTool('place')}>Move the spot</Button>
+            <Button onClick={() => setTool('section')} disabled={!cells}>
+              Cut the section here
+            </Button>
+            <span className="quiet small">
+              {body.lat.toFixed(5)}, {body.lon.toFixed(5)}
+            </span>
+          </div>
+          <div className="panel">
+            <h2>The section</h2>
+            <SectionEditor
+              section={body.section ?? []}
+              levelM={m.frame?.level_m ?? 0}
+              lowM={m.ribbon?.lowest_m ?? 0}
+              highM={m.ribbon?.highest_m ?? 1}
+              onChange={(section) => set({ section })}
+            />
+          </div>
+        </section>
+      </div>
+      <section className="panel">
+        <h2>Marks</h2>
+        <MarksEditor marks={body.marks ?? []} words={words} onChange={(marks) => set({ marks })} />
+      </section>
+    </form>
+  );
+}
+
+const lines = [1.5, 3, 5];
+const nothing: never[] = [];

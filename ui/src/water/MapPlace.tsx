@@ -1,0 +1,221 @@
+import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
+import { Button, Segmented } from 'antd';
+import { useEffect, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type ChartSpot, type Find, type LatLon } from '../api/client';
+import { useSettled } from '../conditions/useSettled';
+import MapView from '../map/MapView';
+import { DepthKey } from '../map/DepthKey';
+import { useWater } from '../map/useWater';
+import { fixed } from '../format/measure';
+import { useMoment } from '../moment/moment';
+import { NewMark } from './NewMark';
+import { ContourPick } from './ContourPick';
+import { FindList, rejected } from './FindList';
+import { picked, SpotFilter, unpicked, type Pick } from './SpotFilter';
+import { SpotList } from './SpotList';
+import { ZoneList } from './ZoneList';
+
+type Tool = 'spot' | 'mark' | 'zone' | 'start';
+type Side = 'Spots' | 'Zones' | 'Features';
+
+const asks: Record<Tool, string> = {
+  spot: 'Touch the map where the new spot lies.',
+  mark: 'Touch the map where the mark lies: a snag, a hole, an edge.',
+  zone: 'Touch the corners of the zone one after another.',
+  start: 'Touch the map where you set out.',
+};
+
+const none: Find[] = [];
+const nowhere: ChartSpot[] = [];
+
+/** The water from above, flooding and draining with the ribbon, and the same in words beside it. */
+export default function MapPlace() {
+  const m = useMoment();
+  const go = useNavigate();
+  const { water, cells, words } = useWater(m.spot.water_id);
+  const time = useSettled(m.frame?.time, 120);
+  const chart = useQuery({
+    queryKey: ['chart', time],
+    queryFn: () => api.chart(time!),
+    enabled: !!time,
+    placeholderData: keepPreviousData,
+  });
+  const [side, setSide] = useState<Side>('Spots');
+  const [pick, setPick] = useState<Pick>(unpicked);
+  const [tool, setTool] = useState<Tool>();
+  const [points, setPoints] = useState<LatLon[]>([]);
+  const [find, setFind] = useState<number>();
+  const [contoursM, setContours] = useState<number[]>([1.5, 3, 5, 10]);
+  const [ring, setRing] = useState<LatLon[]>();
+  const [mark, setMark] = useState<LatLon>();
+
+  const spots = chart.data?.spots ?? nowhere;
+  const start = pick.start;
+  const waters = useMemo(() => [...new Set(m.spots.map((s) => s.water_id))], [m.spots]);
+  const reaches = useQueries({
+    queries: waters.map((id) => ({
+      queryKey: ['reach', id, start, time],
+      queryFn: () => api.reach(id, start!.lat, start!.lon, time!),
+      enabled: !!start && !!time,
+      placeholderData: keepPreviousData,
+    })),
+    combine: (all) => new Map(all.flatMap((q) => q.data ?? []).map((r) => [r.spot_id, r])),
+  });
+  const shown = useMemo(
+    () => new Set(picked(spots, pick, start ? reaches : undefined).map((s) => s.id)),
+    [spots, pick, start, reaches],
+  );
+  const level = m.frame?.level_m ?? 0;
+  const [lookedAt, setLookedAt] = useState<number>();
+  const finds = useQuery({
+    queryKey: ['finds', m.spot.water_id, lookedAt],
+    queryFn: () => api.finds(m.spot.water_id, lookedAt!),
+    enabled: lookedAt !== undefined && !!cells,
+    staleTime: Infinity,
+  });
+  const [gone, setGone] = useState(() => rejected(m.spot.water_id));
+  const offered = useMemo(
+    () => (side === 'Features' ? (finds.data ?? none).filter((f) => !gone.has(f)) : none),
+    [finds.data, gone, side],
+  );
+
+  const leave = () => {
+    setTool(undefined);
+    setPoints([]);
+  };
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.key === 'Escape') leave();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+  const place = (p: LatLon) => {
+    if (tool === 'spot') {
+      void go(`/water/edit?lat=${p.lat.toFixed(6)}&lon=${p.lon.toFixed(6)}&water=${m.spot.water_id}`);
+    } else if (tool === 'mark') {
+      setMark(p);
+      leave();
+    } else if (tool === 'start') {
+      setPick({ ...pick, start: p });
+      leave();
+    } else {
+      setPoints((l) => [...l, p]);
+    }
+  };
+  const sketch = useMemo(
+    () => ({ points: mark ? [mark] : (ring ?? points), area: true }),
+    [mark, ring, points],
+  );
+  if (!water || !words) return <p className="quiet">Fetching the map…</p>;
+  return (
+    <div className="water-two water-map">
+      <div className="water-chart">
+        <MapView
+          water={water}
+          classes={words.classes}
+          cells={cells}
+          levelM={level}
+          contoursM={contoursM}
+          spots={spots}
+          shown={shown}
+          chosen={m.spot.id}
+          onChoose={m.choose}
+          finds={offered}
+          find={find}
+          onFind={setFind}
+          start={start}
+          sketch={sketch}
+          onPlace={tool ? place : undefined}
+        />
+        <DepthKey classes={words.classes} />
+        {tool && (
+          <div className="map-ask panel" role="status">
+            {asks[tool]} <span className="quiet small">Or move the cross and press Enter.</span>
+            {tool === 'zone' && points.length > 2 && (
+              <Button
+                type="primary"
+                size="small"
+                onClick={() => {
+                  setRing(points);
+                  leave();
+                }}
+              >
+                These are all
+              </Button>
+            )}
+            {points.length > 0 && (
+              <Button size="small" onClick={() => setPoints((l) => l.slice(0, -1))}>
+                One back
+              </Button>
+            )}
+            <Button size="small" onClick={leave}>
+              Leave
+            </Button>
+          </div>
+        )}
+      </div>
+      <aside className="water-side">
+        <Segmented<Side>
+          block
+          aria-label="What the list shows"
+          value={side}
+          onChange={(s) => {
+            setSide(s);
+            setFind(undefined);
+            if (s === 'Features' && lookedAt === undefined) setLookedAt(Math.round(level * 10) / 10);
+          }}
+          options={['Spots', 'Zones', 'Features']}
+        />
+        {side === 'Spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
+        {side === 'Spots' && !mark && (
+          <>
+            <SpotFilter
+              pick={pick}
+              onPick={setPick}
+              kinds={[...new Set(spots.map((s) => s.place))].sort()}
+              onStart={() => setTool('start')}
+            />
+            <SpotList spots={spots} shown={shown} reaches={start ? reaches : undefined} />
+            <div className="map-acts">
+              <Button onClick={() => setTool('spot')}>New spot</Button>
+              <Button onClick={() => setTool('mark')}>New mark</Button>
+              <ContourPick value={contoursM} onChange={setContours} />
+            </div>
+            <p className="quiet small">
+              Depths are drawn for {m.spot.name}’s tide, {fixed(level, 2)} m; elsewhere it may run earlier or
+              later.
+              {water.grid
+                ? ` Ground: ${water.grid.source}.`
+                : ' Nobody has sounded this water yet: bring depths in under Set-up.'}{' '}
+              Not for navigation.
+            </p>
+          </>
+        )}
+        {side === 'Zones' && (
+          <ZoneList
+            water={water}
+            ring={ring}
+            onDraw={() => setTool('zone')}
+            onDone={() => setRing(undefined)}
+          />
+        )}
+        {side === 'Features' && (
+          <FindList
+            waterId={water.id}
+            finds={offered}
+            loading={finds.isFetching}
+            error={finds.error?.message}
+            gridded={!!water.grid}
+            level={lookedAt ?? level}
+            onAgain={() => setLookedAt(Math.round(level * 10) / 10)}
+            chosen={find}
+            onChoose={setFind}
+            onGone={setGone}
+          />
+        )}
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,100 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type LatLon, type Words } from '../api/client';
+import { useMoment } from '../moment/moment';
+
+/** A mark put on the map: what lies there, as it was learned at dead low water. */
+export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDone: () => void }) {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [name, setName] = useState('');
+  const [kind, setKind] = useState('timber');
+  const [bottom, setBottom] = useState('');
+  const [note, setNote] = useState('');
+  const [snag, setSnag] = useState(false);
+  const [elevation, setElevation] = useState<number | null>(null);
+  const put = useMutation({
+    mutationFn: () =>
+      api.putMark(m.spot.id, v7(), {
+        name,
+        kind,
+        at,
+        snag,
+        ...(bottom && { bottom }),
+        ...(note && { note }),
+        ...(elevation !== null && { elevation_m: elevation }),
+      }),
+    onSuccess: () => {
+      void message.success(`${name} is a mark of ${m.spot.name}.`);
+      for (const k of ['spot', 'ribbon', 'chart', 'windows'])
+        void queries.invalidateQueries({ queryKey: [k] });
+      onDone();
+    },
+  });
+  return (
+    <form
+      className="panel form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate();
+      }}
+    >
+      <h2>A mark of {m.spot.name}</h2>
+      <label>
+        Its name
+        <Input autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <div className="form-row">
+        <label>
+          Kind of mark
+          <Select
+            aria-label="Kind of mark"
+            value={kind}
+            onChange={setKind}
+            options={words.mark_kinds.map((k) => ({ value: k, label: k }))}
+          />
+        </label>
+        <label>
+          Bottom
+          <Select
+            aria-label="Bottom there"
+            value={bottom}
+            onChange={setBottom}
+            options={['', ...words.bottoms].map((k) => ({ value: k, label: k || '(not known)' }))}
+          />
+        </label>
+      </div>
+      <label>
+        What was learned there
+        <Input.TextArea rows={2} value={note} onChange={(e) => setNote(e.target.value)} />
+      </label>
+      <label>
+        Metres above chart datum
+        <InputNumber
+          value={elevation}
+          step={0.1}
+          placeholder="by the depths of the map"
+          onChange={setElevation}
+          style={{ width: '100%' }}
+        />
+      </label>
+      <Checkbox checked={snag} onChange={(e) => setSnag(e.target.checked)}>
+        It catches line
+      </Checkbox>
+      {put.error && (
+        <p role="alert" className="caution">
+          {put.error.message}
+        </p>
+      )}
+      <div className="map-acts">
+        <Button type="primary" htmlType="submit" loading={put.isPending}>
+          Keep the mark
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,45 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { api } from '../api/client';
+import { useSettled } from '../conditions/useSettled';
+import { fixed, metres } from '../format/measure';
+import { useMoment } from '../moment/moment';
+
+/** What is under one's feet along a deck, and the depths to try in order. */
+export function PierReading() {
+  const m = useMoment();
+  const time = useSettled(m.frame?.time, 120);
+  const q = useQuery({
+    queryKey: ['pier', m.spot.id, time],
+    queryFn: () => api.pier(m.spot.id, time!),
+    enabled: !!time,
+    placeholderData: keepPreviousData,
+  });
+  if (!q.data) return null;
+  return (
+    <section className="panel pier-reading">
+      <h2>Reading the pier</h2>
+      <p className="quiet small">{q.data.says}</p>
+      <table className="marks">
+        <thead>
+          <tr>
+            <th>Under the deck at</th>
+            <th>deep</th>
+            <th>try, in order</th>
+          </tr>
+        </thead>
+        <tbody>
+          {q.data.under.map((u) => (
+            <tr key={u.mark}>
+              <th scope="row">
+                {u.mark} <span className="quiet small">{fixed(u.distance_m, 0)} m out</span>
+              </th>
+              <td className="depth">{u.depth_m > 0 ? metres(u.depth_m) : 'dry'}</td>
+              <td className="try">{u.try_m.map((d) => fixed(d, 1)).join(' · ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="quiet small">Depths from the surface in metres.</p>
+    </section>
+  );
+}

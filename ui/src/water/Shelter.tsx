@@ -1,0 +1,86 @@
+import { useQuery } from '@tanstack/react-query';
+import { api } from '../api/client';
+import { useSpotState } from '../conditions/useSpotState';
+import { bearing, fixed } from '../format/measure';
+import { useMoment } from '../moment/moment';
+
+const half = 78;
+const ring = 26;
+/** Waves this high, metres, reach the rim. */
+const rim = 0.7;
+
+/** Wind by wind, how the water would lie here: the longer a petal, the higher the chop from that side. */
+export function Shelter() {
+  const m = useMoment();
+  const state = useSpotState();
+  const now = (kind: string) => state.data?.conditions.find((r) => r.kind === kind)?.value;
+  const wind = now('wind_speed_ms') ?? 6;
+  const from = now('wind_from_deg');
+  const strength = Math.max(Math.round(wind), 1);
+  const q = useQuery({
+    queryKey: ['shelter', m.spot.id, strength],
+    queryFn: () => api.shelter(m.spot.id, strength),
+    staleTime: 600_000,
+  });
+  const list = q.data ?? [];
+  if (list.length === 0) return null;
+  const sheltered = list.filter((s) => s.sheltered);
+  const rough = list.filter((s) => s.word === 'rough');
+  const rad = (deg: number) => ((deg - 90) * Math.PI) / 180;
+  const petal = (deg: number, wave: number) => {
+    const r = ring + (half - ring - 8) * Math.min(wave / rim, 1);
+    const at = (d: number, r: number) =>
+      `${(half + r * Math.cos(rad(d))).toFixed(1)} ${(half + r * Math.sin(rad(d))).toFixed(1)}`;
+    return `M${at(deg - 9, ring)}L${at(deg - 9, r)}A${r} ${r} 0 0 1 ${at(deg + 9, r)}L${at(deg + 9, ring)}Z`;
+  };
+  return (
+    <section className="panel shelter">
+      <h2>Shelter in {strength} m/s of wind</h2>
+      <div className="shelter-two">
+        <svg width={2 * half} height={2 * half} role="img" aria-label="Waves by the direction of the wind">
+          <circle cx={half} cy={half} r={half - 8} className="rim" />
+          <circle cx={half} cy={half} r={ring} className="rim" />
+          {list.map((s) => (
+            <path key={s.from_deg} d={petal(s.from_deg, s.wave_m)} className={`petal ${s.word}`}>
+              <title>{`${bearing(s.from_deg)}: ${s.word}, ${fixed(s.wave_m, 2)} m`}</title>
+            </path>
+          ))}
+          {from !== undefined && from !== null && (
+            <g transform={`rotate(${from} ${half} ${half})`} className="wind-now">
+              <path d={`M${half} 1v${half - ring}m-5 -8l5 8l5 -8`} />
+            </g>
+          )}
+          <text x={half} y={half + 4} textAnchor="middle">
+            {from !== undefined && from !== null ? bearing(from) : ''}
+          </text>
+        </svg>
+        <p className="small">
+          {sheltered.length === 0
+            ? 'No wind of that strength leaves it quiet.'
+            : sheltered.length === list.length
+              ? 'Quiet whichever way it blows.'
+              : `Quiet in wind from ${spans(list.map((s) => s.sheltered))}.`}
+          {rough.length > 0 && ` Rough from ${spans(list.map((s) => s.word === 'rough'))}.`}
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** Sixteen yes and no as stretches of the compass: "NE to SSE". */
+export function spans(holds: boolean[]): string {
+  const n = holds.length;
+  if (holds.every((h) => h)) return 'anywhere';
+  const first = holds.findIndex((h, i) => h && !holds[(i + n - 1) % n]);
+  if (first < 0) return 'nowhere';
+  const out: string[] = [];
+  for (let k = 0; k < n; k++) {
+    const i = (first + k) % n;
+    if (!holds[i] || holds[(i + n - 1) % n]) continue;
+    let to = i;
+    while (holds[(to + 1) % n]) to = (to + 1) % n;
+    const name = (j: number) => bearing((360 / n) * j);
+    out.push(to === i ? name(i) : `${name(i)} to ${name(to)}`);
+  }
+  return out.join(', ');
+}

@@ -1,0 +1,60 @@
+import type { ChartSpot } from '../api/client';
+import { clock, lasting } from '../format/time';
+import { useMoment } from '../moment/moment';
+import type { Reach } from './SpotFilter';
+
+const going: Record<string, string> = { 'on foot': 'walk', wading: 'walk', kayak: 'paddle', boat: 'run' };
+
+/** When it shuts, or opens next. */
+function when(s: ChartSpot): string {
+  if (s.open) return s.closes ? `until ${clock(s.closes, s.time_zone)}` : 'open';
+  return s.opens ? `from ${clock(s.opens, s.time_zone)}` : 'shut';
+}
+
+/** The spots of the map in words. */
+export function SpotList(props: { spots: ChartSpot[]; shown: Set<string>; reaches?: Map<string, Reach> }) {
+  const { spots, shown, reaches } = props;
+  const m = useMoment();
+  const list = spots.filter((s) => shown.has(s.id));
+  if (list.length === 0)
+    return (
+      <p className="panel">
+        {spots.length === 0
+          ? 'No spots yet. “New spot” puts the first one on the map.'
+          : 'No spot is like that now. Move the ribbon, or ask for less.'}
+      </p>
+    );
+  // What is open first, the nearest first where a way is known.
+  const way = (s: ChartSpot) => reaches?.get(s.id)?.minutes ?? Infinity;
+  const order = [...list].sort(
+    (a, b) => Number(b.open) - Number(a.open) || way(a) - way(b) || a.name.localeCompare(b.name),
+  );
+  return (
+    <ul className="spot-list">
+      {order.map((s) => {
+        const reach = reaches?.get(s.id);
+        return (
+          <li key={s.id}>
+            <button aria-pressed={s.id === m.spot.id} onClick={() => m.choose(s.id)} data-open={s.open}>
+              <i className={s.open ? 'pebble-dot full' : 'pebble-dot'} aria-hidden="true" />
+              <b>{s.name}</b>
+              <span className={s.closing ? 'when closing' : 'when'}>{when(s)}</span>
+              <span className="quiet small">
+                {s.place}, {s.surface.word}
+                {reach &&
+                  (reach.minutes === undefined
+                    ? ', no way there at this level'
+                    : `, ${lasting(reach.minutes * 60000)} ${going[s.manner]}${reach.bee_line ? ' in a bee line' : ''}`)}
+              </span>
+              {s.warnings.map((w) => (
+                <span key={w} className="caution small">
+                  {w}
+                </span>
+              ))}
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,280 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, InputNumber } from 'antd';
+import { scaleLinear } from 'd3-scale';
+import { useRef, useState, type PointerEvent } from 'react';
+import { api, type SectionPoint, type Surf } from '../api/client';
+import { fixed } from '../format/measure';
+import { clock } from '../format/time';
+import { useMoment } from '../moment/moment';
+import { useWidth } from '../ribbon/useWidth';
+
+interface Seen {
+  key: number;
+  distance: number;
+  height: number;
+}
+
+const reachKey = 'greypebble.cast';
+
+/** A tool for the beach: what the white water tells of the bottom, beside what the section expects. */
+export function SurfReading() {
+  const m = useMoment();
+  const [open, setOpen] = useState(false);
+  return (
+    <section className="panel surf">
+      <h2>Read the surf</h2>
+      {!open && (
+        <>
+          <p className="quiet small">
+            Mark where the waves break and how high they are, and the bars show themselves: a wave breaks
+            where the water is as deep as 1.28 times its height.
+          </p>
+          <Button onClick={() => setOpen(true)}>Mark the white water</Button>
+        </>
+      )}
+      {open && <Reading key={m.spot.id} onClose={() => setOpen(false)} />}
+    </section>
+  );
+}
+
+function Reading({ onClose }: { onClose: () => void }) {
+  const m = useMoment();
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [seen, setSeen] = useState<Seen[]>([]);
+  const [next, setNext] = useState(1);
+  const [reach, setReach] = useState(() => Number(localStorage.getItem(reachKey)) || 70);
+  const spot = useQuery({ queryKey: ['spot', m.spot.id], queryFn: () => api.spot(m.spot.id) });
+  const level = m.frame?.level_m ?? 0;
+  const section = spot.data?.section ?? [];
+  const hasSection = section.length > 1;
+  const breaks = [...seen]
+    .sort((a, b) => a.distance - b.distance)
+    .map((s) => ({ distance_m: s.distance, height_m: s.height }));
+  const read = useQuery({
+    queryKey: ['surf', m.spot.id, level, reach, breaks],
+    queryFn: () =>
+      api.readSurf({
+        level_m: level,
+        breaks,
+        reach_m: reach,
+        ...(hasSection ? { spot_id: m.spot.id } : {}),
+      }),
+    enabled: breaks.length > 0,
+    retry: false,
+    placeholderData: (p) => p,
+  });
+  const keep = useMutation({
+    mutationFn: async () => {
+      const s = spot.data!;
+      await api.putSpot(s.id, { ...s.written, section: read.data!.section, revision: s.revision });
+    },
+    onSuccess: () => {
+      void message.success('The section is what the surf says it is.');
+      for (const key of ['spot', 'ribbon', 'chart', 'state'])
+        void queries.invalidateQueries({ queryKey: [key] });
+      onClose();
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  const add = (distance: number) => {
+    setSeen((l) => [...l, { key: next, distance: Math.round(distance), height: l.at(-1)?.height ?? 0.6 }]);
+    setNext(next + 1);
+  };
+  const change = (key: number, part: Partial<Seen>) =>
+    setSeen((l) => l.map((s) => (s.key === key ? { ...s, ...part } : s)));
+  const result = breaks.length > 0 ? read.data : undefined;
+  return (
+    <div className="surf-reading">
+      <p className="small">
+        At {m.frame && clock(m.frame.time, m.spot.time_zone)}, water {fixed(level, 2)} m. Touch the water
+        where you see waves break; a crest that hides the horizon is as high as your eye over the trough.
+      </p>
+      <Strip
+        section={section}
+        level={level}
+        white={m.frame?.white ?? []}
+        seen={seen}
+        better={result?.section}
+        onAdd={add}
+      />
+      {seen.length === 0 && (
+        <Button size="small" onClick={() => add(40)}>
+          Add a line of breakers
+        </Button>
+      )}
+      <ul className="surf-seen">
+        {seen.map((s, i) => (
+          <li key={s.key}>
+            <label>
+              <span className="unseen">Breakers {i + 1}, </span>out{' '}
+              <InputNumber
+                size="small"
+                min={1}
+                max={1000}
+                value={s.distance}
+                onChange={(v) => v !== null && change(s.key, { distance: v })}
+              />{' '}
+              m
+            </label>
+            <label>
+              high{' '}
+              <InputNumber
+                size="small"
+                min={0.1}
+                max={6}
+                step={0.1}
+                value={s.height}
+                onChange={(v) => v !== null && change(s.key, { height: v })}
+              />{' '}
+              m
+            </label>
+            <Button
+              size="small"
+              type="text"
+              aria-label={`Take away breakers ${i + 1}`}
+              onClick={() => setSeen((l) => l.filter((k) => k.key !== s.key))}
+            >
+              ×
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {seen.length > 0 && (
+        <label className="small">
+          My cast reaches{' '}
+          <InputNumber
+            size="small"
+            min={10}
+            max={250}
+            value={reach}
+            onChange={(v) => {
+              if (v === null) return;
+              localStorage.setItem(reachKey, String(v));
+              setReach(v);
+            }}
+          />{' '}
+          m
+        </label>
+      )}
+      {read.error && (
+        <p role="alert" className="caution small">
+          {read.error.message}
+        </p>
+      )}
+      {result && <Told surf={result} reach={reach} />}
+      <div className="surf-acts">
+        {result?.section && (
+          <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate()}>
+            Keep this section
+          </Button>
+        )}
+        <Button onClick={onClose}>Leave it</Button>
+      </div>
+    </div>
+  );
+}
+
+/** What the breakers tell, in words. */
+function Told({ surf, reach }: { surf: Surf; reach: number }) {
+  return (
+    <>
+      <ul className="surf-told">
+        {surf.bars.map((b) => (
+          <li key={b.distance_m}>
+            <b>Bar {fixed(b.distance_m, 0)} m out</b>, top at {fixed(b.elevation_m, 2)} m: stops breaking when
+            the water reaches {fixed(b.stops_breaking_level_m, 2)} m
+            {b.in_reach === false && ', beyond your cast'}.
+          </li>
+        ))}
+        {surf.troughs.map((t) => (
+          <li key={t.from_m}>
+            <b>
+              Trough {fixed(t.from_m, 0)} to {fixed(t.to_m, 0)} m out
+            </b>
+            , {fixed(t.depth_m, 1)} m deep at least: the road fish travel along the beach
+            {t.in_reach === false ? `, beyond your ${fixed(reach, 0)} m` : ', within your cast'}.
+          </li>
+        ))}
+      </ul>
+      <p className="small quiet">
+        A gap in the white, darker and smoother, is a cut through the bar: fish it from the side. If none
+        breaks anywhere, the bars are too deep now; look again at low water.
+      </p>
+      {surf.cautions.map((c) => (
+        <p key={c} className="caution small">
+          {c}
+        </p>
+      ))}
+    </>
+  );
+}
+
+/** The beach from the side: where white water is expected, and where it was seen. */
+function Strip(props: {
+  section: SectionPoint[];
+  level: number;
+  white: { from_m: number; to_m: number }[];
+  seen: Seen[];
+  better?: SectionPoint[] | null;
+  onAdd: (distance: number) => void;
+}) {
+  const { section, level, white, seen, better, onAdd } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box);
+  const height = 150;
+  const far = Math.max(section.at(-1)?.distance_m ?? 160, ...seen.map((s) => s.distance + 15));
+  const lows = [...section, ...(better ?? [])].map((p) => p.elevation_m);
+  const x = scaleLinear([section[0]?.distance_m ?? 0, far], [6, width - 6]);
+  const y = scaleLinear([Math.min(level - 2.6, ...lows), level + 0.9], [height - 18, 18]);
+  const path = (list: SectionPoint[]) =>
+    'M' + list.map((p) => `${x(p.distance_m).toFixed(1)} ${y(p.elevation_m).toFixed(1)}`).join('L');
+  const touch = (e: PointerEvent<SVGSVGElement>) =>
+    onAdd(Math.max(1, x.invert(e.clientX - e.currentTarget.getBoundingClientRect().left)));
+  return (
+    <div className="surf-strip" ref={box}>
+      {width > 0 && (
+        <svg
+          width={width}
+          height={height}
+          onClick={(e) => touch(e as unknown as PointerEvent<SVGSVGElement>)}
+          role="img"
+          aria-label="The beach from the side; touch where waves break"
+        >
+          <rect x={0} y={y(level)} width={width} height={height - y(level)} fill="var(--water-mid)" />
+          {section.length > 1 && (
+            <path
+              d={`${path(section)}L${x(far)} ${y(section.at(-1)!.elevation_m)}L${x(far)} ${height}L${x(section[0]!.distance_m)} ${height}Z`}
+              fill="var(--ground)"
+            />
+          )}
+          {better && <path d={path(better)} className="better" />}
+          <line x1={0} x2={width} y1={y(level)} y2={y(level)} className="surface" />
+          {white.map((w) => (
+            <line
+              key={w.from_m}
+              x1={x(w.from_m)}
+              x2={Math.max(x(w.to_m), x(w.from_m) + 4)}
+              y1={y(level) - 7}
+              y2={y(level) - 7}
+              className="expected"
+            />
+          ))}
+          {seen.map((s) => (
+            <g key={s.key} transform={`translate(${x(s.distance)} ${y(level)})`} className="breaker">
+              <path
+                d={`M-9 0q2 ${-14 * Math.min(s.height, 2) - 4} 13 ${-14 * Math.min(s.height, 2) - 2}q-4 3 -1 8q3 4 8 8z`}
+              />
+            </g>
+          ))}
+          {x.ticks(4).map((d) => (
+            <text key={d} x={Math.max(x(d), 16)} y={height - 5} textAnchor="middle">
+              {d} m
+            </text>
+          ))}
+        </svg>
+      )}
+      {white.length > 0 && <p className="small quiet">Dashes: where the stored section has it white now.</p>}
+    </div>
+  );
+}

@@ -1,0 +1,62 @@
+import { Checkbox, Select } from 'antd';
+import { day } from '../format/time';
+import { useMoment } from '../moment/moment';
+
+const margins = [0, 10, 20, 30, 45, 60, 90];
+
+/** The visits of the days ahead in words: opens, best, be out by; with the angler's own margin. */
+export function Way() {
+  const m = useMoment();
+  const zone = m.spot.time_zone;
+  const shown = m.visits.slice(0, 4);
+  const calendar = new URLSearchParams({
+    margin_min: String(m.plan.margin),
+    daylight: String(m.plan.daylight),
+    from: new Date(m.now).toISOString(),
+    to: new Date(m.now.getTime() + 14 * 86400_000).toISOString(),
+  });
+  return (
+    <div className="visits">
+      <div className="visits-plan">
+        <label>
+          Be out{' '}
+          <Select
+            aria-label="Margin"
+            size="small"
+            value={m.plan.margin}
+            onChange={(margin) => m.setPlan({ ...m.plan, margin })}
+            options={margins.map((v) => ({ value: v, label: `${v} min` }))}
+            popupMatchSelectWidth={false}
+          />{' '}
+          before it shuts
+        </label>
+        <Checkbox
+          checked={m.plan.daylight}
+          onChange={(e) => m.setPlan({ ...m.plan, daylight: e.target.checked })}
+        >
+          by day only
+        </Checkbox>
+      </div>
+      <ul>
+        {shown.map((v, i) => {
+          const begins = v.opens ?? m.ribbon?.from;
+          return (
+            <li key={i}>
+              {begins && <b>{day(begins, zone)}</b>} {v.says}
+              {v.closes && v.sure_until === undefined && (
+                <span className="quiet small">
+                  {' '}
+                  The weather may move the water enough to shut it all along.
+                </span>
+              )}
+            </li>
+          );
+        })}
+        {shown.length === 0 && <li className="quiet">No time is long enough for that margin.</li>}
+      </ul>
+      <a className="small" href={`/api/v1/spots/${m.spot.id}/windows.ics?${calendar}`} download>
+        Two weeks of it as a calendar
+      </a>
+    </div>
+  );
+}

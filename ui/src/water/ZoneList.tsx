@@ -1,0 +1,160 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, Popconfirm, Select } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type LatLon, type Water, type ZoneIn } from '../api/client';
+
+const kinds = ['no take', 'seasonal', 'voluntary code'] as const;
+
+const fresh = (ring: LatLon[]): ZoneIn => ({
+  name: '',
+  kind: 'no take',
+  says: '',
+  source: '',
+  checked_on: new Date().toISOString().slice(0, 10),
+  ring,
+});
+
+/** Areas with a rule, as the angler entered them; they come first wherever a spot lies inside. */
+export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => void; onDone: () => void }) {
+  const { water, ring, onDraw, onDone } = props;
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [edited, setEdited] = useState<{ id: string; zone: ZoneIn }>();
+  const follow = () => {
+    for (const k of ['water', 'chart', 'state']) void queries.invalidateQueries({ queryKey: [k] });
+  };
+  const remove = useMutation({
+    mutationFn: (id: string) => api.deleteZone(id),
+    onSuccess: follow,
+    onError: (e) => void message.error(e.message),
+  });
+  const done = () => {
+    setEdited(undefined);
+    onDone();
+    follow();
+  };
+  const current = edited ?? (ring ? { id: '', zone: fresh(ring) } : undefined);
+  if (current)
+    return (
+      <ZoneForm
+        key={current.id}
+        waterId={water.id}
+        id={current.id || undefined}
+        zone={current.zone}
+        onDone={done}
+      />
+    );
+  return (
+    <>
+      <p className="quiet small">
+        The program ships no law. Enter what your authority says, with where it stands and when you looked it
+        up.
+      </p>
+      <ul className="zones">
+        {water.zones.map((z) => (
+          <li key={z.id} className="panel">
+            <h3>{z.name}</h3>
+            <p className="small">{z.warning}</p>
+            <Button size="small" onClick={() => setEdited({ id: z.id, zone: z })}>
+              Change
+            </Button>{' '}
+            <Popconfirm title={`Remove ${z.name}?`} okText="Remove" onConfirm={() => remove.mutate(z.id)}>
+              <Button size="small">Remove</Button>
+            </Popconfirm>
+          </li>
+        ))}
+      </ul>
+      {water.zones.length === 0 && <p className="panel">No zones on {water.name} yet.</p>}
+      <div className="map-acts">
+        <Button onClick={onDraw}>Draw a zone</Button>
+      </div>
+    </>
+  );
+}
+
+/** Month and day as "11-01", and back. */
+const shown = (md?: number) =>
+  md ? `${String(Math.floor(md / 100)).padStart(2, '0')}-${String(md % 100).padStart(2, '0')}` : '';
+const read = (s: string) => {
+  const k = /^(\d{1,2})-(\d{1,2})$/.exec(s.trim());
+  return k ? Number(k[1]) * 100 + Number(k[2]) : 0;
+};
+
+function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: () => void }) {
+  const { waterId, id, onDone } = props;
+  const [z, setZone] = useState<ZoneIn>({ ...props.zone });
+  const [season, setSeason] = useState([shown(z.from_md), shown(z.to_md)]);
+  const put = useMutation({
+    mutationFn: () => {
+      const { name, kind, says, source, checked_on, ring } = z;
+      const [from, to] = kind === 'seasonal' ? season.map(read) : [0, 0];
+      const zone: ZoneIn = { name, kind, says, source, checked_on, ring };
+      if (from || to) Object.assign(zone, { from_md: from, to_md: to });
+      return api.putZone(id ?? v7(), waterId, zone);
+    },
+    onSuccess: onDone,
+  });
+  const set = (part: Partial<ZoneIn>) => setZone({ ...z, ...part });
+  return (
+    <form
+      className="panel form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        put.mutate();
+      }}
+    >
+      <h2>{id ? 'Change the zone' : 'A new zone'}</h2>
+      <label>
+        Its name
+        <Input value={z.name} onChange={(e) => set({ name: e.target.value })} />
+      </label>
+      <label>
+        What it asks
+        <Select
+          aria-label="What it asks"
+          value={z.kind}
+          onChange={(kind) => set({ kind })}
+          options={kinds.map((k) => ({ value: k, label: k }))}
+        />
+      </label>
+      {z.kind === 'seasonal' && (
+        <div className="form-row">
+          {['From (month-day)', 'To (month-day)'].map((says, i) => (
+            <label key={says}>
+              {says}
+              <Input
+                placeholder={i === 0 ? '11-01' : '03-31'}
+                value={season[i]}
+                onChange={(e) => setSeason(season.map((v, k) => (k === i ? e.target.value : v)))}
+              />
+            </label>
+          ))}
+        </div>
+      )}
+      <label>
+        The rule in words
+        <Input.TextArea rows={2} value={z.says} onChange={(e) => set({ says: e.target.value })} />
+      </label>
+      <label>
+        Where it stands
+        <Input value={z.source} onChange={(e) => set({ source: e.target.value })} />
+      </label>
+      <label>
+        Looked up on
+        <Input type="date" value={z.checked_on} onChange={(e) => set({ checked_on: e.target.value })} />
+      </label>
+      {put.error && (
+        <p role="alert" className="caution">
+          {put.error.message}
+        </p>
+      )}
+      <div className="map-acts">
+        <Button type="primary" htmlType="submit" loading={put.isPending}>
+          Keep the zone
+        </Button>
+        <Button onClick={onDone}>Leave it</Button>
+      </div>
+    </form>
+  );
+}
