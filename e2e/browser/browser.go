@@ -186,6 +186,9 @@ func (p *Page) Fill(label, text string) error {
 // Type on the keyboard.
 func (p *Page) Type(text string) error { return p.do(chromedp.KeyEvent(text)) }
 
+// Touch a point of the screen.
+func (p *Page) Touch(x, y float64) error { return p.do(chromedp.MouseClickXY(x, y)) }
+
 // Drag with the mouse from one point to another.
 func (p *Page) Drag(x1, y1, x2, y2 float64) error {
 	steps := []chromedp.Action[chromedp.Void]{chromedp.MouseEvent(chromedp.MousePressed, x1, y1, chromedp.ButtonLeft, once)}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import './file.css';
 
 /** What the server takes at most. */
 const largest = 32 * 1024 * 1024;

@@ -60,7 +60,7 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
             />
           </label>
           <label>
-            Fish it from, m deep
+            Fish from, m
             <InputNumber
               value={m.fishable_min_m ?? 0}
               min={0}

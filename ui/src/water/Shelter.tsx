@@ -7,7 +7,7 @@ import { useMoment } from '../moment/moment';
 const half = 78;
 const ring = 26;
 /** Waves this high, metres, reach the rim. */
-const rim = 0.7;
+const rim = 0.45;
 
 /** Wind by wind, how the water would lie here: the longer a petal, the higher the chop from that side. */
 export function Shelter() {

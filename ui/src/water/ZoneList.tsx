@@ -51,6 +51,9 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
         The program ships no law. Enter what your authority says, with where it stands and when you looked it
         up.
       </p>
+      <div className="map-acts">
+        <Button onClick={onDraw}>Draw a zone</Button>
+      </div>
       <ul className="zones">
         {water.zones.map((z) => (
           <li key={z.id} className="panel">
@@ -66,9 +69,6 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
         ))}
       </ul>
       {water.zones.length === 0 && <p className="panel">No zones on {water.name} yet.</p>}
-      <div className="map-acts">
-        <Button onClick={onDraw}>Draw a zone</Button>
-      </div>
     </>
   );
 }
