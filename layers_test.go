@@ -35,6 +35,7 @@ var allowed = map[string][]string{
 	"interchange/asc":       {"core/ground", "interchange/misread"},
 	"interchange/soundings": {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/profile":   {"core/ground", "interchange/misread", "interchange/table"},
+	"interchange/places":    {"interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/feature":   {},
 	"interchange/gpx":       {"interchange/feature", "interchange/misread"},
 	"interchange/kml":       {"interchange/feature", "interchange/misread"},

@@ -62,18 +62,61 @@ func dayOfYear(md int) bool {
 }
 
 // Holds says whether the zone's rule holds at a place and time.
-func (z *Zone) Holds(p LatLon, t time.Time) bool {
-	if z.From != 0 {
-		md := int(t.Month())*100 + t.Day()
-		inside := md >= z.From && md <= z.To
-		if z.From > z.To { // over the turn of the year
-			inside = md >= z.From || md <= z.To
-		}
-		if !inside {
-			return false
+func (z *Zone) Holds(p LatLon, t time.Time) bool { return z.inSeason(t) && z.Inside(p) }
+
+// HoldsOn says whether the zone's rule holds at a time anywhere on a drift, whose
+// points follow one another, or in an area, whose last point joins the first. The
+// first point may stand apart: that of a spot whose shape follows.
+func (z *Zone) HoldsOn(points []LatLon, area bool, t time.Time) bool {
+	if !z.inSeason(t) {
+		return false
+	}
+	for _, p := range points {
+		if z.Inside(p) {
+			return true
 		}
 	}
-	return z.Inside(p)
+	if len(points) < 3 {
+		return false
+	}
+	shape := points[1:]
+	if area && (&Outline{[]Ring{shape}}).Land(z.Ring[0]) {
+		return true
+	}
+	for i := range shape {
+		if i+1 == len(shape) && !area {
+			break
+		}
+		for j := range z.Ring {
+			if meet(shape[i], shape[(i+1)%len(shape)], z.Ring[j], z.Ring[(j+1)%len(z.Ring)]) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// meet says whether the stretch from a to b crosses that from c to d.
+func meet(a, b, c, d LatLon) bool {
+	m := planeAt(a)
+	side := func(p, q, r LatLon) float64 {
+		x0, y0 := m.xy(p)
+		x1, y1 := m.xy(q)
+		x2, y2 := m.xy(r)
+		return (x1-x0)*(y2-y0) - (y1-y0)*(x2-x0)
+	}
+	return side(a, b, c)*side(a, b, d) < 0 && side(c, d, a)*side(c, d, b) < 0
+}
+
+func (z *Zone) inSeason(t time.Time) bool {
+	md := int(t.Month())*100 + t.Day()
+	switch {
+	case z.From == 0:
+		return true
+	case z.From > z.To: // over the turn of the year
+		return md >= z.From || md <= z.To
+	}
+	return md >= z.From && md <= z.To
 }
 
 // Inside says whether a place lies in the zone, whatever the season.

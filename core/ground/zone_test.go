@@ -46,3 +46,28 @@ func TestReadingThePier(t *testing.T) {
 	assert.InDeltaSlice(t, []float64{2, 3.8, 1, 3}, got[0].TryDepths, 1e-9)
 	assert.InDelta(t, 1.1, got[1].TryDepths[0], 1e-9)
 }
+
+func TestZonesHoldOnDriftsAndAreas(t *testing.T) {
+	z := zone()
+	winter, summer := time.Date(2026, 1, 10, 0, 0, 0, 0, time.UTC), time.Date(2026, 7, 10, 0, 0, 0, 0, time.UTC)
+	apart := about(middle, 900, 900)[0]
+	for _, c := range []struct {
+		says  string
+		shape Ring
+		area  bool
+		holds bool
+	}{
+		{"a drift over it", about(middle, -300, 0, 300, 0), false, true},
+		{"a drift past it", about(middle, -300, 150, 300, 150), false, false},
+		{"a drift that ends in it", about(middle, 300, 0, 0, 0), false, true},
+		{"an area around it", about(middle, -500, -500, 500, -500, 500, 500, -500, 500), true, true},
+		{"an area beside it", about(middle, 200, 200, 500, 200, 500, 500), true, false},
+		{"an open line around it", about(middle, -500, -500, 500, -500, 500, 500, -500, 500), false, false},
+	} {
+		points := append([]LatLon{apart}, c.shape...)
+		assert.Equal(t, c.holds, z.HoldsOn(points, c.area, winter), c.says)
+		assert.False(t, z.HoldsOn(points, c.area, summer), c.says)
+	}
+	assert.True(t, z.HoldsOn([]LatLon{middle}, false, winter))
+	assert.False(t, z.HoldsOn([]LatLon{apart}, false, winter))
+}

@@ -160,11 +160,7 @@ func onChart(sp *store.Spot, readings []conditions.Reading, t time.Time) (chartS
 		}
 	}
 	for _, k := range sp.Marks {
-		at := k.At
-		if at == nil && sp.SectionFrom != nil {
-			p := ground.Toward(*sp.SectionFrom, sp.SectionBearing, k.DistanceM)
-			at = &p
-		}
+		at := sp.PlaceOf(k)
 		if at != nil {
 			o.Marks = append(o.Marks, chartMark{k.Name, string(k.Kind), at.Lat, at.Lon, k.Depth(m.LevelM), k.Snag, k.Note})
 		}
@@ -175,8 +171,13 @@ func onChart(sp *store.Spot, readings []conditions.Reading, t time.Time) (chartS
 // zoneWarnings that hold at a spot at a moment.
 func zoneWarnings(sp *store.Spot, t time.Time) []string {
 	out := []string{}
+	touched := []ground.LatLon{{Lat: sp.Lat, Lon: sp.Lon}}
+	area := false
+	if sp.Shape != nil {
+		touched, area = append(touched, sp.Shape.Points...), sp.Shape.Area
+	}
 	for i := range sp.Zones {
-		if z := &sp.Zones[i]; z.Holds(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}, t) {
+		if z := &sp.Zones[i]; z.HoldsOn(touched, area, t) {
 			out = append(out, z.Warning(t))
 		}
 	}

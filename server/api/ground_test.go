@@ -327,3 +327,186 @@ func TestGridsAreAskedWhatTheyMean(t *testing.T) {
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
 	assert.Contains(t, p.Detail, "swapped")
 }
+
+func TestHowLongTheWayTakes(t *testing.T) {
+	c := kit.As(t, "wren")
+	path := "/waters/" + demo.WaterID("Sedge Sound").String() + "/reach?"
+	reach := func(query string) map[string]*float64 {
+		var list []struct {
+			SpotID  string `json:"spot_id"`
+			Minutes *float64
+			Bee     bool `json:"bee_line"`
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", path+query, nil, &list))
+		out := map[string]*float64{}
+		for _, r := range list {
+			assert.False(t, r.Bee, "the ground is known")
+			out[r.SpotID] = r.Minutes
+		}
+		return out
+	}
+	// From beside Ladle Flat, at high and at low water.
+	high := reach("lat=31.177&lon=-45.147&time=2026-11-20T11:12:00Z")
+	near, lake := high[demo.SpotID("Ladle Flat")], high[demo.SpotID("Lantern Lake")]
+	require.NotNil(t, near)
+	require.NotNil(t, lake, "the sill is under water")
+	assert.Less(t, *near, 25.0)
+	assert.Greater(t, *lake, 40.0, "5 km at a paddle's pace")
+	low := reach("lat=31.177&lon=-45.147&time=2026-11-20T17:22:00Z")
+	assert.Nil(t, low[demo.SpotID("Lantern Lake")], "the sill is dry")
+	assert.Equal(t, http.StatusNotFound, kit.As(t, "moss").Do("GET", path+"lat=31.177&lon=-45.147", nil, nil))
+}
+
+func TestAMarkIsPutOnTheMap(t *testing.T) {
+	c := kit.As(t, "wren")
+	id := demo.SpotID("Crooked Creek")
+	var before, after struct {
+		Revision int
+		Written  struct{ Marks []object }
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &before))
+	at := object{"lat": 31.1956, "lon": -45.1195}
+	mark := "/spots/" + id + "/marks/" + uuid.NewString()
+	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limb", "kind": "timber", "at": at, "snag": true, "note": "two limbs"}, nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limbs", "kind": "timber", "at": at, "snag": true}, nil), "written again, not twice")
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &after))
+	require.Len(t, after.Written.Marks, len(before.Written.Marks)+1)
+	var found object
+	for _, m := range after.Written.Marks {
+		if m["name"] == "Sunk limbs" {
+			found = m
+		}
+	}
+	assert.NotZero(t, found["elevation_m"], "read from the depths")
+	var p problem
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark, object{"name": "x", "kind": "timber", "at": object{"lat": 32, "lon": -45}}, &p))
+	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "a spot of its own")
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark, object{"name": "x", "kind": "wreckage", "at": at}, &p))
+	assert.Equal(t, http.StatusNotFound, kit.As(t, "moss").Do("PUT", mark, object{"name": "x", "kind": "timber", "at": at}, nil))
+}
+
+func TestZonesAndDriftsFromAFile(t *testing.T) {
+	c := kit.As(t, "moss")
+	water := demo.WaterID("Fallow Creek").String()
+	const raw = `{"type":"FeatureCollection","features":[
+		{"type":"Feature","properties":{"name":"Still reach"},"geometry":{"type":"Polygon","coordinates":[[[-45.16,31.19],[-45.15,31.19],[-45.15,31.2],[-45.16,31.19]]]}},
+		{"type":"Feature","properties":{"name":"Ebb line"},"geometry":{"type":"LineString","coordinates":[[-45.155,31.191],[-45.154,31.192],[-45.153,31.194]]}}]}`
+	base := "/interchange/import?format=geojson&water_id=" + water
+	var out struct {
+		Added   []string
+		Skipped []object
+	}
+	var p problem
+	require.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", base+"&as=zones", raw, &p))
+	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "its rule in words")
+	require.Equal(t, http.StatusOK, c.Do("POST", base+"&as=zones&zone_kind=no+take&says=No+take&source=invented&checked_on=2026-11-01", raw, &out))
+	assert.Equal(t, []string{"Still reach"}, out.Added)
+	assert.Len(t, out.Skipped, 1)
+	var w struct {
+		Zones []struct{ ID, Name, Warning string }
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/waters/"+water, nil, &w))
+	require.Len(t, w.Zones, 1)
+	assert.Contains(t, w.Zones[0].Warning, "Source: invented")
+	require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/zones/"+w.Zones[0].ID, nil, nil))
+
+	// As spots they keep their shape; a second time they are known.
+	require.Equal(t, http.StatusOK, c.Do("POST", base, raw, &out))
+	assert.Equal(t, []string{"Still reach", "Ebb line"}, out.Added)
+	var again struct {
+		Added   []string
+		Skipped []object
+	}
+	require.Equal(t, http.StatusOK, c.Do("POST", base, raw, &again))
+	assert.Empty(t, again.Added)
+	assert.Len(t, again.Skipped, 2)
+	var spots []struct{ ID, Name string }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &spots))
+	for _, s := range spots {
+		if s.Name == "Still reach" || s.Name == "Ebb line" {
+			var one struct {
+				Written struct{ Shape struct{ Area bool } }
+			}
+			require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+s.ID, nil, &one))
+			assert.Equal(t, s.Name == "Still reach", one.Written.Shape.Area)
+			require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/spots/"+s.ID, nil, nil))
+		}
+	}
+}
+
+func TestASectionFromCSVAndTheWords(t *testing.T) {
+	c := kit.As(t, "wren")
+	var out struct {
+		Section []struct {
+			D float64 `json:"distance_m"`
+			Z float64 `json:"elevation_m"`
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/section", "distance_ft,depth_ft\n0,-5\n100,10\n", &out))
+	require.Len(t, out.Section, 2)
+	assert.InDelta(t, -3.048, out.Section[1].Z, 1e-9)
+	var p problem
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/interchange/section", "distance_m,depth_m\n0,x\n", &p))
+	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "line 2, column depth_m")
+	var words struct {
+		Places, Bottoms []string
+		Classes         []struct {
+			Name string
+			From float64 `json:"from_m"`
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ground/words", nil, &words))
+	assert.Contains(t, words.Places, "back lake")
+	require.Len(t, words.Classes, 6)
+	for i := 1; i < len(words.Classes); i++ {
+		assert.Greater(t, words.Classes[i].From, words.Classes[i-1].From)
+	}
+}
+
+// GeoJSON has room for a whole spot: what goes out comes back with its section,
+// ways and marks; other formats bring its place, and nothing comes twice.
+func TestAWholeSpotGoesOutAndComesBack(t *testing.T) {
+	wren, moss := kit.As(t, "wren"), kit.As(t, "moss")
+	var raw, table string
+	require.Equal(t, http.StatusOK, wren.Do("GET", "/interchange/export?format=geojson&private=include", nil, &raw))
+	require.Equal(t, http.StatusOK, wren.Do("GET", "/interchange/export?format=csv&private=include", nil, &table))
+	var out struct {
+		Added   []string
+		Skipped []object
+	}
+	sound := demo.WaterID("Sedge Sound").String()
+	for format, text := range map[string]string{"geojson": raw, "csv": table} {
+		out.Added, out.Skipped = nil, nil
+		require.Equal(t, http.StatusOK, wren.Do("POST", "/interchange/import?format="+format+"&water_id="+sound, text, &out))
+		assert.Empty(t, out.Added, "all of it is there")
+	}
+	creek := demo.WaterID("Fallow Creek").String()
+	require.Equal(t, http.StatusOK, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek, raw, &out))
+	assert.GreaterOrEqual(t, len(out.Added), 12)
+	type written struct {
+		Name     string
+		Section  []object
+		In, Out  object
+		Manner   string
+		Marks    []object
+		Hazards  string
+		FacesDeg *float64 `json:"faces_deg"`
+	}
+	get := func(c *testkit.Client, id string) (w struct{ Written written }) {
+		require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &w))
+		for _, m := range w.Written.Marks {
+			delete(m, "id")
+		}
+		return w
+	}
+	theirs := spotsOf(t, moss)
+	for name, s := range spotsOf(t, wren) {
+		assert.Equal(t, get(wren, s.ID), get(moss, theirs[name].ID), name)
+	}
+	for _, name := range out.Added {
+		require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/spots/"+theirs[name].ID, nil, nil))
+	}
+	var p problem
+	assert.Equal(t, http.StatusUnprocessableEntity, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek, strings.Replace(raw, `\"manner\"`, `\"mannner\"`, 1), &p))
+	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "carries a spot that cannot be read")
+}

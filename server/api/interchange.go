@@ -1,14 +1,12 @@
 package api
 
 import (
-	"bytes"
 	"context"
-	"encoding/csv"
+	"encoding/json"
 	"fmt"
 	"math"
 	"math/rand/v2"
 	"net/http"
-	"strconv"
 	"strings"
 	"time"
 
@@ -23,13 +21,14 @@ import (
 	"greypebble/interchange/gpx"
 	"greypebble/interchange/kml"
 	"greypebble/interchange/nmea"
+	"greypebble/interchange/places"
 	"greypebble/interchange/profile"
 	"greypebble/interchange/soundings"
 	"greypebble/server/store"
 )
 
 type readFeaturesInput struct {
-	Format      string `query:"format" enum:"gpx,geojson,kml" required:"true"`
+	Format      string `query:"format" enum:"gpx,geojson,kml,csv" required:"true"`
 	ContentType string `header:"Content-Type" hidden:"true"`
 	RawBody     []byte `contentType:"text/plain"`
 }
@@ -57,7 +56,7 @@ type skippedOut struct {
 }
 
 type importInput struct {
-	Format      string    `query:"format" enum:"gpx,geojson,kml" required:"true"`
+	Format      string    `query:"format" enum:"gpx,geojson,kml,csv" required:"true"`
 	As          string    `query:"as" enum:"spots,outline,zones" default:"spots" doc:"places become spots; areas become the water's shores, or zones with a rule"`
 	WaterID     uuid.UUID `query:"water_id" format:"uuid" required:"true"`
 	Place       string    `query:"place" default:"estuary" doc:"kind of place of new spots"`
@@ -158,7 +157,7 @@ func parse(format, contentType string, raw []byte) ([]feature.Feature, []feature
 	if err != nil {
 		return nil, nil, err
 	}
-	read := map[string]func([]byte) ([]feature.Feature, []feature.Skipped, error){"gpx": gpx.Read, "geojson": geojson.Read, "kml": kml.Read}[format]
+	read := map[string]func([]byte) ([]feature.Feature, []feature.Skipped, error){"gpx": gpx.Read, "geojson": geojson.Read, "kml": kml.Read, "csv": places.Read}[format]
 	list, skipped, err := read(raw)
 	if err != nil {
 		return nil, nil, wrong("body", err)
@@ -175,9 +174,15 @@ func known(spots []*store.Spot, f feature.Feature) string {
 	}
 	var at ground.LatLon
 	at.Lat, at.Lon, _ = shapeOf(f)
+	near := func(p ground.LatLon) bool { return ground.Distance(at, p) < sameSpotM }
 	for _, sp := range spots {
-		if sp.Name == f.Name && ground.Distance(at, ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}) < sameSpotM {
+		if sp.Name == f.Name && near(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}) {
 			return sp.Name
+		}
+		for _, m := range sp.Marks {
+			if p := sp.PlaceOf(m); p != nil && markName(sp, m) == f.Name && near(*p) {
+				return sp.Name
+			}
 		}
 	}
 	return ""
@@ -343,6 +348,17 @@ func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importIn
 		return failed(err)
 	}
 	var fresh []store.Spot
+	// Marks and shapes of a whole spot in the file come with it.
+	var brought []*store.Spot
+	for _, f := range list {
+		if sp, err := wholeSpot(f, in.WaterID); err != nil {
+			return wrong("body", err)
+		} else if sp != nil && known(spots, f) == "" {
+			brought = append(brought, sp)
+			fresh = append(fresh, *sp)
+			out.Body.Added = append(out.Body.Added, sp.Name)
+		}
+	}
 	skip := func(f feature.Feature, why string) {
 		out.Body.Skipped = append(out.Body.Skipped, skippedOut{fmt.Sprintf("%s %q", f.Kind, f.Name), why})
 	}
@@ -352,6 +368,10 @@ func (s *Server) importSpots(ctx context.Context, angler uuid.UUID, in *importIn
 			skip(f, "it has no name")
 		case known(spots, f) != "":
 			skip(f, "a spot of that name lies there already")
+		case known(brought, f) != "":
+			if f.Properties[spotProperty] == "" {
+				skip(f, "it comes with its spot")
+			}
 		default:
 			note := f.Description
 			if note == "" {
@@ -548,13 +568,44 @@ func (s *Server) export(ctx context.Context, in *exportInput) (*fileOutput, erro
 		out.Body, err = kml.Write(list)
 	default:
 		out.ContentType = "text/csv; charset=utf-8"
-		out.Body = spotsCSV(list)
+		out.Body = places.Write(list)
 	}
 	return out, failed(err)
 }
 
 // exported is a spot with its marks; a blurred one is only its name and water,
 // moved by up to a distance, by as much every time it is exported.
+// spotProperty carries a whole spot, section, ways and all, in formats that have
+// room for it.
+const spotProperty = "grey_pebble_spot"
+
+// wholeSpot that a feature carries, as a new one in a water; nil where it carries
+// none.
+func wholeSpot(f feature.Feature, water uuid.UUID) (*store.Spot, error) {
+	raw := f.Properties[spotProperty]
+	if raw == "" {
+		return nil, nil
+	}
+	var b SpotBody
+	d := json.NewDecoder(strings.NewReader(raw))
+	d.DisallowUnknownFields()
+	if err := d.Decode(&b); err != nil {
+		return nil, fmt.Errorf("%q carries a spot that cannot be read: %w", f.Name, err)
+	}
+	b.WaterID = water
+	for i := range b.Marks {
+		b.Marks[i].ID = uuid.Must(uuid.NewV7())
+	}
+	sp, err := b.spot(uuid.Must(uuid.NewV7()))
+	if err != nil {
+		return nil, fmt.Errorf("%q carries a spot that cannot be: %w", f.Name, err)
+	}
+	return &sp, nil
+}
+
+// markName is what a mark is called outside its spot.
+func markName(sp *store.Spot, m ground.Mark) string { return sp.Name + ": " + m.Name }
+
 func exported(sp *store.Spot, blur bool, blurM float64) []feature.Feature {
 	at := ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}
 	if blur {
@@ -563,36 +614,30 @@ func exported(sp *store.Spot, blur bool, blurM float64) []feature.Feature {
 		return []feature.Feature{{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
 			Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}}
 	}
+	whole, err := json.Marshal(bodyOf(sp))
+	if err != nil {
+		panic(err) // numbers and texts
+	}
 	out := []feature.Feature{{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Description: sp.Note, Comment: sp.Hazards,
-		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}}
-	for _, m := range sp.Marks {
-		p := m.At
-		if p == nil && sp.SectionFrom != nil {
-			q := ground.Toward(*sp.SectionFrom, sp.SectionBearing, m.DistanceM)
-			p = &q
+		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}, Properties: map[string]string{spotProperty: string(whole)}}}
+	if sp.Shape != nil {
+		f := feature.Feature{Kind: feature.Route, Name: sp.Name, Type: sp.Place, Parts: [][]feature.Place{nil}}
+		if sp.Shape.Area {
+			f.Kind = feature.Area
 		}
+		for _, p := range sp.Shape.Points {
+			f.Parts[0] = append(f.Parts[0], feature.Place{Lat: p.Lat, Lon: p.Lon})
+		}
+		out = append(out, f)
+	}
+	for _, m := range sp.Marks {
+		p := sp.PlaceOf(m)
 		if p == nil {
 			continue
 		}
 		e := m.ElevationM
-		out = append(out, feature.Feature{Kind: feature.Point, Name: sp.Name + ": " + m.Name, Type: string(m.Kind), Description: m.Note,
+		out = append(out, feature.Feature{Kind: feature.Point, Name: markName(sp, m), Type: string(m.Kind), Description: m.Note,
 			Parts: [][]feature.Place{{{Lat: p.Lat, Lon: p.Lon, Ele: &e}}}})
 	}
 	return out
-}
-
-func spotsCSV(list []feature.Feature) []byte {
-	var b bytes.Buffer
-	w := csv.NewWriter(&b)
-	_ = w.Write([]string{"name", "type", "lat", "lon", "elevation_m", "note"})
-	for _, f := range list {
-		p := f.Parts[0][0]
-		ele := ""
-		if p.Ele != nil {
-			ele = strconv.FormatFloat(*p.Ele, 'f', -1, 64)
-		}
-		_ = w.Write([]string{f.Name, f.Type, strconv.FormatFloat(p.Lat, 'f', 6, 64), strconv.FormatFloat(p.Lon, 'f', 6, 64), ele, f.Description})
-	}
-	w.Flush()
-	return b.Bytes()
 }

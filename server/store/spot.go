@@ -52,6 +52,16 @@ type Spot struct {
 	Zones []ground.Zone
 }
 
+// PlaceOf a mark on the Earth: where it was put, or its distance along the section;
+// nil where neither is known.
+func (s *Spot) PlaceOf(m ground.Mark) *ground.LatLon {
+	if m.At != nil || s.SectionFrom == nil {
+		return m.At
+	}
+	p := ground.Toward(*s.SectionFrom, s.SectionBearing, m.DistanceM)
+	return &p
+}
+
 // ForAdvice is the spot as the core wants it.
 func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
 	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,

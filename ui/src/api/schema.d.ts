@@ -3451,7 +3451,7 @@ export interface operations {
     importFeatures: {
         parameters: {
             query: {
-                format: "gpx" | "geojson" | "kml";
+                format: "gpx" | "geojson" | "kml" | "csv";
                 /** @description places become spots; areas become the water's shores, or zones with a rule */
                 as?: "spots" | "outline" | "zones";
                 water_id: string;
@@ -3529,7 +3529,7 @@ export interface operations {
     readFeatures: {
         parameters: {
             query: {
-                format: "gpx" | "geojson" | "kml";
+                format: "gpx" | "geojson" | "kml" | "csv";
             };
             header?: never;
             path?: never;

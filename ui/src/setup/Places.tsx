@@ -9,7 +9,13 @@ import { TakeAlong } from './TakeAlong';
 type Format = ImportQuery['format'];
 type As = NonNullable<ImportQuery['as']>;
 
-const formats: Record<string, Format> = { gpx: 'gpx', geojson: 'geojson', json: 'geojson', kml: 'kml' };
+const formats: Record<string, Format> = {
+  gpx: 'gpx',
+  geojson: 'geojson',
+  json: 'geojson',
+  kml: 'kml',
+  csv: 'csv',
+};
 
 const uses: { value: As; label: string }[] = [
   { value: 'spots', label: 'spots' },
@@ -17,7 +23,7 @@ const uses: { value: As; label: string }[] = [
   { value: 'zones', label: 'zones with a rule' },
 ];
 
-/** Places in and out: spots, drifts, shores and zones from GPX, GeoJSON and KML, and spots as those and CSV. */
+/** Places in and out: spots, drifts, shores and zones and their files. */
 export function Places() {
   const m = useMoment();
   const queries = useQueryClient();
@@ -61,18 +67,18 @@ export function Places() {
     <section className="panel places">
       <h2>Places in and out</h2>
       <p className="quiet">
-        GPX, GeoJSON or KML, in degrees of WGS 84. Points become spots, tracks and areas spots with a shape;
-        areas may also become the shores of {m.spot.water}, or zones.
+        GPX, GeoJSON, KML or CSV (name, lat, lon), in degrees of WGS 84. Points become spots, tracks and areas
+        spots with a shape; areas may also become the shores of {m.spot.water}, or zones.
       </p>
       <ChooseFile
         says="Choose a file of places"
-        accept=".gpx,.geojson,.json,.kml"
+        accept=".gpx,.geojson,.json,.kml,.csv"
         onFile={(f) => {
           take.reset();
           setRefused('');
           const format = formats[f.name.toLowerCase().split('.').pop() ?? ''];
           if (!format) {
-            setRefused(`${f.name}: expected a file ending in .gpx, .geojson, .json or .kml.`);
+            setRefused(`${f.name}: expected a file ending in .gpx, .geojson, .json, .kml or .csv.`);
             return;
           }
           void f.text().then((text) => {

@@ -51,10 +51,11 @@ export default function SpotEditor() {
   return <Editor key={draft.id} draft={draft} />;
 }
 
-type Tool = 'place' | 'section';
+type Tool = 'place' | 'section' | 'shape';
 
 const asks: Record<Tool, string> = {
   place: 'Touch the map where the spot lies.',
+  shape: 'Touch the points of a drift, or the corners of an area.',
   section: 'Touch where the section begins, then where it ends.',
 };
 
@@ -121,6 +122,8 @@ function Editor({ draft }: { draft: Draft }) {
     if (tool === 'place') {
       set(q);
       setTool(undefined);
+    } else if (tool === 'shape') {
+      setPoints([...points, q]);
     } else if (tool === 'section') {
       const two = [...points, q];
       if (two.length < 2) return setPoints(two);
@@ -128,6 +131,11 @@ function Editor({ draft }: { draft: Draft }) {
       setTool(undefined);
       cut.mutate([two[0]!, two[1]!]);
     }
+  };
+  const shape = (area: boolean) => {
+    set({ shape: { area, points } });
+    setPoints([]);
+    setTool(undefined);
   };
   // The spot as it stands on the map while it is being written.
   const here = useMemo<ChartSpot[]>(
@@ -225,6 +233,16 @@ function Editor({ draft }: { draft: Draft }) {
             {tool && (
               <div className="map-ask panel" role="status">
                 {asks[tool]}
+                {tool === 'shape' && points.length > 1 && (
+                  <Button size="small" type="primary" onClick={() => shape(false)}>
+                    A drift
+                  </Button>
+                )}
+                {tool === 'shape' && points.length > 2 && (
+                  <Button size="small" type="primary" onClick={() => shape(true)}>
+                    An area
+                  </Button>
+                )}
                 <Button
                   size="small"
                   onClick={() => {
@@ -242,6 +260,13 @@ function Editor({ draft }: { draft: Draft }) {
             <Button onClick={() => setTool('section')} disabled={!cells}>
               Cut the section here
             </Button>
+            {body.shape ? (
+              <Button onClick={() => set({ shape: undefined })}>
+                Forget the {body.shape.area ? 'area' : 'drift'}
+              </Button>
+            ) : (
+              <Button onClick={() => setTool('shape')}>Draw a drift or an area</Button>
+            )}
             <span className="quiet small">
               {body.lat.toFixed(5)}, {body.lon.toFixed(5)}
             </span>
