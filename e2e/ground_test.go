@@ -298,6 +298,7 @@ func TestPlacesAndDepthsInAndOut(t *testing.T) {
 // What the depths suggest is taken as a mark or passed over, each with why.
 func TestFeaturesAreTakenOrPassedOver(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
+	choose(t, p, "Kettle Bar")
 	openMap(t, p)
 	require.NoError(t, p.Click("Features"))
 	rows := `document.querySelectorAll('.finds li').length`

@@ -10,6 +10,7 @@ import (
 	"os"
 	"time"
 
+	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/chromedp"
@@ -228,8 +229,22 @@ func (p *Page) SignIn(name, password string) error {
 	return nil
 }
 
+// conditions of the network as Chromium took them for the whole page before rules
+// for single requests came; some builds know only one of the two.
+type conditions struct {
+	Offline  bool    `json:"offline"`
+	Latency  float64 `json:"latency"`
+	Download float64 `json:"downloadThroughput"`
+	Upload   float64 `json:"uploadThroughput"`
+}
+
+var wholePage = cdp.Command[conditions, struct{}]{Method: "Network.emulateNetworkConditions"}
+
 // Signal gives or takes the network from the page.
 func (p *Page) Signal(there bool) error {
+	if _, err := chromedp.Call(p.ctx, wholePage, conditions{Offline: !there, Download: -1, Upload: -1}); err == nil {
+		return nil
+	}
 	rules := network.EmulateNetworkConditionsByRuleParams{MatchedNetworkConditions: []*network.Conditions{}}
 	if !there {
 		rules.MatchedNetworkConditions = []*network.Conditions{{Offline: true, DownloadThroughput: -1, UploadThroughput: -1}}

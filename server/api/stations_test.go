@@ -21,7 +21,7 @@ func TestStations(t *testing.T) {
 	require.Equal(t, 200, wren.Do("GET", "/stations", nil, &list))
 	require.Len(t, list, 1)
 	assert.InDelta(t, 1.48, list[0].SpringRangeM, 1e-9)
-	require.Len(t, list[0].Waters, 2)
+	require.GreaterOrEqual(t, len(list[0].Waters), 2)
 	old, water := list[0].ID, list[0].Waters[0].ID
 
 	// Out as a file and in again, the same.
