@@ -40,12 +40,13 @@ func click(texts ...string) func(p *browser.Page) error {
 }
 
 var shots = []shot{
-	{name: "sign-in", size: browser.Desk},
 	{name: "water", size: browser.Desk, path: "/water", steps: 14},
-	{name: "map", size: browser.Desk, path: "/water", steps: 14, setUp: click("Map")},
-	{name: "map-phone", size: browser.Phone, path: "/water", steps: 30, setUp: click("Map")},
+	{name: "map", size: browser.Desk, path: "/water", steps: 46, setUp: click("Map")},
+	{name: "map-phone", size: browser.Phone, path: "/water", steps: 44, setUp: click("Map")},
+	{name: "map-night", size: browser.Desk, path: "/water", light: "night", steps: 46, setUp: click("Map", "Features")},
+	{name: "spot", size: browser.Desk, path: "/water", steps: 40, setUp: editor},
+	{name: "surf-phone", size: browser.Phone, path: "/water", steps: 40, setUp: surf},
 	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
-	{name: "water-beach", size: browser.Desk, path: "/water", steps: 50, setUp: click("Spot", "Long Strand")},
 	{name: "water-pier-night", size: browser.Desk, path: "/water", light: "night", setUp: click("Spot", "Cutwater Pier"), steps: 80},
 	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 34},
 	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 28, setUp: click("Spotted seatrout")},
@@ -55,10 +56,28 @@ var shots = []shot{
 	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
 	{name: "set-up-tide", size: browser.Desk, path: "/set-up", setUp: notes},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
-	{name: "conditions-phone", size: browser.Phone, path: "/water", steps: 70, setUp: click("all")},
 	{name: "warmth", size: browser.Desk, path: "/water", steps: 45, setUp: scrolledSheet},
 	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
+}
+
+// showing does something, then scrolls to what is to be seen.
+func showing(p *browser.Page, selector string, texts ...string) error {
+	if err := click(texts...)(p); err != nil {
+		return err
+	}
+	if err := p.Wait(`document.querySelector('` + selector + `')`); err != nil {
+		return err
+	}
+	time.Sleep(900 * time.Millisecond)
+	_, err := browser.Eval[any](p, `(document.querySelector('`+selector+`').scrollIntoView(), 1)`)
+	return err
+}
+
+func editor(p *browser.Page) error { return showing(p, ".spot-ground", "Change Kettle Bar") }
+
+func surf(p *browser.Page) error {
+	return showing(p, ".surf", "Spot", "Long Strand", "Mark the white water", "Add a line of breakers")
 }
 
 // notes gives the spot some noted waters and the angler a secondary station to

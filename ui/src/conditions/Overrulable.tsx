@@ -1,5 +1,5 @@
 import { Popover } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Condition } from '../api/client';
 import { kinds, type Kind } from '../format/measure';
 import { useMoment } from '../moment/moment';
@@ -9,14 +9,33 @@ import { meaning } from './origin';
 /** A value in the strip; a touch opens what is known of it and lets the angler overrule it. */
 export function Overrulable({ kind, believed, from }: { kind: Kind; believed: Condition; from?: Condition }) {
   const m = useMoment();
+  return (
+    <Chip
+      kind={kind}
+      believed={believed}
+      from={from}
+      own={m.overrides[kind]?.value}
+      ownFrom={m.overrides.wind_from_deg?.value}
+    />
+  );
+}
+
+/** It stays as it is while only the moment moves. */
+const Chip = memo(function Chip(props: {
+  kind: Kind;
+  believed: Condition;
+  from?: Condition;
+  own?: number;
+  ownFrom?: number;
+}) {
+  const { kind, believed, from, own } = props;
   const [open, setOpen] = useState(false);
-  const own = m.overrides[kind];
-  const value = own?.value ?? believed.value;
+  const value = own ?? believed.value;
   // What the angler says stands out, whether seen or expected.
-  const origin = own || believed.source === 'the angler' ? 'observed' : believed.origin;
+  const origin = own !== undefined || believed.source === 'the angler' ? 'observed' : believed.origin;
   const k = kinds[kind];
+  const fromValue = props.ownFrom ?? from?.value;
   const wind = kind === 'wind_speed_ms';
-  const fromValue = m.overrides.wind_from_deg?.value ?? from?.value;
   return (
     <li>
       <Popover
@@ -38,4 +57,4 @@ export function Overrulable({ kind, believed, from }: { kind: Kind; believed: Co
       </Popover>
     </li>
   );
-}
+});

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Button, InputNumber, Popover } from 'antd';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { api, type SpotState } from '../api/client';
 import { fixed } from '../format/measure';
 import { clock, day, lasting } from '../format/time';
@@ -11,9 +11,12 @@ import { useSpotState } from './useSpotState';
 export function TideChip() {
   const m = useMoment();
   const state = useSpotState();
+  return m.frame ? <Chip stage={m.frame.stage} s={state.data} /> : null;
+}
+
+/** It stays as it is while only the moment moves within a stage. */
+const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) {
   const [open, setOpen] = useState(false);
-  const s = state.data;
-  if (!m.frame) return null;
   const surge = s?.conditions.find((c) => c.kind === 'tide_surge_m');
   return (
     <li>
@@ -29,7 +32,7 @@ export function TideChip() {
           className={surge ? 'cond observed' : 'cond predicted'}
           title="Tide, predicted. Say what you see"
         >
-          <b>{m.frame.stage}</b>
+          <b>{stage}</b>
           {surge && (
             <b>
               {' '}
@@ -42,7 +45,7 @@ export function TideChip() {
       </Popover>
     </li>
   );
-}
+});
 
 function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
   const m = useMoment();

@@ -1,5 +1,4 @@
-import { Select } from 'antd';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
 import { QuickEntry } from '../entry/QuickEntry';
@@ -8,6 +7,7 @@ import { clock, day } from '../format/time';
 import { useMoment } from '../moment/moment';
 import { typing } from '../moment/typing';
 import { Ribbon } from '../ribbon/Ribbon';
+import { SpotSelect } from './SpotSelect';
 import './frame.css';
 
 const places = [
@@ -20,6 +20,8 @@ const places = [
 export function Frame() {
   const m = useMoment();
   const [entry, setEntry] = useState<Entry | null>(null);
+
+  const entries = useMemo(() => ({ open: setEntry }), []);
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -34,7 +36,7 @@ export function Frame() {
   }, []);
 
   return (
-    <EntryContext value={{ open: setEntry }}>
+    <EntryContext value={entries}>
       <div className="frame">
         <nav className="rail" aria-label="Places">
           <div className="rail-name">
@@ -62,19 +64,7 @@ export function Frame() {
           </div>
         </nav>
         <header className="head">
-          <Select
-            className="head-spot"
-            aria-label="Spot"
-            value={m.spot.id}
-            onChange={(id) => {
-              m.choose(id);
-              // So that the keys move the ribbon again.
-              (document.activeElement as HTMLElement | null)?.blur();
-            }}
-            variant="borderless"
-            popupMatchSelectWidth={false}
-            options={m.spots.map((s) => ({ value: s.id, label: s.name, title: s.place }))}
-          />
+          <SpotSelect spots={m.spots} chosen={m.spot.id} onChoose={m.choose} />
           <span className="head-moment">
             {m.frame && (
               <>

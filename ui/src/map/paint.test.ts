@@ -51,9 +51,10 @@ describe('flooding', () => {
     const v = out[20 * 81 + x]!;
     return [v & 255, (v >> 8) & 255, (v >> 16) & 255];
   };
+  const plain = lookup(ink, []);
   const wet = (level: number) => {
     const out = new Uint32Array(s.z.length);
-    paint(s, lookup(ink, []), level, 100, out);
+    paint(s, plain, level, 100, out);
     return out;
   };
   it('covers what lies below the level and nothing else', () => {

@@ -1,4 +1,5 @@
-import type { Screen } from './screen';
+import { unknown } from './cells';
+import { highest as top, lowest as bottom, type Screen } from './screen';
 
 export type Rgb = [number, number, number];
 
@@ -24,26 +25,36 @@ export interface Contour {
   width: number;
 }
 
-/** Depths the table of colours covers, cm: from ground dry by 8 m to 40 m of water. */
-const dry = 800;
-const deep = 4000;
-const shades = 64;
+/** Levels of the water that are drawn, cm either side of chart datum. */
+const tides = 1000;
+/** Depths the table of colours covers begin so far above the water, and there are so many, cm. */
+const dry = top + tides;
+const n = dry + tides - bottom + 1;
+const shades = 32;
+/** A line is drawn to so many pixels from where it lies. */
+const reach = 2.2;
 
 /** Colours by light and depth, ready to be looked up. */
 export interface Lookup {
   colours: Uint32Array;
   land: Uint32Array;
   nearest: Uint8Array;
+  /** Centimetres to the nearest contour; 255 and more are all one. */
+  off: Uint8Array;
   contours: Contour[];
   line: Rgb;
 }
 
-const pack = ([r, g, b]: Rgb) => (255 << 24) | (Math.round(b) << 16) | (Math.round(g) << 8) | Math.round(r);
-
-function lit(c: Rgb, shade: number, relief: number): Rgb {
-  // Towards white on the lit side, towards black in the shade.
-  const k = ((shade + 0.5) / shades - 0.5) * 2 * relief;
-  return c.map((v) => (k > 0 ? v + (255 - v) * k * 0.55 : v * (1 + k * 0.75))) as Rgb;
+/** A colour in one light after another, from shade to sun, packed as pixels. */
+function inLights([r, g, b]: Rgb, relief: number, out: Uint32Array, at: number, step: number) {
+  for (let s = 0; s < shades; s++) {
+    // Towards white on the lit side, towards black in the shade.
+    const k = ((s + 0.5) / shades - 0.5) * 2 * relief;
+    const up = k > 0 ? k * 0.55 : 0;
+    const by = k > 0 ? 1 - up : 1 + k * 0.75;
+    const mix = (v: number) => Math.round(v * by + 255 * up);
+    out[at + s * step] = (255 << 24) | (mix(b) << 16) | (mix(g) << 8) | mix(r);
+  }
 }
 
 /** The tone of a depth: that of its class, drifting a little towards the next. */
@@ -58,19 +69,20 @@ export function tone(tones: Tone[], depth: number): Rgb {
 }
 
 export function lookup(ink: Ink, contours: Contour[]): Lookup {
-  const n = dry + deep;
   const colours = new Uint32Array(shades * n);
   const land = new Uint32Array(shades);
   const nearest = new Uint8Array(n);
+  const off = new Uint8Array(n).fill(255);
   for (let d = 0; d < n; d++) {
-    const c = tone(ink.tones, d - dry);
-    for (let s = 0; s < shades; s++) colours[s * n + d] = pack(lit(c, s, ink.relief));
+    inLights(tone(ink.tones, d - dry), ink.relief, colours, d, n);
     contours.forEach((k, i) => {
       if (Math.abs(d - dry - k.depth) < Math.abs(d - dry - contours[nearest[d]!]!.depth)) nearest[d] = i;
     });
+    const c = contours[nearest[d]!];
+    if (c) off[d] = Math.min(255, Math.abs(d - dry - c.depth));
   }
-  for (let s = 0; s < shades; s++) land[s] = pack(lit(ink.land, s, ink.relief));
-  return { colours, land, nearest, contours, line: ink.line };
+  inLights(ink.land, ink.relief, land, 0, 1);
+  return { colours, land, nearest, off, contours, line: ink.line };
 }
 
 /**
@@ -78,32 +90,34 @@ export function lookup(ink: Ink, contours: Contour[]): Lookup {
  * Ground above highest (cm) is land.
  */
 export function paint(s: Screen, look: Lookup, level: number, highest: number, out: Uint32Array) {
-  const n = dry + deep;
-  const { colours, land, nearest, contours } = look;
-  const [lr, lg, lb] = look.line;
+  const { cm, lit, flat } = s;
+  const nobodyKnows = unknown;
+  const { colours, land, off } = look;
+  const water = Math.max(-tides, Math.min(tides, Math.round(level)));
   for (let o = 0; o < out.length; o++) {
-    const z = s.z[o]!;
-    if (z !== z) {
+    const z = cm[o]!;
+    if (z === nobodyKnows) {
       out[o] = 0;
       continue;
     }
-    const depth = level - z;
-    const shade = s.lit[o]! >> 2;
-    let k = (depth + dry) | 0;
-    if (k < 0) k = 0;
-    else if (k >= n) k = n - 1;
-    let colour = z > highest ? land[shade]! : colours[shade * n + k]!;
-    if (contours.length > 0) {
-      const c = contours[nearest[k]!]!;
-      const off = Math.abs(depth - c.depth) * s.flat[o]!;
-      if (off < c.width) {
-        const a = Math.min(c.width - off, 1) * c.strength;
-        const r = (colour & 255) * (1 - a) + lr * a;
-        const g = ((colour >> 8) & 255) * (1 - a) + lg * a;
-        const b = ((colour >> 16) & 255) * (1 - a) + lb * a;
-        colour = (255 << 24) | (b << 16) | (g << 8) | r;
-      }
-    }
-    out[o] = colour;
+    const k = water - z + dry;
+    const shade = lit[o]! >> 3;
+    const colour = z > highest ? land[shade]! : colours[shade * n + k]!;
+    // Far from any line, as nearly all of the ground is.
+    out[o] = off[k]! * flat[o]! > reach ? colour : lined(s, look, level, o, k, colour);
   }
+}
+
+/** The colour of a pixel near a line of equal depth. */
+function lined(s: Screen, look: Lookup, level: number, o: number, k: number, colour: number): number {
+  const c = look.contours[look.nearest[k]!];
+  if (!c) return colour;
+  const away = Math.abs(level - s.z[o]! - c.depth) * s.flat[o]!;
+  if (away >= c.width) return colour;
+  const a = Math.min(c.width - away, 1) * c.strength;
+  const [lr, lg, lb] = look.line;
+  const r = (colour & 255) * (1 - a) + lr * a;
+  const g = ((colour >> 8) & 255) * (1 - a) + lg * a;
+  const b = ((colour >> 16) & 255) * (1 - a) + lb * a;
+  return (255 << 24) | (b << 16) | (g << 8) | r;
 }

@@ -1,4 +1,4 @@
-import type { Cells } from './cells';
+import { unknown, type Cells } from './cells';
 
 /** Where each pixel of the screen lies. */
 export interface View {
@@ -14,10 +14,16 @@ export interface Screen {
   height: number;
   /** Elevation in centimetres; NaN where nobody knows. */
   z: Float32Array;
+  /** The same in whole centimetres within what colours are kept for; unknown where nobody knows. */
+  cm: Int16Array;
   lit: Uint8Array;
   /** Pixels a centimetre of height: how near a contour lies on screen. */
   flat: Float32Array;
 }
+
+/** Elevations beyond these, cm, are drawn like them. */
+export const lowest = -2500;
+export const highest = 1600;
 
 /** Reads the grid at every pixel, between the four cells around it. */
 export function screen(g: Cells, v: View): Screen {
@@ -26,6 +32,7 @@ export function screen(g: Cells, v: View): Screen {
   const z = new Float32Array(n).fill(NaN);
   const lit = new Uint8Array(n).fill(128);
   const flat = new Float32Array(n);
+  const cm = new Int16Array(n).fill(unknown);
   const col = new Float32Array(width);
   for (let x = 0; x < width; x++) col[x] = (v.lon(x) - g.west) / g.dLon;
   for (let y = 0; y < height; y++) {
@@ -54,7 +61,9 @@ export function screen(g: Cells, v: View): Screen {
       const dx = x + 1 < width ? z[o + 1]! - z[o]! : z[o]! - z[o - 1]!;
       const dy = y + 1 < height ? z[o + width]! - z[o]! : z[o]! - z[o - width]!;
       flat[o] = 1 / Math.max(Math.sqrt(dx * dx + dy * dy), 0.02);
+      const v = z[o]!;
+      if (v === v) cm[o] = Math.max(lowest, Math.min(highest, Math.round(v)));
     }
   }
-  return { width, height, z, lit, flat };
+  return { width, height, z, cm, lit, flat };
 }

@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { api, type Frame, type RibbonData } from '../api/client';
+import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { api, type Frame, type RibbonData, type Spell, type Visit } from '../api/client';
 import { fixed, metres, rate } from '../format/measure';
 import { clock, day, dayShort, hourThere } from '../format/time';
 import { nearest, useMoment } from '../moment/moment';
@@ -12,6 +12,29 @@ import { surfaces } from './surfaces';
 import { useWidth } from './useWidth';
 import { Visits } from './Visits';
 import './ribbon.css';
+
+interface Pad {
+  top: number;
+  right: number;
+  bottom: number;
+  left: number;
+}
+const widePad: Pad = { top: 56, right: 112, bottom: 22, left: 24 };
+const narrowPad: Pad = { top: 50, right: 10, bottom: 22, left: 10 };
+const noSpells: Spell[] = [];
+
+/** A ribbon laid out for its width. */
+interface Layout {
+  x: ScaleLinear<number, number>;
+  y: ScaleLinear<number, number>;
+  surfaces: ReturnType<typeof surfaces>;
+  gloom: string;
+  bare: string;
+  lines: RibbonData['lines'];
+  fill: string;
+  edge: string;
+  ticks: { at: number; label: string; day: boolean }[];
+}
 
 /**
  * About 36 hours of the water's level as a filled shore, with daylight behind it and the spot's own marks as
@@ -23,7 +46,7 @@ export function Ribbon() {
   const width = useWidth(box);
   const narrow = width < 640;
   const height = narrow ? 152 : 190;
-  const pad = { top: narrow ? 50 : 56, right: narrow ? 10 : 112, bottom: 22, left: narrow ? 10 : 24 };
+  const pad = narrow ? narrowPad : widePad;
   const r = m.ribbon;
   const log = useQuery({
     queryKey: ['spells', 'ribbon', m.spot.id, r?.from],
@@ -31,7 +54,7 @@ export function Ribbon() {
     enabled: !!r,
   });
 
-  const drawn = useMemo(() => {
+  const drawn = useMemo((): Layout | null => {
     if (!r || width === 0) return null;
     const t = (s: string) => Date.parse(s);
     const x = scaleLinear([t(r.from), t(r.to)], [pad.left, width - pad.right]);
@@ -86,7 +109,7 @@ export function Ribbon() {
       edge: top(r.frames) ?? '',
       ticks,
     };
-  }, [r, width, height, narrow, m.spot.time_zone, pad.left, pad.right, pad.top, pad.bottom]);
+  }, [r, width, height, narrow, m.spot.time_zone, pad]);
 
   const drag = (e: PointerEvent<SVGSVGElement>) => {
     if (!r || !drawn || (e.type === 'pointermove' && e.buttons === 0)) return;
@@ -131,45 +154,11 @@ export function Ribbon() {
             onPointerMove={drag}
             onKeyDown={keys}
           >
-            <defs>
-              <linearGradient id="ribbon-water" x1="0" y1="0" x2="0" y2="1">
-                <stop offset="0" stopColor="var(--water-mid)" />
-                <stop offset="1" stopColor="var(--water-deep)" />
-              </linearGradient>
-            </defs>
-            <Dark spans={r.twilight} {...{ drawn, r, pad, height }} fill="var(--night)" />
-            <Dark spans={r.daylight} {...{ drawn, r, pad, height }} fill="var(--twilight)" />
-            <path d={drawn.fill} fill="url(#ribbon-water)" />
-            <path className="gloom" d={drawn.gloom} />
-            {drawn.bare && <path className="bare" d={drawn.bare} />}
-            <path d={drawn.edge} fill="none" stroke="var(--surface)" strokeWidth={1.4} />
-            {spread(
-              drawn.lines.map((l) => ({ ...l, at: drawn.y(l.level_m) })),
-              narrow ? 13 : 15,
-            ).map((l) => (
-              <g key={l.says + l.level_m} className={l.danger ? 'limit danger' : 'limit'}>
-                <line x1={pad.left} x2={width - pad.right} y1={l.at} y2={l.at} />
-                <text
-                  x={narrow ? width - pad.right - 4 : width - pad.right + 8}
-                  y={narrow ? l.label - 3 : l.label + 4}
-                  textAnchor={narrow ? 'end' : 'start'}
-                >
-                  {l.says}
-                </text>
-              </g>
-            ))}
-            <Visits y={pad.top - 26} x={drawn.x} />
-            {drawn.surfaces.map((s) => (
-              <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
-            ))}
-            {r.peaks.map((k) => (
-              <PeakMark
-                key={k.time}
-                peak={k}
-                x={drawn.x(Date.parse(k.time))}
-                {...{ pad, width, height, narrow, zone }}
-              />
-            ))}
+            <Bed
+              {...{ r, drawn, pad, width, height, narrow, zone }}
+              visits={m.visits}
+              spells={log.data?.spells ?? noSpells}
+            />
             {r.turns.map((k) => {
               const x = drawn.x(Date.parse(k.time));
               const near = Math.abs(x - drawn.x(Date.parse(f.time)));
@@ -185,33 +174,6 @@ export function Ribbon() {
                 </text>
               );
             })}
-            {drawn.ticks.map((k) => (
-              <g key={k.at} className="tick">
-                <line
-                  x1={drawn.x(k.at)}
-                  x2={drawn.x(k.at)}
-                  y1={height - pad.bottom}
-                  y2={height - pad.bottom + (k.day ? 7 : 4)}
-                />
-                <text
-                  x={Math.min(drawn.x(k.at), width - 30)}
-                  y={height - 5}
-                  textAnchor="middle"
-                  fontWeight={k.day ? 650 : 400}
-                >
-                  {k.label}
-                </text>
-              </g>
-            ))}
-            {(log.data?.spells ?? []).map((s) => (
-              <Pebble
-                key={s.id}
-                x={drawn.x((Date.parse(s.started_at) + Date.parse(s.ended_at)) / 2)}
-                y={drawn.y(s.tide_level_m)}
-                full={!s.blank}
-                title={`${clock(s.started_at, zone)} ${s.blank ? 'blank' : `${s.catches.length} caught`}`}
-              />
-            ))}
             <g className="now" transform={`translate(${drawn.x(Date.parse(f.time))} 0)`}>
               <line y1={narrow ? 18 : 20} y2={height - pad.bottom} />
               <circle cy={drawn.y(f.level_m)} r={6.5} />
@@ -234,6 +196,91 @@ export function Ribbon() {
     </section>
   );
 }
+
+/** What does not move with the moment; it is drawn once for a ribbon. */
+const Bed = memo(function Bed(props: {
+  r: RibbonData;
+  drawn: Layout;
+  pad: Pad;
+  width: number;
+  height: number;
+  narrow: boolean;
+  zone: string;
+  visits: Visit[];
+  spells: Spell[];
+}) {
+  const { r, drawn, pad, width, height, narrow, zone, visits, spells } = props;
+  return (
+    <>
+      <defs>
+        <linearGradient id="ribbon-water" x1="0" y1="0" x2="0" y2="1">
+          <stop offset="0" stopColor="var(--water-mid)" />
+          <stop offset="1" stopColor="var(--water-deep)" />
+        </linearGradient>
+      </defs>
+      <Dark spans={r.twilight} {...{ drawn, r, pad, height }} fill="var(--night)" />
+      <Dark spans={r.daylight} {...{ drawn, r, pad, height }} fill="var(--twilight)" />
+      <path d={drawn.fill} fill="url(#ribbon-water)" />
+      <path className="gloom" d={drawn.gloom} />
+      {drawn.bare && <path className="bare" d={drawn.bare} />}
+      <path d={drawn.edge} fill="none" stroke="var(--surface)" strokeWidth={1.4} />
+      {spread(
+        drawn.lines.map((l) => ({ ...l, at: drawn.y(l.level_m) })),
+        narrow ? 13 : 15,
+      ).map((l) => (
+        <g key={l.says + l.level_m} className={l.danger ? 'limit danger' : 'limit'}>
+          <line x1={pad.left} x2={width - pad.right} y1={l.at} y2={l.at} />
+          <text
+            x={narrow ? width - pad.right - 4 : width - pad.right + 8}
+            y={narrow ? l.label - 3 : l.label + 4}
+            textAnchor={narrow ? 'end' : 'start'}
+          >
+            {l.says}
+          </text>
+        </g>
+      ))}
+      <Visits y={pad.top - 26} x={drawn.x} ribbon={r} visits={visits} zone={zone} />
+      {drawn.surfaces.map((s) => (
+        <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
+      ))}
+      {r.peaks.map((k) => (
+        <PeakMark
+          key={k.time}
+          peak={k}
+          x={drawn.x(Date.parse(k.time))}
+          {...{ pad, width, height, narrow, zone }}
+        />
+      ))}
+      {drawn.ticks.map((k) => (
+        <g key={k.at} className="tick">
+          <line
+            x1={drawn.x(k.at)}
+            x2={drawn.x(k.at)}
+            y1={height - pad.bottom}
+            y2={height - pad.bottom + (k.day ? 7 : 4)}
+          />
+          <text
+            x={Math.min(drawn.x(k.at), width - 30)}
+            y={height - 5}
+            textAnchor="middle"
+            fontWeight={k.day ? 650 : 400}
+          >
+            {k.label}
+          </text>
+        </g>
+      ))}
+      {spells.map((s) => (
+        <Pebble
+          key={s.id}
+          x={drawn.x((Date.parse(s.started_at) + Date.parse(s.ended_at)) / 2)}
+          y={drawn.y(s.tide_level_m)}
+          full={!s.blank}
+          title={`${clock(s.started_at, zone)} ${s.blank ? 'blank' : `${s.catches.length} caught`}`}
+        />
+      ))}
+    </>
+  );
+});
 
 /** The moment in words, over its line and kept on screen. */
 function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: boolean }) {

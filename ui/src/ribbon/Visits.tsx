@@ -1,16 +1,19 @@
-import type { ScaleTime, ScaleLinear } from 'd3-scale';
+import type { ScaleLinear } from 'd3-scale';
+import type { RibbonData, Visit } from '../api/client';
 import { clock } from '../format/time';
-import { useMoment } from '../moment/moment';
 
 /**
  * When one can get in and back, thin; until when to be out by the angler's margin, thicker; and when most
  * marks are worth a cast, dark.
  */
-export function Visits({ x, y }: { x: ScaleLinear<number, number> | ScaleTime<number, number>; y: number }) {
-  const m = useMoment();
-  const r = m.ribbon;
-  if (!r) return null;
-  const zone = m.spot.time_zone;
+export function Visits(props: {
+  x: ScaleLinear<number, number>;
+  y: number;
+  ribbon: RibbonData;
+  visits: Visit[];
+  zone: string;
+}) {
+  const { x, y, ribbon: r, visits, zone } = props;
   const from = Date.parse(r.from);
   const to = Date.parse(r.to);
   /** A stretch within the ribbon. */
@@ -25,7 +28,7 @@ export function Visits({ x, y }: { x: ScaleLinear<number, number> | ScaleTime<nu
         const b = bar(w.opens, w.closes);
         return b && <rect key={i} className="open" {...b} y={y + 1} height={3} rx={1.5} />;
       })}
-      {m.visits.map((v, i) => {
+      {visits.map((v, i) => {
         const whole = bar(v.opens, v.closes);
         const best = v.best_from ? bar(v.best_from, v.best_until) : undefined;
         return (

@@ -1,9 +1,14 @@
 import { Select } from 'antd';
+import { memo } from 'react';
 
 const offered = [0.5, 1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20];
 
 /** Which depths have a line of their own. */
-export function ContourPick({ value, onChange }: { value: number[]; onChange: (v: number[]) => void }) {
+export const ContourPick = memo(function ContourPick(props: {
+  value: number[];
+  onChange: (v: number[]) => void;
+}) {
+  const { value, onChange } = props;
   return (
     <Select
       mode="multiple"
@@ -24,4 +29,4 @@ export function ContourPick({ value, onChange }: { value: number[]; onChange: (v
       popupMatchSelectWidth={false}
     />
   );
-}
+});

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { Button, Segmented } from 'antd';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ChartSpot, type Find, type LatLon } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
@@ -66,6 +66,8 @@ export default function MapPlace() {
     () => new Set(picked(spots, pick, start ? reaches : undefined).map((s) => s.id)),
     [spots, pick, start, reaches],
   );
+  const kinds = useMemo(() => [...new Set(spots.map((s) => s.place))].sort(), [spots]);
+  const askStart = useCallback(() => setTool('start'), []);
   const level = m.frame?.level_m ?? 0;
   const [lookedAt, setLookedAt] = useState<number>();
   const finds = useQuery({
@@ -171,13 +173,14 @@ export default function MapPlace() {
         {side === 'Spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
         {side === 'Spots' && !mark && (
           <>
-            <SpotFilter
-              pick={pick}
-              onPick={setPick}
-              kinds={[...new Set(spots.map((s) => s.place))].sort()}
-              onStart={() => setTool('start')}
+            <SpotFilter pick={pick} onPick={setPick} kinds={kinds} onStart={askStart} />
+            <SpotList
+              spots={spots}
+              shown={shown}
+              reaches={start ? reaches : undefined}
+              chosen={m.spot.id}
+              onChoose={m.choose}
             />
-            <SpotList spots={spots} shown={shown} reaches={start ? reaches : undefined} />
             <div className="map-acts">
               <Button onClick={() => setTool('spot')}>New spot</Button>
               <Button onClick={() => setTool('mark')}>New mark</Button>

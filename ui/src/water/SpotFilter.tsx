@@ -1,4 +1,5 @@
 import { Button, InputNumber, Select } from 'antd';
+import { memo } from 'react';
 import type { ChartSpot, LatLon, Schemas } from '../api/client';
 import { Toggle } from './Toggle';
 
@@ -28,7 +29,7 @@ export function picked(spots: ChartSpot[], p: Pick, reaches?: Map<string, Reach>
   });
 }
 
-export function SpotFilter(props: {
+export const SpotFilter = memo(function SpotFilter(props: {
   pick: Pick;
   onPick: (p: Pick) => void;
   kinds: string[];
@@ -76,4 +77,4 @@ export function SpotFilter(props: {
       )}
     </div>
   );
-}
+});

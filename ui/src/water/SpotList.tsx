@@ -1,6 +1,6 @@
+import { memo } from 'react';
 import type { ChartSpot } from '../api/client';
 import { clock, lasting } from '../format/time';
-import { useMoment } from '../moment/moment';
 import type { Reach } from './SpotFilter';
 
 const going: Record<string, string> = { 'on foot': 'walk', wading: 'walk', kayak: 'paddle', boat: 'run' };
@@ -11,10 +11,15 @@ function when(s: ChartSpot): string {
   return s.opens ? `from ${clock(s.opens, s.time_zone)}` : 'shut';
 }
 
-/** The spots of the map in words. */
-export function SpotList(props: { spots: ChartSpot[]; shown: Set<string>; reaches?: Map<string, Reach> }) {
-  const { spots, shown, reaches } = props;
-  const m = useMoment();
+/** The spots of the map in words. It stays as it is while only the moment moves. */
+export const SpotList = memo(function SpotList(props: {
+  spots: ChartSpot[];
+  shown: Set<string>;
+  reaches?: Map<string, Reach>;
+  chosen: string;
+  onChoose: (id: string) => void;
+}) {
+  const { spots, shown, reaches, chosen, onChoose } = props;
   const list = spots.filter((s) => shown.has(s.id));
   if (list.length === 0)
     return (
@@ -35,7 +40,7 @@ export function SpotList(props: { spots: ChartSpot[]; shown: Set<string>; reache
         const reach = reaches?.get(s.id);
         return (
           <li key={s.id}>
-            <button aria-pressed={s.id === m.spot.id} onClick={() => m.choose(s.id)} data-open={s.open}>
+            <button aria-pressed={s.id === chosen} onClick={() => onChoose(s.id)} data-open={s.open}>
               <i className={s.open ? 'pebble-dot full' : 'pebble-dot'} aria-hidden="true" />
               <b>{s.name}</b>
               <span className={s.closing ? 'when closing' : 'when'}>{when(s)}</span>
@@ -57,4 +62,4 @@ export function SpotList(props: { spots: ChartSpot[]; shown: Set<string>; reache
       })}
     </ul>
   );
-}
+});
