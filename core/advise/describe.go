@@ -38,7 +38,7 @@ func retrieve(sys quantity.System, p *presentation, depth, temp float64) (string
 	var say []string
 	var work []Working
 	if p.rig.Head && p.rig.Column == "bottom" {
-		body := tackle.SoftLure(p.weightKg)
+		body := tackle.OnHead(p.weightKg)
 		if v, err := body.FallSpeed(); err == nil {
 			count := depth / v
 			say = append(say, "Count "+count1(count)+" s down.")

@@ -22,3 +22,14 @@ func (c Curve) Mass(lengthM float64) (float64, error) {
 func Condition(lengthM, massKg float64) float64 {
 	return 100 * massKg * 1000 / math.Pow(lengthM*100, 3)
 }
+
+// spreadOf weights at one length: the standard deviation of their logarithm, as
+// length–weight fits of wild fish usually leave it (from memory).
+const spreadOf = 0.12
+
+// Spreading of the weights of fish of one length around the curve's: between low
+// and high lie four in five.
+func Spreading(massKg float64) (lowKg, highKg float64) {
+	const eighty = 1.2816
+	return massKg * math.Exp(-eighty*spreadOf), massKg * math.Exp(eighty*spreadOf)
+}

@@ -117,6 +117,7 @@ func (s *Server) register(api huma.API) {
 	s.registerReach(api)
 	s.registerWords(api)
 	s.registerMarks(api)
+	s.registerBench(api)
 	s.registerZones(api)
 	s.registerChart(api)
 	s.registerSurf(api)

@@ -22,7 +22,7 @@ func TestStations(t *testing.T) {
 	require.Len(t, list, 1)
 	assert.InDelta(t, 1.48, list[0].SpringRangeM, 1e-9)
 	require.GreaterOrEqual(t, len(list[0].Waters), 2)
-	old, water := list[0].ID, list[0].Waters[0].ID
+	old, water, waters := list[0].ID, list[0].Waters[0].ID, len(list[0].Waters)
 
 	// Out as a file and in again, the same.
 	for _, format := range []string{"json", "csv"} {
@@ -54,8 +54,10 @@ func TestStations(t *testing.T) {
 	require.Equal(t, 204, wren.Do("PUT", "/waters/"+water+"/station", object{"station_id": id}, nil))
 	require.Equal(t, 200, wren.Do("GET", "/stations", nil, &list))
 	require.Len(t, list, 2)
+	of := map[string]int{}
 	for _, s := range list {
-		assert.Len(t, s.Waters, 1)
+		of[s.ID] = len(s.Waters)
 	}
+	assert.Equal(t, map[string]int{id: 1, old: waters - 1}, of)
 	require.Equal(t, 204, wren.Do("PUT", "/waters/"+water+"/station", object{"station_id": old}, nil))
 }

@@ -21,6 +21,261 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/bench/cadence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A retrieve in words, beat by beat */
+        post: operations["benchCadence"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/cast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which way to cast to stay over good depths */
+        post: operations["benchCast"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/fall": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How fast something sinks */
+        post: operations["benchFall"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/float": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where to stop a sliding float */
+        post: operations["benchFloat"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/interception": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where and when to cast at a moving fish */
+        post: operations["benchInterception"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/jig": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The weight that keeps a line upright */
+        post: operations["benchJig"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/lead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The lead that holds bottom, and the one that trots */
+        post: operations["benchLead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/length-weight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a fish of a length weighs */
+        post: operations["benchLengthWeight"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/light-finish": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Which finish shows at a depth now */
+        post: operations["benchLightFinish"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Leader, drag and knot */
+        post: operations["benchLine"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/pace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How fast to wind against a push of the water */
+        post: operations["benchPace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/plug": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How deep a plug runs along a cast, over a section */
+        post: operations["benchPlug"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/reel-turns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Turns of the handle from one depth to another */
+        post: operations["benchReelTurns"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/rods": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How to spread a row of rods */
+        post: operations["benchRods"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/troll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A pass of a trolled lure over a ledge */
+        post: operations["benchTroll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/catches": {
         parameters: {
             query?: never;
@@ -1055,6 +1310,11 @@ export interface components {
             /** Format: double */
             stops_breaking_level_m: number;
         };
+        BeatOut: {
+            move: string;
+            /** Format: double */
+            seconds: number;
+        };
         BreakIn: {
             /** Format: double */
             distance_m: number;
@@ -1076,6 +1336,52 @@ export interface components {
             breaker_height_m: number;
             /** Format: double */
             breaking_depth_m: number;
+        };
+        CadenceIn: {
+            /** @description such as 2 twitch pause 4 s */
+            text: string;
+        };
+        CadenceOut: {
+            beats: components["schemas"]["BeatOut"][];
+            /**
+             * Format: double
+             * @description of one round
+             */
+            seconds: number;
+            /** @description in its shortest words */
+            text: string;
+        };
+        CastIn: {
+            /** Format: double */
+            cast_m: number;
+            /** Format: double */
+            max_m: number;
+            /**
+             * Format: double
+             * @description depths that are good
+             */
+            min_m: number;
+            /** Format: double */
+            pace_ms: number;
+            /**
+             * Format: uuid
+             * @description cast from it, over the depths of its water
+             */
+            spot_id: string;
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            time?: string;
+        };
+        CastOut: {
+            /** Format: double */
+            best_deg?: number;
+            directions: components["schemas"]["DirectionOut"][];
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** @description where it is weak */
+            weak: string;
         };
         CatchInputBody: {
             /**
@@ -1364,6 +1670,19 @@ export interface components {
             bearing_deg: number;
             section: components["schemas"]["SectionPoint"][];
         };
+        DirectionOut: {
+            /** Format: double */
+            bearing_deg: number;
+            /**
+             * Format: double
+             * @description where it begins
+             */
+            first_m?: number;
+            /** Format: double */
+            in_strip_m: number;
+            /** Format: double */
+            seconds: number;
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -1426,6 +1745,42 @@ export interface components {
             name: string;
             reason: string;
         };
+        FallIn: {
+            /** @description depths of a stepped bank, from the first step down */
+            bank_m?: number[];
+            /**
+             * Format: double
+             * @description lead 11340, tungsten 17000, a head with its soft body about 2200
+             */
+            density_kg_m3: number;
+            /** Format: double */
+            depth_m: number;
+            /**
+             * Format: double
+             * @description how far a hop raises it
+             */
+            lift_m?: number;
+            /** Format: double */
+            mass_kg: number;
+            /** @enum {string} */
+            shape: "sphere" | "egg" | "jig head" | "soft lure" | "metal" | "fluttering spoon";
+            /**
+             * Format: double
+             * @description a fall timed once; it overrules the shape
+             */
+            timed_ms?: number;
+        };
+        FallOut: {
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            hops: components["schemas"]["HopOut"][];
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            speed_ms: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         FeatureOut: {
             description: string;
             /** @enum {string} */
@@ -1464,6 +1819,25 @@ export interface components {
             finish: string;
             why: string;
         };
+        FishIn: {
+            /**
+             * Format: double
+             * @description clockwise from north
+             */
+            bearing_deg: number;
+            /** Format: double */
+            speed_ms: number;
+            /**
+             * Format: double
+             * @description east of you
+             */
+            x_m: number;
+            /**
+             * Format: double
+             * @description north of you
+             */
+            y_m: number;
+        };
         FittedOut: {
             /** Format: double */
             fitted_m: number;
@@ -1471,6 +1845,34 @@ export interface components {
             height_m: number;
             /** Format: date-time */
             time: string;
+        };
+        FloatIn: {
+            /**
+             * Format: double
+             * @description how far over it the bait is to hang
+             */
+            clear_m: number;
+            /**
+             * Format: double
+             * @description elevation of the wreck or bar
+             */
+            crest_m: number;
+            /**
+             * Format: double
+             * @description of the tide
+             */
+            level_m: number;
+        };
+        FloatOut: {
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /**
+             * Format: double
+             * @description from hook to stop knot
+             */
+            knot_m: number;
+            /** @description where it is weak */
+            weak: string;
         };
         Frame: {
             /**
@@ -1602,6 +2004,14 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        HopOut: {
+            /** Format: double */
+            from_m: number;
+            /** Format: double */
+            seconds: number;
+            /** Format: double */
+            to_m: number;
+        };
         ImportOutputBody: {
             added: string[];
             /**
@@ -1611,11 +2021,121 @@ export interface components {
             rings: number;
             skipped: components["schemas"]["SkippedOut"][];
         };
+        InterceptionIn: {
+            fish: components["schemas"]["FishIn"];
+            /** Format: double */
+            flight_speed_ms: number;
+            /** Format: double */
+            pace_ms: number;
+            /** Format: double */
+            reach_m: number;
+            /**
+             * Format: double
+             * @description how far from the fish it must fall
+             */
+            splash_clear_m: number;
+            /** Format: double */
+            window_max_m: number;
+            /**
+             * Format: double
+             * @description how far ahead of the nose it is to cross
+             */
+            window_min_m: number;
+        };
+        InterceptionOut: {
+            /** Format: double */
+            cross_s: number;
+            /** Format: double */
+            land_x_m: number;
+            /** Format: double */
+            land_y_m: number;
+            /**
+             * Format: double
+             * @description ahead of the nose
+             */
+            pass_distance_m: number;
+            possible: boolean;
+            /** Format: double */
+            splash_s: number;
+            /**
+             * Format: double
+             * @description before the cast
+             */
+            wait_s: number;
+            why: string;
+        };
+        JigIn: {
+            /**
+             * Format: double
+             * @description from upright; 15 if left out
+             */
+            angle_deg?: number;
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            line_diameter_m: number;
+            /**
+             * Format: double
+             * @description of the water past the line: current less drift
+             */
+            run_ms: number;
+        };
+        JigOut: {
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** Format: double */
+            mass_kg: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         LatLon: {
             /** Format: double */
             lat: number;
             /** Format: double */
             lon: number;
+        };
+        LeadIn: {
+            /** Format: double */
+            current_ms: number;
+            /**
+             * Format: double
+             * @description a third of the line if left out
+             */
+            depth_m?: number;
+            /** Format: double */
+            line_diameter_m: number;
+            /**
+             * Format: double
+             * @description in the water
+             */
+            line_length_m: number;
+            /**
+             * @description bank if left out
+             * @enum {string}
+             */
+            sinker?: "egg" | "bank" | "pyramid" | "grip";
+        };
+        LeadOut: {
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** Format: double */
+            hold_kg: number;
+            /** Format: double */
+            line_drag_n: number;
+            /**
+             * Format: double
+             * @description what holds with line a quarter thicker
+             */
+            thicker_kg: number;
+            /**
+             * Format: double
+             * @description and a quarter thinner
+             */
+            thinner_kg: number;
+            /** Format: double */
+            trot_kg: number;
+            /** @description where it is weak */
+            weak: string;
         };
         LearnedOut: {
             /**
@@ -1662,12 +2182,59 @@ export interface components {
             /** Format: int64 */
             lows: number;
         };
+        LengthWeightIn: {
+            /** Format: double */
+            length_m: number;
+            /**
+             * Format: double
+             * @description if weighed: its condition is told
+             */
+            mass_kg?: number;
+            target: string;
+        };
+        LengthWeightOut: {
+            /**
+             * Format: double
+             * @description Fulton's K of the weight given
+             */
+            condition?: number;
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** Format: double */
+            high_kg: number;
+            /**
+             * Format: double
+             * @description four in five lie between
+             */
+            low_kg: number;
+            /** Format: double */
+            mass_kg: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         LevelLine: {
             /** @description being cut off */
             danger: boolean;
             /** Format: double */
             level_m: number;
             says: string;
+        };
+        LightFinishIn: {
+            /** Format: double */
+            cloud_fraction: number;
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            secchi_m: number;
+            /** Format: double */
+            sun_altitude_deg: number;
+        };
+        LightFinishOut: {
+            class: string;
+            /** @description best first */
+            finishes: components["schemas"]["FinishOut"][];
+            /** Format: double */
+            lux: number;
         };
         LightInputBody: {
             /** Format: double */
@@ -1699,6 +2266,39 @@ export interface components {
             lux: number;
             /** Format: double */
             surface_lux: number;
+        };
+        LineIn: {
+            /** @description the lure is to swing freely */
+            free_action?: boolean;
+            /** @enum {string} */
+            hazard: "open sand" | "shell" | "pilings" | "rock" | "teeth";
+            /**
+             * Format: double
+             * @description the least for the hazard if left out
+             */
+            leader_n?: number;
+            /**
+             * Format: double
+             * @description breaking strength
+             */
+            line_n: number;
+            /** @enum {string} */
+            material: "mono" | "fluorocarbon" | "braid";
+        };
+        LineOut: {
+            /** Format: double */
+            drag_n: number;
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            knot: string;
+            /** Format: double */
+            leader_max_n: number;
+            /** Format: double */
+            leader_min_n: number;
+            /** Format: int64 */
+            turns: number;
+            /** @description where it is weak */
+            weak: string;
         };
         LogKind: {
             /** Format: double */
@@ -1916,6 +2516,35 @@ export interface components {
              */
             lag_low_min: number;
         };
+        PaceIn: {
+            /**
+             * Format: double
+             * @description slowest through the water at which it works
+             */
+            least_water_speed_ms: number;
+            /** Format: double */
+            length_per_turn_m: number;
+            /**
+             * Format: double
+             * @description above 0: the water carries the lure towards you
+             */
+            push_ms: number;
+        };
+        PaceOut: {
+            /** @description the water draws it faster than it wants: let line out */
+            drifts: boolean;
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /**
+             * Format: double
+             * @description how fast the line comes in
+             */
+            ground_ms: number;
+            /** Format: double */
+            turns_per_10s: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         PairedOut: {
             /** Format: double */
             a_m: number;
@@ -1955,6 +2584,51 @@ export interface components {
             says: string;
             /** @description deepest first */
             under: components["schemas"]["PierOut"][];
+        };
+        PlugIn: {
+            /** Format: double */
+            cast_m: number;
+            /** @description or over these, from the rod outwards */
+            depths?: components["schemas"]["SectionDepth"][];
+            /** Format: double */
+            line_diameter_m: number;
+            /** Format: double */
+            pace_ms: number;
+            /** Format: double */
+            rated_m: number;
+            /**
+             * Format: uuid
+             * @description over this spot's section, cast outwards from the water's edge
+             */
+            spot_id?: string;
+            /** Format: double */
+            strip_max_m: number;
+            /** Format: double */
+            strip_min_m: number;
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            time?: string;
+        };
+        PlugOut: {
+            /** Format: double */
+            deepest_m: number;
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** Format: double */
+            in_strip_m: number;
+            /** @description from the end of the cast to the rod */
+            path: components["schemas"]["SectionDepth"][];
+            /** Format: double */
+            seconds: number;
+            /**
+             * Format: double
+             * @description from the rod; left out if it never does
+             */
+            touches_m?: number;
+            /** @description where it is weak */
+            weak: string;
         };
         PredictInputBody: {
             constituents: components["schemas"]["ConstituentIn"][];
@@ -2047,6 +2721,37 @@ export interface components {
             says: string;
             school: string;
         };
+        ReelTurnsIn: {
+            /** Format: double */
+            from_depth_m: number;
+            /** Format: double */
+            gear_ratio?: number;
+            /**
+             * Format: double
+             * @description measured; or say ratio and spool
+             */
+            length_per_turn_m?: number;
+            /**
+             * Format: double
+             * @description over the line on it
+             */
+            spool_diameter_m?: number;
+            /** Format: double */
+            to_depth_m: number;
+        };
+        ReelTurnsOut: {
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /** Format: double */
+            length_per_turn_m: number;
+            /**
+             * Format: double
+             * @description below 0: line to let out
+             */
+            turns: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         RevisionOutputBody: {
             /** Format: int64 */
             revision: number;
@@ -2084,6 +2789,30 @@ export interface components {
             /** @description civil dawn to civil dusk */
             twilight: components["schemas"]["SpanOut"][];
             windows: components["schemas"]["WindowOut"][];
+        };
+        RodOut: {
+            /** Format: double */
+            cast_m: number;
+            /** Format: int64 */
+            number: number;
+            over: string;
+        };
+        RodsIn: {
+            /** Format: double */
+            reach_m: number;
+            /** Format: int64 */
+            rods: number;
+            zones?: components["schemas"]["ZoneOfRods"][];
+        };
+        RodsOut: {
+            rods: components["schemas"]["RodOut"][];
+            says: string;
+        };
+        SectionDepth: {
+            /** Format: double */
+            depth_m: number;
+            /** Format: double */
+            distance_m: number;
         };
         SectionOutputBody: {
             section: components["schemas"]["SectionPoint"][];
@@ -2634,6 +3363,51 @@ export interface components {
              */
             per_day: number;
         };
+        TrollIn: {
+            /** Format: double */
+            behind_m: number;
+            /** Format: double */
+            break_n?: number;
+            /** Format: double */
+            drag_n?: number;
+            /**
+             * Format: double
+             * @description along the way
+             */
+            ledge_m: number;
+            /** @enum {string} */
+            lure: "bucktail" | "top-water" | "small skirted lure" | "strip bait";
+            /** Format: double */
+            speed_ms: number;
+            /**
+             * Format: double
+             * @description mono about 0.22, braid 0.04
+             */
+            stretch_at_break?: number;
+        };
+        TrollOut: {
+            fits: boolean;
+            /** @description with the inputs, to check by hand */
+            formula: string;
+            /**
+             * Format: double
+             * @description stretch before the drag slips
+             */
+            give_m: number;
+            /** Format: double */
+            max_ms: number;
+            /** Format: double */
+            min_ms: number;
+            /** Format: double */
+            over_ledge_s: number;
+            /**
+             * Format: double
+             * @description once the boat is past it
+             */
+            turn_after_s: number;
+            /** @description where it is weak */
+            weak: string;
+        };
         TurnAt: {
             /** Format: double */
             height_m: number;
@@ -2784,6 +3558,15 @@ export interface components {
             /** Format: int64 */
             to_md?: number;
         };
+        ZoneOfRods: {
+            /** Format: double */
+            from_m: number;
+            name: string;
+            /** Format: double */
+            to_m: number;
+            /** Format: double */
+            worth?: number;
+        };
         ZoneOut: {
             /**
              * Format: date
@@ -2837,6 +3620,906 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AdviseOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchCadence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CadenceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CadenceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchCast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CastIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CastOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchFall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FallIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FallOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchFloat: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FloatIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FloatOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchInterception: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InterceptionIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InterceptionOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchJig: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["JigIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JigOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchLead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeadIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeadOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchLengthWeight: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LengthWeightIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LengthWeightOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchLightFinish: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LightFinishIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LightFinishOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LineIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchPace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchPlug: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlugIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlugOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchReelTurns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReelTurnsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReelTurnsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchRods: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RodsIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RodsOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchTroll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrollIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrollOut"];
                 };
             };
             /** @description Unauthorized */

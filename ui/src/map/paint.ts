@@ -30,7 +30,7 @@ const tides = 1000;
 /** Depths the table of colours covers begin so far above the water, and there are so many, cm. */
 const dry = top + tides;
 const n = dry + tides - bottom + 1;
-const shades = 32;
+const shades = 64;
 /** A line is drawn to so many pixels from where it lies. */
 const reach = 2.2;
 
@@ -101,7 +101,7 @@ export function paint(s: Screen, look: Lookup, level: number, highest: number, o
       continue;
     }
     const k = water - z + dry;
-    const shade = lit[o]! >> 3;
+    const shade = lit[o]! >> 2;
     const colour = z > highest ? land[shade]! : colours[shade * n + k]!;
     // Far from any line, as nearly all of the ground is.
     out[o] = off[k]! * flat[o]! > reach ? colour : lined(s, look, level, o, k, colour);

@@ -60,7 +60,9 @@ export function screen(g: Cells, v: View): Screen {
       const o = y * width + x;
       const dx = x + 1 < width ? z[o + 1]! - z[o]! : z[o]! - z[o - 1]!;
       const dy = y + 1 < height ? z[o + width]! - z[o]! : z[o]! - z[o - width]!;
-      flat[o] = 1 / Math.max(Math.sqrt(dx * dx + dy * dy), 0.02);
+      const steep = Math.sqrt(dx * dx + dy * dy);
+      // At the edge of what is known no line is drawn.
+      flat[o] = steep === steep ? 1 / Math.max(steep, 0.02) : 1e6;
       const v = z[o]!;
       if (v === v) cm[o] = Math.max(lowest, Math.min(highest, Math.round(v)));
     }

@@ -8,7 +8,8 @@ const margins = [0, 10, 20, 30, 45, 60, 90];
 export function Way() {
   const m = useMoment();
   const zone = m.spot.time_zone;
-  const shown = m.visits.slice(0, 4);
+  const at = m.frame ? Date.parse(m.frame.time) : 0;
+  const shown = m.visits.filter((v) => !v.closes || Date.parse(v.closes) > at).slice(0, 3);
   const calendar = new URLSearchParams({
     margin_min: String(m.plan.margin),
     daylight: String(m.plan.daylight),
