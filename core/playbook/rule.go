@@ -20,11 +20,19 @@ type Rule struct {
 	targets []string
 	when    expression
 	family  int
+	// off: an angler does not believe it.
+	off bool
 }
 
-// Concerns says whether the rule speaks of a target.
+// Off says that an angler has switched it off.
+func (r *Rule) Off() bool { return r.off }
+
+// Targets it speaks of; none means all.
+func (r *Rule) Targets() []string { return slices.Clone(r.targets) }
+
+// Concerns says whether the rule speaks of a target; switched off, of none.
 func (r *Rule) Concerns(target string) bool {
-	return len(r.targets) == 0 || slices.Contains(r.targets, target)
+	return !r.off && (len(r.targets) == 0 || slices.Contains(r.targets, target))
 }
 
 // Weight is how far the rule applies to the facts, 0…1, before it shares with

@@ -56,7 +56,7 @@ var shots = []shot{
 	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
 	{name: "set-up-tide", size: browser.Desk, path: "/set-up", setUp: notes},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
-	{name: "warmth", size: browser.Desk, path: "/water", steps: 45, setUp: scrolledSheet},
+	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
 	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
 }
@@ -122,17 +122,6 @@ func notes(p *browser.Page) error {
 	return err
 }
 
-// scrolledSheet shows the foot of the conditions sheet.
-func scrolledSheet(p *browser.Page) error {
-	if err := p.Click("all"); err != nil {
-		return err
-	}
-	if err := p.Wait(`document.querySelector('.warmth svg')`); err != nil {
-		return err
-	}
-	_, err := browser.Eval[any](p, `(document.querySelector('.sheet-facts').scrollIntoView(), 1)`)
-	return err
-}
 
 // gauge gives Set-up a made-up record with a spike and a move of its zero.
 func gauge(p *browser.Page) error {

@@ -124,7 +124,11 @@ func (s *Server) advise(ctx context.Context, in *adviseInput) (*adviseOutput, er
 	if err != nil {
 		return nil, failed(err)
 	}
-	q := advise.Question{Book: s.book, Belief: s.belief, Target: target, At: -1, Time: t, System: system, Most: in.Body.Most}
+	book, belief, err := s.bookOf(ctx, angler)
+	if err != nil {
+		return nil, failed(err)
+	}
+	q := advise.Question{Book: book, Belief: belief, Target: target, At: -1, Time: t, System: system, Most: in.Body.Most}
 	for i, sp := range spots {
 		of := readings[sp.Water.ID]
 		if sp.ID == in.Body.SpotID {

@@ -118,6 +118,7 @@ func (s *Server) register(api huma.API) {
 	s.registerWords(api)
 	s.registerMarks(api)
 	s.registerBench(api)
+	s.registerPlaybook(api)
 	s.registerZones(api)
 	s.registerChart(api)
 	s.registerSurf(api)

@@ -226,7 +226,8 @@ type PlugIn struct {
 	PaceMS        float64        `json:"pace_ms"`
 	StripMinM     float64        `json:"strip_min_m" minimum:"0"`
 	StripMaxM     float64        `json:"strip_max_m"`
-	SpotID        *uuid.UUID     `json:"spot_id,omitempty" format:"uuid" doc:"over this spot's section, cast outwards from the water's edge"`
+	SpotID        *uuid.UUID     `json:"spot_id,omitempty" format:"uuid" doc:"over this spot's section, cast outwards"`
+	StandM        *float64       `json:"stand_m,omitempty" doc:"where one stands on that section; the water's edge if left out"`
 	Time          time.Time      `json:"time,omitempty" doc:"now if left out"`
 	DepthsM       []sectionDepth `json:"depths,omitempty" maxItems:"500" nullable:"false" doc:"or over these, from the rod outwards"`
 }
@@ -298,7 +299,10 @@ func (s *Server) depthsFrom(ctx context.Context, in *PlugIn) (func(float64) floa
 	}
 	from, to := section.Ends()
 	stand := from
-	if in.SpotID != nil {
+	switch {
+	case in.StandM != nil:
+		stand = *in.StandM
+	case in.SpotID != nil:
 		for d := from; d < to; d += 0.5 {
 			if section.Elevation(d) < level {
 				stand = d

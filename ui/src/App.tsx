@@ -10,6 +10,7 @@ import { antTheme, applyLight, LightContext, storedLight, type Light } from './t
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
+const BenchPage = lazy(() => import('./bench/BenchPage'));
 const BackPage = lazy(() => import('./back/BackPage'));
 const SetupPage = lazy(() => import('./setup/SetupPage'));
 
@@ -46,6 +47,8 @@ export function App() {
                       <Route path="/water/edit" element={<SpotEditor />} />
                       <Route path="/water/edit/:id" element={<SpotEditor />} />
                       <Route path="/tie-on" element={<TiePage />} />
+                      <Route path="/tie-on/bench" element={<BenchPage />} />
+                      <Route path="/tie-on/bench/:id" element={<BenchPage />} />
                       <Route path="/back" element={<BackPage />} />
                       <Route path="/set-up" element={<SetupPage />} />
                       <Route path="*" element={<Navigate to="/water" replace />} />

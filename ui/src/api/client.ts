@@ -69,6 +69,21 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
   );
 }
 
+/** A calculation of the bench: its input and what it gives. */
+type BenchPath = Extract<keyof paths, `/v1/bench/${string}`>;
+type BenchName<P> = P extends `/v1/bench/${infer N}` ? N : never;
+export type Calculation = BenchName<BenchPath>;
+export type BenchIn<N extends Calculation> = paths[`/v1/bench/${N}`]['post'] extends {
+  requestBody: { content: { 'application/json': infer B } };
+}
+  ? B
+  : never;
+export type BenchOut<N extends Calculation> = paths[`/v1/bench/${N}`]['post'] extends {
+  responses: { 200: { content: { 'application/json': infer B } } };
+}
+  ? B
+  : never;
+
 /** A file's text sent as it is. */
 const asText = (text: string) => ({
   body: text as never,
@@ -154,6 +169,12 @@ export const api = {
     settle(client.GET('/v1/spots/{id}/shelter', { params: { path: { id }, query: { wind_ms } } })),
   pier: (id: string, time: string) =>
     settle(client.GET('/v1/spots/{id}/pier', { params: { path: { id }, query: { time } } })),
+  bench: <N extends Calculation>(name: N, body: BenchIn<N>) =>
+    settle(
+      client.POST(`/v1/bench/${name}` as '/v1/bench/fall', { body: body as BenchIn<'fall'> }) as Promise<
+        Result<unknown>
+      >,
+    ) as Promise<BenchOut<N>>,
   readSurf: (body: Schemas['SurfInputBody']) => settle(client.POST('/v1/ground/surf', { body })),
   putSpot: (id: string, body: Schemas['SpotInputBody']) =>
     settle(client.PUT('/v1/spots/{id}', { params: { path: { id } }, body })),

@@ -531,6 +531,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/playbook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rules of thumb, with what you changed of them */
+        get: operations["playbook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/playbook/rules/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Switch a rule off or on, or give it another strength; nothing said: as the playbook has it */
+        put: operations["putRule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/sky/day": {
         parameters: {
             query?: never;
@@ -2487,6 +2521,13 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        OfferingOut: {
+            approach: string;
+            id: string;
+            name: string;
+            rigs: string[];
+            traits: string[];
+        };
         OffsetsBody: {
             /**
              * Format: double
@@ -2585,6 +2626,16 @@ export interface components {
             /** @description deepest first */
             under: components["schemas"]["PierOut"][];
         };
+        PlaybookOutputBody: {
+            basis: string;
+            certainties: string[];
+            /** @description strengths a rule may claim */
+            effects: string[];
+            offerings: components["schemas"]["OfferingOut"][];
+            rigs: components["schemas"]["RigOut"][];
+            rules: components["schemas"]["RuleOut"][];
+            targets: components["schemas"]["TargetOut"][];
+        };
         PlugIn: {
             /** Format: double */
             cast_m: number;
@@ -2598,9 +2649,14 @@ export interface components {
             rated_m: number;
             /**
              * Format: uuid
-             * @description over this spot's section, cast outwards from the water's edge
+             * @description over this spot's section, cast outwards
              */
             spot_id?: string;
+            /**
+             * Format: double
+             * @description where one stands on that section; the water's edge if left out
+             */
+            stand_m?: number;
             /** Format: double */
             strip_max_m: number;
             /** Format: double */
@@ -2790,6 +2846,12 @@ export interface components {
             twilight: components["schemas"]["SpanOut"][];
             windows: components["schemas"]["WindowOut"][];
         };
+        RigOut: {
+            bite: string;
+            id: string;
+            move: string;
+            name: string;
+        };
         RodOut: {
             /** Format: double */
             cast_m: number;
@@ -2807,6 +2869,34 @@ export interface components {
         RodsOut: {
             rods: components["schemas"]["RodOut"][];
             says: string;
+        };
+        RuleInputBody: {
+            certainty?: string;
+            /** @description in place of the playbook's own */
+            effect?: string;
+            off?: boolean;
+        };
+        RuleOut: {
+            built_certainty: string;
+            built_effect: string;
+            certainty: string;
+            changed: boolean;
+            /** @description with your change, if any */
+            effect: string;
+            /**
+             * Format: double
+             * @description the multiplier the effect stands for
+             */
+            factor: number;
+            family: string;
+            id: string;
+            idea: string;
+            off: boolean;
+            origin: string;
+            says: string;
+            school?: string;
+            /** @description none: all */
+            targets: string[];
         };
         SectionDepth: {
             /** Format: double */
@@ -5462,6 +5552,122 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Who"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    playbook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaybookOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {

@@ -118,7 +118,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         approach: (old ? old.approach : seed.approach) || undefined,
         offering: old ? old.offering : seed.offering,
         mark: (old ? old.mark : seed.mark) || undefined,
-        note: old?.note,
+        note: old?.note ?? entry?.note,
         readings: observed(old, m.readings),
       }}
     >

@@ -8,6 +8,7 @@ export interface Entry {
   approach?: string;
   offering?: string;
   mark?: string;
+  note?: string;
   /** A stored spell to change. */
   spell?: Spell;
 }

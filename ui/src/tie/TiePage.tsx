@@ -1,6 +1,7 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Choice, type Reason } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
@@ -42,6 +43,9 @@ export default function TiePage() {
           }}
           options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
         />
+        <Link className="to-bench" to="/tie-on/bench">
+          The bench
+        </Link>
         <p className="quiet small">{targets.data?.find((t) => t.id === target)?.note}</p>
       </div>
       {m.frame && m.ribbon && !m.frame.open && (

@@ -1,0 +1,51 @@
+import type { ReactNode } from 'react';
+import type { BenchIn, BenchOut, Calculation } from '../api/client';
+import type { Moment } from '../moment/moment';
+
+/** Something a tool asks for, as it is written on screen. */
+export interface Field {
+  key: string;
+  label: string;
+  unit?: string;
+  /** How many SI units one of the shown units is. */
+  si?: number;
+  step?: number;
+  min?: number;
+  max?: number;
+  /** Words to choose from instead of a number. */
+  words?: readonly string[];
+  text?: boolean;
+}
+
+export type Values = Record<string, number | string | undefined>;
+
+/** A calculation of the bench, with what it asks for and how its result is shown. */
+export interface Tool<N extends Calculation = Calculation> {
+  id: N;
+  name: string;
+  says: string;
+  fields: Field[];
+  /** Fitted to the chosen spot and moment, in SI. */
+  first: (m: Moment) => Values;
+  body: (v: Values, m: Moment) => BenchIn<N>;
+  /** The result in one line, for the log. */
+  line: (r: BenchOut<N>, v: Values) => string;
+  show?: (r: BenchOut<N>, v: Values, m: Moment) => ReactNode;
+}
+
+/** Keeps the types of one tool together. */
+export const tool = <N extends Calculation>(t: Tool<N>) => t as unknown as Tool;
+
+export const num = (v: Values, key: string) => Number(v[key]);
+/** The depth over the deepest mark worth a cast now, or a usual one. */
+export const depthNow = (m: Moment) => {
+  const deepest = Math.max(0, ...(m.frame?.depths_m ?? []));
+  return deepest > 0.2 ? Math.round(deepest * 10) / 10 : 2;
+};
+export const runNow = (m: Moment) => Math.round(Math.abs(m.frame?.current_ms ?? 0.3) * 100) / 100;
+
+/** Where one casts from: the crest or bar one wades to, else the bank. */
+export const standing = (m: Moment) =>
+  m.spot.manner === 'wading'
+    ? (m.ribbon?.marks.find((k) => k.kind === 'crest' || k.kind === 'bar')?.distance_m ?? 0)
+    : 0;

@@ -1,0 +1,408 @@
+import { fixed } from '../format/measure';
+import { Beats } from './Beats';
+import { Interception } from './Interception';
+import { Rods } from './Rods';
+import { Rose } from './Rose';
+import { Swim } from './Swim';
+import { depthNow, num, runNow, standing, tool } from './tool';
+
+const grams = (kg: number) => `${fixed(kg * 1000, kg < 0.03 ? 1 : 0)} g`;
+const mm = { unit: 'mm', si: 0.001, step: 0.01 };
+const pounds = 4.4482;
+
+/** The bench, in the order of a day's work. */
+export const tools = [
+  tool({
+    id: 'reel-turns',
+    name: 'Reel turns',
+    says: 'From one depth to another. Aim over the fish: most look up.',
+    fields: [
+      { key: 'length_per_turn_m', label: 'One turn brings in', unit: 'm', step: 0.05 },
+      { key: 'from_depth_m', label: 'From', unit: 'm deep', step: 0.5 },
+      { key: 'to_depth_m', label: 'to', unit: 'm deep', step: 0.5 },
+    ],
+    first: (m) => ({
+      length_per_turn_m: 0.6,
+      from_depth_m: depthNow(m),
+      to_depth_m: Math.max(depthNow(m) - 1, 0),
+    }),
+    body: (v) => ({
+      length_per_turn_m: num(v, 'length_per_turn_m'),
+      from_depth_m: num(v, 'from_depth_m'),
+      to_depth_m: num(v, 'to_depth_m'),
+    }),
+    line: (r) =>
+      r.turns >= 0
+        ? `${fixed(r.turns, 1)} turns up`
+        : `${fixed(-r.turns * r.length_per_turn_m, 1)} m of line out`,
+  }),
+  tool({
+    id: 'fall',
+    name: 'Fall',
+    says: 'Count it down. Watch the line: a jump on the fall is the bite.',
+    fields: [
+      { key: 'mass_kg', label: 'Weight, all of it', unit: 'g', si: 0.001, step: 0.5 },
+      {
+        key: 'shape',
+        label: 'Shape',
+        words: ['soft lure', 'jig head', 'metal', 'fluttering spoon', 'egg', 'sphere'],
+      },
+      { key: 'depth_m', label: 'Depth', unit: 'm', step: 0.5 },
+      { key: 'timed_ms', label: 'Timed once (leave empty)', unit: 'm/s', step: 0.05 },
+    ],
+    first: (m) => ({ mass_kg: 0.0095, shape: 'soft lure', depth_m: depthNow(m) }),
+    body: (v) => ({
+      mass_kg: num(v, 'mass_kg'),
+      density_kg_m3: v.shape === 'soft lure' ? 2200 : v.shape === 'metal' ? 7800 : 11340,
+      shape: v.shape as 'sphere',
+      depth_m: num(v, 'depth_m'),
+      ...(v.timed_ms ? { timed_ms: num(v, 'timed_ms') } : {}),
+    }),
+    line: (r) => `${fixed(r.seconds, 1)} s to the bottom, ${fixed(r.speed_ms, 2)} m/s`,
+  }),
+  tool({
+    id: 'pace',
+    name: 'Pace',
+    says: 'The slowest winding that keeps the lure working, with the push of the water.',
+    fields: [
+      { key: 'least_water_speed_ms', label: 'It works from', unit: 'm/s', step: 0.05 },
+      { key: 'push_ms', label: 'The water pushes it to you by', unit: 'm/s', step: 0.05, min: -3 },
+      { key: 'length_per_turn_m', label: 'One turn brings in', unit: 'm', step: 0.05 },
+    ],
+    first: () => ({ least_water_speed_ms: 0.4, push_ms: 0, length_per_turn_m: 0.6 }),
+    body: (v) => ({
+      least_water_speed_ms: num(v, 'least_water_speed_ms'),
+      push_ms: num(v, 'push_ms'),
+      length_per_turn_m: num(v, 'length_per_turn_m'),
+    }),
+    line: (r) =>
+      r.drifts
+        ? 'Let line out: the water draws it faster than it wants'
+        : `${fixed(r.turns_per_10s, 1)} turns in 10 s`,
+  }),
+  tool({
+    id: 'cadence',
+    name: 'Cadence',
+    says: 'A retrieve in words: wind, twitch, pop, hop, walk, lift, pause; how often before, seconds after.',
+    fields: [{ key: 'text', label: 'The retrieve', text: true }],
+    first: () => ({ text: '2 twitch pause 4 s' }),
+    body: (v) => ({ text: String(v.text) }),
+    line: (r) => `${r.text}: ${fixed(r.seconds, 1)} s a round`,
+    show: (r) => <Beats beats={r.beats} />,
+  }),
+  tool({
+    id: 'lead',
+    name: 'Lead',
+    says: 'What holds in this current, and what trots. Thin line wants less.',
+    fields: [
+      { key: 'current_ms', label: 'Current', unit: 'm/s', step: 0.05 },
+      { key: 'line_diameter_m', label: 'Line', ...mm },
+      { key: 'line_length_m', label: 'Line in the water', unit: 'm', step: 5 },
+      { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
+    ],
+    first: (m) => ({ current_ms: runNow(m), line_diameter_m: 0.00025, line_length_m: 50, sinker: 'bank' }),
+    body: (v) => ({
+      current_ms: num(v, 'current_ms'),
+      line_diameter_m: num(v, 'line_diameter_m'),
+      line_length_m: num(v, 'line_length_m'),
+      sinker: v.sinker as 'bank',
+    }),
+    line: (r) => `${grams(r.hold_kg)} holds, ${grams(r.trot_kg)} trots`,
+    show: (r) => (
+      <p>
+        With line a quarter thicker {grams(r.thicker_kg)} would hold, a quarter thinner {grams(r.thinner_kg)}.
+      </p>
+    ),
+  }),
+  tool({
+    id: 'plug',
+    name: 'Plug',
+    says: 'How deep it runs along the cast over this section, where it first knocks, how long it fishes the strip.',
+    fields: [
+      { key: 'stand_m', label: 'You stand, out from the bank', unit: 'm', step: 1 },
+      { key: 'rated_m', label: 'Sold as diving to', unit: 'm', step: 0.1 },
+      { key: 'cast_m', label: 'Cast', unit: 'm', step: 1 },
+      { key: 'line_diameter_m', label: 'Line', ...mm },
+      { key: 'pace_ms', label: 'Pace', unit: 'm/s', step: 0.05 },
+      { key: 'strip_min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
+      { key: 'strip_max_m', label: 'to', unit: 'm', step: 0.1 },
+    ],
+    first: (m) => ({
+      stand_m: standing(m),
+      rated_m: 1.5,
+      cast_m: 35,
+      line_diameter_m: 0.00025,
+      pace_ms: 0.6,
+      strip_min_m: 0.5,
+      strip_max_m: 1.6,
+    }),
+    body: (v, m) => ({
+      rated_m: num(v, 'rated_m'),
+      cast_m: num(v, 'cast_m'),
+      line_diameter_m: num(v, 'line_diameter_m'),
+      pace_ms: num(v, 'pace_ms'),
+      strip_min_m: num(v, 'strip_min_m'),
+      strip_max_m: num(v, 'strip_max_m'),
+      stand_m: num(v, 'stand_m'),
+      spot_id: m.spot.id,
+      time: m.frame?.time,
+    }),
+    line: (r) =>
+      `${r.touches_m === undefined ? 'Never touches' : `First knocks ${fixed(r.touches_m, 0)} m out`}; ${fixed(r.seconds, 0)} s in the strip`,
+    show: (r, v) => <Swim swim={r} cast={num(v, 'cast_m')} stand={num(v, 'stand_m')} />,
+  }),
+  tool({
+    id: 'cast',
+    name: 'Along or across',
+    says: 'Which way to cast from this spot so that the lure stays over good depths longest.',
+    fields: [
+      { key: 'cast_m', label: 'Cast', unit: 'm', step: 1 },
+      { key: 'pace_ms', label: 'Pace', unit: 'm/s', step: 0.05 },
+      { key: 'min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
+      { key: 'max_m', label: 'to', unit: 'm', step: 0.1 },
+    ],
+    first: () => ({ cast_m: 35, pace_ms: 0.5, min_m: 0.6, max_m: 1.6 }),
+    body: (v, m) => ({
+      spot_id: m.spot.id,
+      time: m.frame?.time,
+      cast_m: num(v, 'cast_m'),
+      pace_ms: num(v, 'pace_ms'),
+      min_m: num(v, 'min_m'),
+      max_m: num(v, 'max_m'),
+    }),
+    line: (r) => {
+      const best = r.directions.find((d) => d.bearing_deg === r.best_deg);
+      return best
+        ? `Towards ${fixed(best.bearing_deg, 0)}°: ${fixed(best.seconds, 0)} s over good depths`
+        : 'No direction reaches good depths';
+    },
+    show: (r, v) => <Rose directions={r.directions} best={r.best_deg} cast={num(v, 'cast_m')} />,
+  }),
+  tool({
+    id: 'interception',
+    name: 'Moving fish',
+    says: 'Where to land and when, so that splash and line stay clear and the lure crosses ahead of its nose.',
+    fields: [
+      { key: 'x_m', label: 'Fish, east of you', unit: 'm', step: 1, min: -100 },
+      { key: 'y_m', label: 'north of you', unit: 'm', step: 1, min: -100 },
+      { key: 'speed_ms', label: 'It swims', unit: 'm/s', step: 0.05 },
+      { key: 'bearing_deg', label: 'towards', unit: '°', step: 5 },
+      { key: 'pace_ms', label: 'You wind', unit: 'm/s', step: 0.05 },
+      { key: 'flight_speed_ms', label: 'A cast flies', unit: 'm/s', step: 1 },
+      { key: 'reach_m', label: 'Your reach', unit: 'm', step: 1 },
+      { key: 'splash_clear_m', label: 'Splash clear by', unit: 'm', step: 0.1 },
+      { key: 'window_min_m', label: 'Cross ahead by', unit: 'm', step: 0.05 },
+      { key: 'window_max_m', label: 'to', unit: 'm', step: 0.05 },
+    ],
+    first: () => ({
+      x_m: -14,
+      y_m: 12,
+      speed_ms: 0.5,
+      bearing_deg: 90,
+      pace_ms: 0.5,
+      flight_speed_ms: 12,
+      reach_m: 30,
+      splash_clear_m: 1.8,
+      window_min_m: 0.15,
+      window_max_m: 0.3,
+    }),
+    body: (v) => ({
+      fish: {
+        x_m: num(v, 'x_m'),
+        y_m: num(v, 'y_m'),
+        speed_ms: num(v, 'speed_ms'),
+        bearing_deg: num(v, 'bearing_deg'),
+      },
+      pace_ms: num(v, 'pace_ms'),
+      flight_speed_ms: num(v, 'flight_speed_ms'),
+      reach_m: num(v, 'reach_m'),
+      splash_clear_m: num(v, 'splash_clear_m'),
+      window_min_m: num(v, 'window_min_m'),
+      window_max_m: num(v, 'window_max_m'),
+    }),
+    line: (r) =>
+      r.possible
+        ? `Wait ${fixed(r.wait_s, 1)} s, land ${fixed(Math.hypot(r.land_x_m, r.land_y_m), 0)} m out, wind as it splashes`
+        : `Not from here: ${r.why}`,
+    show: (r, v) => <Interception aim={r} v={v} />,
+  }),
+  tool({
+    id: 'light-finish',
+    name: 'Dark water',
+    says: 'What shows at the lure’s depth in this light.',
+    fields: [
+      { key: 'secchi_m', label: 'Clarity', unit: 'm', step: 0.1 },
+      { key: 'depth_m', label: 'The lure runs', unit: 'm deep', step: 0.1 },
+      { key: 'sun_altitude_deg', label: 'Sun', unit: '° up', step: 5, min: -90 },
+      { key: 'cloud_fraction', label: 'Cloud, 0 to 1', step: 0.1, max: 1 },
+    ],
+    first: (m) => ({
+      secchi_m: 0.8,
+      depth_m: Math.min(depthNow(m), 1.2),
+      sun_altitude_deg: Math.round(m.frame?.sun_altitude_deg ?? 30),
+      cloud_fraction: 0.3,
+    }),
+    body: (v) => ({
+      secchi_m: num(v, 'secchi_m'),
+      depth_m: num(v, 'depth_m'),
+      sun_altitude_deg: num(v, 'sun_altitude_deg'),
+      cloud_fraction: num(v, 'cloud_fraction'),
+    }),
+    line: (r) => `It is ${r.class} there: ${r.finishes[0]?.finish ?? 'any finish'}`,
+    show: (r) => (
+      <ol className="finishes">
+        {r.finishes.map((f) => (
+          <li key={f.finish}>
+            <b>{f.finish}</b> <span className="quiet">{f.why}</span>
+          </li>
+        ))}
+      </ol>
+    ),
+  }),
+  tool({
+    id: 'jig',
+    name: 'Vertical',
+    says: 'The weight that keeps the line upright in this depth and run.',
+    fields: [
+      { key: 'depth_m', label: 'Depth', unit: 'm', step: 1 },
+      { key: 'run_ms', label: 'Water past the line', unit: 'm/s', step: 0.05 },
+      { key: 'line_diameter_m', label: 'Line', ...mm },
+      { key: 'angle_deg', label: 'Line off upright', unit: '°', step: 5 },
+    ],
+    first: (m) => ({ depth_m: depthNow(m), run_ms: runNow(m), line_diameter_m: 0.0002, angle_deg: 15 }),
+    body: (v) => ({
+      depth_m: num(v, 'depth_m'),
+      run_ms: num(v, 'run_ms'),
+      line_diameter_m: num(v, 'line_diameter_m'),
+      angle_deg: num(v, 'angle_deg'),
+    }),
+    line: (r) => `${grams(r.mass_kg)} or more`,
+  }),
+  tool({
+    id: 'float',
+    name: 'Float',
+    says: 'Where the stop knot goes, so that the bait hangs clear of the wreck or bar.',
+    fields: [
+      { key: 'level_m', label: 'Tide', unit: 'm', step: 0.1, min: -10 },
+      { key: 'crest_m', label: 'Its top', unit: 'm over datum', step: 0.1, min: -50 },
+      { key: 'clear_m', label: 'Bait over it by', unit: 'm', step: 0.1 },
+    ],
+    first: (m) => ({
+      level_m: Math.round((m.frame?.level_m ?? 1) * 100) / 100,
+      crest_m: m.ribbon?.marks.at(-1)?.elevation_m ?? -2,
+      clear_m: 0.3,
+    }),
+    body: (v) => ({ level_m: num(v, 'level_m'), crest_m: num(v, 'crest_m'), clear_m: num(v, 'clear_m') }),
+    line: (r) => `Stop knot ${fixed(r.knot_m, 2)} m over the hook`,
+  }),
+  tool({
+    id: 'rods',
+    name: 'Rods in a row',
+    says: 'Distances that ask different questions, over this section’s marks.',
+    fields: [
+      { key: 'rods', label: 'Rods', step: 1, min: 1, max: 12 },
+      { key: 'reach_m', label: 'Your reach', unit: 'm', step: 5 },
+    ],
+    first: () => ({ rods: 4, reach_m: 90 }),
+    body: (v, m) => {
+      const marks = [...(m.ribbon?.marks ?? [])].sort((a, b) => a.distance_m - b.distance_m);
+      return {
+        rods: num(v, 'rods'),
+        reach_m: num(v, 'reach_m'),
+        zones: marks
+          .filter((k) => k.distance_m > 0)
+          .map((k) => ({
+            name: k.name,
+            from_m: Math.max(k.distance_m - 6, 0),
+            to_m: k.distance_m + 6,
+            worth: 1,
+          })),
+      };
+    },
+    line: (r) => r.rods.map((k) => `${fixed(k.cast_m, 0)} m`).join(', '),
+    show: (r, v) => <Rods rods={r.rods} says={r.says} reach={num(v, 'reach_m')} />,
+  }),
+  tool({
+    id: 'troll',
+    name: 'Trolling',
+    says: 'Time over the ledge, when to turn, and what softens the strike.',
+    fields: [
+      { key: 'lure', label: 'Lure', words: ['bucktail', 'top-water', 'small skirted lure', 'strip bait'] },
+      { key: 'speed_ms', label: 'Speed', unit: 'kn', si: 1852 / 3600, step: 0.5 },
+      { key: 'behind_m', label: 'Behind', unit: 'm', step: 5 },
+      { key: 'ledge_m', label: 'Ledge along the way', unit: 'm', step: 10 },
+      { key: 'drag_n', label: 'Drag', unit: 'lb', si: pounds, step: 0.5 },
+      { key: 'break_n', label: 'Line', unit: 'lb', si: pounds, step: 1 },
+      { key: 'material', label: 'of', words: ['mono', 'braid'] },
+    ],
+    first: () => ({
+      lure: 'bucktail',
+      speed_ms: (5 * 1852) / 3600,
+      behind_m: 25,
+      ledge_m: 150,
+      drag_n: 4 * pounds,
+      break_n: 12 * pounds,
+      material: 'mono',
+    }),
+    body: (v) => ({
+      lure: v.lure as 'bucktail',
+      speed_ms: num(v, 'speed_ms'),
+      behind_m: num(v, 'behind_m'),
+      ledge_m: num(v, 'ledge_m'),
+      drag_n: num(v, 'drag_n'),
+      break_n: num(v, 'break_n'),
+      stretch_at_break: v.material === 'mono' ? 0.22 : 0.04,
+    }),
+    line: (r) =>
+      `${fixed(r.over_ledge_s, 0)} s over the ledge; turn ${fixed(r.turn_after_s, 0)} s after the boat is past it`,
+    show: (r) => (
+      <p>
+        {r.fits ? 'The speed is one it works at' : 'It does not work at that speed'}:{' '}
+        {fixed((r.min_ms * 3600) / 1852, 0)} to {fixed((r.max_ms * 3600) / 1852, 0)} kn. The line gives{' '}
+        {fixed(r.give_m, 1)} m before the drag slips.
+      </p>
+    ),
+  }),
+  tool({
+    id: 'line',
+    name: 'Line and leader',
+    says: 'The leader for the hazard, the drag, the knot and its turns.',
+    fields: [
+      { key: 'hazard', label: 'Hazard', words: ['open sand', 'shell', 'pilings', 'rock', 'teeth'] },
+      { key: 'line_n', label: 'Line', unit: 'lb', si: pounds, step: 1 },
+      { key: 'material', label: 'You tie', words: ['fluorocarbon', 'mono', 'braid'] },
+      { key: 'free', label: 'The lure hangs', words: ['tight', 'free'] },
+    ],
+    first: () => ({ hazard: 'shell', line_n: 20 * pounds, material: 'fluorocarbon', free: 'tight' }),
+    body: (v) => ({
+      hazard: v.hazard as 'shell',
+      line_n: num(v, 'line_n'),
+      material: v.material as 'mono',
+      free_action: v.free === 'free',
+    }),
+    line: (r) =>
+      `Leader ${fixed(r.leader_min_n / pounds, 0)} to ${fixed(r.leader_max_n / pounds, 0)} lb; ${r.knot}, ${r.turns} turns; drag ${fixed(r.drag_n / pounds, 1)} lb`,
+  }),
+  tool({
+    id: 'length-weight',
+    name: 'Length and weight',
+    says: 'What a fish of a length weighs; weighed, its condition.',
+    fields: [
+      { key: 'target', label: 'Fish', words: [] },
+      { key: 'length_m', label: 'Length', unit: 'cm', si: 0.01, step: 1 },
+      { key: 'mass_kg', label: 'Weighed (leave empty)', unit: 'kg', step: 0.1 },
+    ],
+    first: () => ({ target: 'red-drum', length_m: 0.6 }),
+    body: (v) => ({
+      target: String(v.target),
+      length_m: num(v, 'length_m'),
+      ...(v.mass_kg ? { mass_kg: num(v, 'mass_kg') } : {}),
+    }),
+    line: (r) =>
+      `About ${fixed(r.mass_kg, 2)} kg, four in five ${fixed(r.low_kg, 2)} to ${fixed(r.high_kg, 2)}`,
+    show: (r) =>
+      r.condition === undefined ? null : (
+        <p>Condition K {fixed(r.condition, 2)}; 1 is an ordinary fish of many kinds.</p>
+      ),
+  }),
+];
