@@ -28,6 +28,7 @@ func TestTheBench(t *testing.T) {
 	require.NoError(t, p.Click("Caught with this"))
 	require.NoError(t, p.Wait(`document.querySelector('textarea')?.value === 'Reel turns: 5.0 turns up'`))
 	require.NoError(t, p.Go("/tie-on/bench"))
+	require.NoError(t, p.Wait(`document.querySelector('.bench-result')`))
 
 	names := eval[[]string](t, p, `[...document.querySelectorAll('.bench-list a:not(.bench-back)')].map((a) => a.innerText)`)
 	require.Len(t, names, 15)
@@ -61,4 +62,24 @@ func TestTheBenchOnAPhone(t *testing.T) {
 	assert.LessOrEqual(t, eval[int](t, p, `document.documentElement.scrollWidth`), 390)
 	assert.Empty(t, eval[[]string](t, p, `[...document.querySelectorAll('.bench-work *')].filter((e) => e.getBoundingClientRect().right > innerWidth + 0.5).map((e) => e.className?.baseVal ?? e.className)`))
 	assert.True(t, eval[bool](t, p, `(() => { const r = document.querySelector('.bench-list [aria-current]').getBoundingClientRect(); return r.left >= 0 && r.right <= innerWidth; })()`), "the chosen one is in sight")
+}
+
+// A rule switched off leaves the advice, and comes back when it is believed again.
+func TestARuleIsNotBelieved(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.WaitText("The playbook"))
+	row := `document.querySelector('[data-rule=moving-water]')`
+	require.NoError(t, p.Wait(row))
+	_, err := browser.Eval[any](p, `(`+row+`.querySelector('summary').scrollIntoView({block: 'center'}), `+row+`.querySelector('details').open = true, 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Click("I believe it"))
+	require.NoError(t, p.Wait(row+`.querySelector('.mine')?.innerText === 'off'`))
+	noViolations(t, p, "playbook")
+	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Wait(row+`?.querySelector('.mine')?.innerText === 'off'`), "it is kept")
+	_, err = browser.Eval[any](p, `(`+row+`.querySelector('details').open = true, 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Click("As the playbook has it"))
+	require.NoError(t, p.Wait(row+` && !`+row+`.querySelector('.mine')`))
 }

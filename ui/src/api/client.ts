@@ -36,6 +36,8 @@ export type Words = Schemas['WordsOutputBody'];
 export type ReadFeatures = Schemas['ReadFeaturesOutputBody'];
 export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
 export type GridQuery = paths['/v1/interchange/grid']['post']['parameters']['query'];
+export type Playbook = Schemas['PlaybookOutputBody'];
+export type Rule = Schemas['RuleOut'];
 export type Analysis = Schemas['AnalyseOutputBody'];
 
 /** A problem the server reported, or that it could not be reached. */
@@ -175,6 +177,9 @@ export const api = {
         Result<unknown>
       >,
     ) as Promise<BenchOut<N>>,
+  playbook: () => settle(client.GET('/v1/playbook')),
+  putRule: (id: string, body: Schemas['RuleInputBody']) =>
+    settle(client.PUT('/v1/playbook/rules/{id}', { params: { path: { id } }, body })),
   readSurf: (body: Schemas['SurfInputBody']) => settle(client.POST('/v1/ground/surf', { body })),
   putSpot: (id: string, body: Schemas['SpotInputBody']) =>
     settle(client.PUT('/v1/spots/{id}', { params: { path: { id } }, body })),

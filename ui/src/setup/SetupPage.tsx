@@ -5,6 +5,7 @@ import { Analyse } from './Analyse';
 import { Depths } from './Depths';
 import { Logs } from './Logs';
 import { Places } from './Places';
+import { Rules } from './Rules';
 import { SpotTide } from './SpotTide';
 import { Stations } from './Stations';
 import './setup.css';
@@ -28,6 +29,7 @@ export default function SetupPage() {
       <Stations />
       <SpotTide />
       <Analyse />
+      <Rules />
       <Logs />
       <Places />
       <Depths />

@@ -1,0 +1,115 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Checkbox, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Playbook, type Rule } from '../api/client';
+import { times } from '../format/measure';
+
+/** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
+export function Rules() {
+  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const [family, setFamily] = useState('flow');
+  const [target, setTarget] = useState('');
+  if (book.error)
+    return (
+      <section className="panel">
+        <p role="alert">{book.error.message}</p>
+      </section>
+    );
+  if (!book.data) return null;
+  const { rules, targets } = book.data;
+  const families = [...new Set(rules.map((r) => r.family))];
+  const mine = rules.filter((r) => r.changed);
+  const shown = (family === 'mine' ? mine : rules.filter((r) => r.family === family)).filter(
+    (r) => !target || r.targets.length === 0 || r.targets.includes(target),
+  );
+  return (
+    <section className="panel rules">
+      <h2>The playbook</h2>
+      <p className="quiet">
+        {rules.length} rules of thumb. Their strengths are this program’s judgement, not measurements: switch
+        off what you do not believe, or say how strongly you do. Your changes are yours alone and survive its
+        updates.
+      </p>
+      <div className="rules-pick">
+        <Select
+          aria-label="Rules about"
+          value={family}
+          onChange={setFamily}
+          options={[
+            ...families.map((f) => ({ value: f, label: `about ${f}` })),
+            { value: 'mine', label: `changed by you (${mine.length})` },
+          ]}
+        />
+        <Select
+          aria-label="Rules for"
+          value={target}
+          onChange={setTarget}
+          options={[
+            { value: '', label: 'for every target' },
+            ...targets.map((t) => ({ value: t.id, label: t.name })),
+          ]}
+        />
+      </div>
+      <ul className="rules-list">
+        {shown.map((r) => (
+          <RuleRow key={r.id} rule={r} book={book.data} />
+        ))}
+        {shown.length === 0 && <li className="quiet">None.</li>}
+      </ul>
+    </section>
+  );
+}
+
+function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const put = useMutation({
+    mutationFn: (c: { off?: boolean; effect?: string; certainty?: string }) => api.putRule(r.id, c),
+    onSuccess: () => {
+      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  const now = { off: r.off, effect: r.effect, certainty: r.certainty };
+  const words = (list: string[]) => list.map((v) => ({ value: v, label: v }));
+  return (
+    <li data-rule={r.id}>
+      <details>
+        <summary>
+          <span className="sign" aria-hidden="true">
+            {r.factor >= 1 ? '+' : '−'}
+          </span>
+          <span className={r.off ? 'off' : ''}>{r.says}</span>
+          <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : times(r.factor)}</span>
+        </summary>
+        <div className="rule-edit">
+          <Checkbox checked={!r.off} onChange={(e) => put.mutate({ ...now, off: !e.target.checked })}>
+            I believe it
+          </Checkbox>
+          <Select
+            aria-label={`Strength of ${r.id}`}
+            value={r.effect}
+            disabled={r.off}
+            onChange={(effect) => put.mutate({ ...now, effect })}
+            options={words(book.effects)}
+            popupMatchSelectWidth={false}
+          />
+          <Select
+            aria-label={`Certainty of ${r.id}`}
+            value={r.certainty}
+            disabled={r.off}
+            onChange={(certainty) => put.mutate({ ...now, certainty })}
+            options={words(book.certainties)}
+            popupMatchSelectWidth={false}
+          />
+          {r.changed && <Button onClick={() => put.mutate({})}>As the playbook has it</Button>}
+          <p className="quiet small">
+            The playbook: {r.built_effect}, {r.built_certainty} ({r.origin}, {r.idea}).
+            {r.school && ` Anglers disagree: ${r.school}.`}
+            {r.targets.length > 0 && ` Speaks of ${r.targets.join(', ')}.`}
+          </p>
+        </div>
+      </details>
+    </li>
+  );
+}
