@@ -23,7 +23,7 @@ func builtinBook(t testing.TB) *Book {
 func TestBuiltinLoads(t *testing.T) {
 	b := builtinBook(t)
 	assert.GreaterOrEqual(t, len(b.Rules), 20)
-	assert.Len(t, b.Targets, 3)
+	assert.Len(t, b.Targets, 8)
 	for _, target := range b.Targets {
 		approaches := map[string]bool{}
 		for i := range b.Offerings {
@@ -32,7 +32,9 @@ func TestBuiltinLoads(t *testing.T) {
 				assert.NotEmpty(t, b.RigsOf(o))
 			}
 		}
-		assert.Len(t, approaches, 3, "%s needs live bait, cut bait and a lure: %v", target.Name, approaches)
+		assert.True(t, approaches["live bait"] && approaches["cut bait"], "%s needs live and cut bait: %v", target.Name, approaches)
+		// Sheepshead crush shells; lures are not for them (common practice).
+		assert.Equal(t, target.ID != "sheepshead", approaches["lure"], target.Name)
 	}
 	for _, r := range b.Rules {
 		assert.Regexp(t, `^(common practice|from memory|published: .+)$`, r.Origin, r.ID)
@@ -231,4 +233,64 @@ func ExampleLoad() {
 	_, err := Load([]File{{"mine.yaml", []byte("rules:\n- id: x\n  says: more water\n  whenn: {stage: flood}\n")}})
 	fmt.Println(err)
 	// Output: mine.yaml:4: unknown key "whenn"; known are id, says, idea, origin, family, effect, certainty, school, targets, when
+}
+
+// Where the new rules must speak and where they must not: a case of each.
+func TestRulesSpeakWhereTheyShould(t *testing.T) {
+	b := builtinBook(t)
+	facts := func(set func(f *Facts)) *Facts {
+		f := &Facts{}
+		f.Measure[Secchi], f.Measure[WaterTemp], f.Measure[Depth], f.Measure[Level], f.Measure[Flow], f.Measure[Elapsed] = 1, 20, 1.5, 0.7, 0.25, 0.5
+		f.Word[Place], f.Word[MarkKind], f.Word[Stage], f.Word[Bottom], f.Word[Column] = "estuary", "slope", "flood", "mud", "bottom"
+		set(f)
+		return f
+	}
+	place := func(place, mark string) func(f *Facts) {
+		return func(f *Facts) { f.Word[Place], f.Word[MarkKind] = place, mark }
+	}
+	and := func(all ...func(f *Facts)) func(f *Facts) {
+		return func(f *Facts) {
+			for _, one := range all {
+				one(f)
+			}
+		}
+	}
+	temp := func(c float64) func(f *Facts) { return func(f *Facts) { f.Measure[WaterTemp] = c } }
+	stage := func(s string, elapsed float64) func(f *Facts) {
+		return func(f *Facts) { f.Word[Stage], f.Measure[Elapsed] = s, elapsed }
+	}
+	sun := func(deg float64) func(f *Facts) { return func(f *Facts) { f.Measure[SunAltitude] = deg } }
+	for rule, c := range map[string]struct{ yes, no func(f *Facts) }{
+		"ebb-drains-the-creek":         {and(place("timbered creek", "channel"), stage("ebb", 0.5)), and(place("timbered creek", "channel"), stage("flood", 0.5))},
+		"flatfish-low-water":           {stage("ebb", 0.95), stage("flood", 0.9)},
+		"canal-in-winter":              {and(place("dug canal", "step"), temp(9)), and(place("dug canal", "step"), temp(24))},
+		"wall-at-high-water":           {and(place("seawall", "edge"), func(f *Facts) { f.Measure[Level] = 1.5 }), and(place("seawall", "edge"), func(f *Facts) { f.Measure[Level] = 0.2 })},
+		"first-drops-of-the-canal":     {place("dug canal", "step"), place("dug canal", "channel")},
+		"canal-creek-mouth":            {place("dug canal", "cut"), place("surf beach", "cut")},
+		"potholes-in-the-grass":        {place("grass flat", "hole"), place("grass flat", "flat")},
+		"mud-in-the-sun":               {and(place("mud flat", "edge"), temp(9), sun(35)), and(place("mud flat", "edge"), temp(9), sun(-10))},
+		"shade-in-the-heat":            {and(place("overhung bank", "pocket"), temp(32)), and(place("overhung bank", "pocket"), temp(20))},
+		"pockets-under-branches":       {place("overhung bank", "pocket"), place("overhung bank", "edge")},
+		"timber-holds-them":            {place("timbered creek", "timber"), place("timbered creek", "channel")},
+		"rock-edge-and-seam":           {place("jetty", "edge"), place("jetty", "channel")},
+		"structure-fish":               {place("pier", "piling"), place("pier", "slope")},
+		"not-over-sand":                {and(place("surf beach", "trough"), func(f *Facts) { f.Word[Bottom] = "sand" }), place("surf beach", "trough")},
+		"slope-of-the-bar":             {place("surf beach", "slope"), place("surf beach", "swash")},
+		"ambush-at-the-edge":           {place("estuary", "step"), place("estuary", "flat")},
+		"blues-ride-high":              {func(f *Facts) { f.Word[Column] = "mid" }, func(f *Facts) { f.Word[Column] = "bottom" }},
+		"crab-for-sheepshead":          {func(f *Facts) { f.Word[OfferingID] = "fiddler-crab" }, func(f *Facts) { f.Word[OfferingID] = "live-shrimp" }},
+		"crab-for-black-drum":          {func(f *Facts) { f.Word[OfferingID] = "blue-crab-piece" }, func(f *Facts) { f.Word[OfferingID] = "bucktail" }},
+		"minnow-for-flounder":          {func(f *Facts) { f.Word[OfferingID] = "mud-minnow" }, func(f *Facts) { f.Word[OfferingID] = "cut-mullet" }},
+		"flash-for-blues":              {func(f *Facts) { f.Traits = []string{"flash"} }, func(f *Facts) { f.Traits = []string{"dark"} }},
+		"fast-for-blues":               {func(f *Facts) { f.Word[Pace] = "medium" }, func(f *Facts) { f.Word[Pace] = "slow" }},
+		"blues-in-warm-water":          {temp(21), temp(8)},
+		"blues-in-the-cold":            {temp(7), temp(21)},
+		"sheepshead-in-spring":         {temp(17), temp(29)},
+		"crab-and-shrimp-for-kingfish": {func(f *Facts) { f.Word[OfferingID] = "sand-crab-strip" }, func(f *Facts) { f.Word[OfferingID] = "bucktail" }},
+	} {
+		r, known := b.Rule(rule)
+		require.True(t, known, rule)
+		assert.Greater(t, r.Weight(facts(c.yes)), 0.9, "%s must speak", rule)
+		assert.Less(t, r.Weight(facts(c.no)), 0.2, "%s must not speak", rule)
+	}
 }

@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { App, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type Rule } from '../api/client';
-import { times } from '../format/measure';
+import { factor } from '../format/measure';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
@@ -80,7 +80,7 @@ function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
             {r.factor >= 1 ? '+' : '−'}
           </span>
           <span className={r.off ? 'off' : ''}>{r.says}</span>
-          <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : times(r.factor)}</span>
+          <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : factor(r.factor)}</span>
         </summary>
         <div className="rule-edit">
           <Checkbox checked={!r.off} onChange={(e) => put.mutate({ ...now, off: !e.target.checked })}>

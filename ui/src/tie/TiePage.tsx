@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Button, Segmented } from 'antd';
+import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Choice, type Reason } from '../api/client';
@@ -8,6 +8,7 @@ import { useEntry } from '../entry/entry';
 import { factor, times } from '../format/measure';
 import { clock } from '../format/time';
 import { useMoment } from '../moment/moment';
+import { Toggle } from '../water/Toggle';
 import { wayInWords } from '../water/windows';
 import { useNarrow } from './useNarrow';
 import { Whisker } from './Whisker';
@@ -34,15 +35,20 @@ export default function TiePage() {
   return (
     <div className="tie">
       <div className="tie-top">
-        <Segmented
-          aria-label="Target"
-          value={target}
-          onChange={(v) => {
-            localStorage.setItem(targetKey, v);
-            setTarget(v);
-          }}
-          options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
-        />
+        <div className="targets" role="group" aria-label="Target">
+          {(targets.data ?? []).map((t) => (
+            <Toggle
+              key={t.id}
+              on={t.id === target}
+              onChange={() => {
+                localStorage.setItem(targetKey, t.id);
+                setTarget(t.id);
+              }}
+            >
+              {t.name}
+            </Toggle>
+          ))}
+        </div>
         <Link className="to-bench" to="/tie-on/bench">
           The bench
         </Link>
