@@ -122,12 +122,13 @@ func rank(q Question, m *Moment, blind *rate.Blind, options []presentation) ([]r
 	if err != nil {
 		return nil, err
 	}
+	var facts [conditions.Scenarios]playbook.Facts
 	for _, p := range options {
 		w := rate.NewWeights(len(q.Book.Rules))
 		for k := range w {
-			f := p.facts(m.LevelM, &base[k])
-			q.Book.Weights(q.Target.ID, &f, w[k])
+			facts[k] = p.facts(m.LevelM, &base[k])
 		}
+		q.Book.WeightsAcross(q.Target.ID, facts[:], w[:])
 		e, err := blind.Edge(q.At, &w)
 		if err != nil {
 			return nil, err

@@ -25,7 +25,7 @@ func Blind(book *playbook.Book, belief rate.Belief, target *playbook.Target, spo
 	// Whole hours: moving the ribbon by minutes must not move the yardstick.
 	from = from.Truncate(blindStep)
 	to := from.AddDate(0, 0, blindDays)
-	bl := rate.NewBlind(belief, len(book.Rules), len(spots))
+	bl := rate.NewBlind(belief, len(book.Rules), book.About(target.ID), len(spots))
 	w := rate.NewWeights(len(book.Rules))
 	skies := make(skyBook)
 	for i, s := range spots {
@@ -34,10 +34,14 @@ func Blind(book *playbook.Book, belief rate.Belief, target *playbook.Target, spo
 			return nil, err
 		}
 		for t := from; t.Before(to); t = t.Add(blindStep) {
-			if s.Observer.Sun(t).Altitude < dayBegins || !s.Access.Passable(c.Level(t)) {
+			if !s.Access.Passable(c.Level(t)) {
 				continue
 			}
-			m, err := s.under(skies.at(s.Observer, t), c, t)
+			day, light := skies.at(s.Observer, t)
+			if !light {
+				continue
+			}
+			m, err := s.under(day, c, t)
 			if err != nil {
 				return nil, err
 			}
@@ -48,19 +52,23 @@ func Blind(book *playbook.Book, belief rate.Belief, target *playbook.Target, spo
 }
 
 // skyBook remembers skies by hour and tenth of a degree: neighbouring spots
-// share theirs.
+// share theirs. By daylight the moon lights nothing, and is left out.
 type skyBook map[skyKey]Sky
 
 type skyKey struct{ lat, lon, unix int64 }
 
-func (b skyBook) at(o sky.Observer, t time.Time) Sky {
+// at a place and time; false by night.
+func (b skyBook) at(o sky.Observer, t time.Time) (Sky, bool) {
 	k := skyKey{int64(math.Round(o.Lat * 10)), int64(math.Round(o.Lon * 10)), t.Unix()}
 	s, seen := b[k]
 	if !seen {
-		s = SkyAt(o, t)
+		s.Sun = o.Sun(t)
+		if s.Sun.Altitude >= dayBegins {
+			s.FromFull = sky.DaysFromFull(t)
+		}
 		b[k] = s
 	}
-	return s
+	return s, s.Sun.Altitude >= dayBegins
 }
 
 func (m *Moment) addMarks(book *playbook.Book, target *playbook.Target, bl *rate.Blind, spot int, w *rate.Weights) {
@@ -75,11 +83,10 @@ func (m *Moment) addMarks(book *playbook.Book, target *playbook.Target, bl *rate
 		base[k] = m.facts(m.Believed.Scenario(k))
 	}
 	for _, i := range open {
-		for k := range w {
-			f := base[k]
-			fillMark(&f, &m.Spot.Marks[i], m.LevelM)
-			book.Weights(target.ID, &f, w[k])
+		for k := range base {
+			fillMark(&base[k], &m.Spot.Marks[i], m.LevelM)
 		}
+		book.WeightsAcross(target.ID, base[:], w[:])
 		bl.Add(spot, w, 1/float64(len(open)))
 	}
 }

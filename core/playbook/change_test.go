@@ -61,3 +61,28 @@ func TestARuleSwitchedOffHasNoEffect(t *testing.T) {
 		}
 	})
 }
+
+// The scenarios of one moment weighed together are what each is alone.
+func TestWeighingAcrossScenarios(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	rapid.Check(t, func(t *rapid.T) {
+		target := rapid.SampledFrom(b.Targets).Draw(t, "target").ID
+		base := anyFacts(t, b)
+		facts := make([]Facts, 4)
+		together := make([][]float64, len(facts))
+		for k := range facts {
+			facts[k] = base
+			for _, m := range uncertain {
+				facts[k].Measure[m] = rapid.Float64Range(0, 30).Draw(t, "reading")
+			}
+			together[k] = make([]float64, len(b.Rules))
+		}
+		b.WeightsAcross(target, facts, together)
+		alone := make([]float64, len(b.Rules))
+		for k := range facts {
+			b.Weights(target, &facts[k], alone)
+			assert.Equal(t, alone, together[k])
+		}
+	})
+}

@@ -5,6 +5,8 @@ import "slices"
 // expression says how far something applies, 0…1.
 type expression interface {
 	weight(f *Facts) float64
+	// reads says whether it looks at one of some measures.
+	reads(some []Measure) bool
 }
 
 // ramp is a soft threshold on a measure: 0 below from, 1 above to, straight in
@@ -18,10 +20,14 @@ func (r ramp) weight(f *Facts) float64 {
 	return min(max((f.Measure[r.of]-r.from)/(r.to-r.from), 0), 1)
 }
 
+func (r ramp) reads(some []Measure) bool { return slices.Contains(some, r.of) }
+
 // band is the lesser of a rising and a falling ramp.
 type band struct{ up, down ramp }
 
 func (b band) weight(f *Facts) float64 { return min(b.up.weight(f), b.down.weight(f)) }
+
+func (b band) reads(some []Measure) bool { return b.up.reads(some) || b.down.reads(some) }
 
 type wordIs struct {
 	of  Word
@@ -35,6 +41,8 @@ func (w wordIs) weight(f *Facts) float64 {
 	return 0
 }
 
+func (w wordIs) reads([]Measure) bool { return false }
+
 type hasTrait struct{ any []string }
 
 func (h hasTrait) weight(f *Facts) float64 {
@@ -45,6 +53,8 @@ func (h hasTrait) weight(f *Facts) float64 {
 	}
 	return 0
 }
+
+func (h hasTrait) reads([]Measure) bool { return false }
 
 // all takes the least, any the greatest weight of its parts.
 type all []expression
@@ -59,6 +69,12 @@ func (a all) weight(f *Facts) float64 {
 	return w
 }
 
+func (a all) reads(some []Measure) bool { return anyReads(a, some) }
+
+func anyReads(list []expression, some []Measure) bool {
+	return slices.ContainsFunc(list, func(e expression) bool { return e.reads(some) })
+}
+
 type any_ []expression
 
 func (a any_) weight(f *Facts) float64 {
@@ -68,6 +84,8 @@ func (a any_) weight(f *Facts) float64 {
 	}
 	return w
 }
+
+func (a any_) reads(some []Measure) bool { return anyReads(a, some) }
 
 type not struct{ expression }
 

@@ -23,6 +23,7 @@ func NewWeights(rules int) Weights {
 // Blind gathers what turning up blind is worth.
 type Blind struct {
 	belief Belief
+	about  []int
 	means  []float64
 	rate   [conditions.Scenarios]float64
 	rules  Weights
@@ -30,10 +31,16 @@ type Blind struct {
 	count  float64
 }
 
-// NewBlind starts an empty blind pick among a number of spots.
-func NewBlind(b Belief, rules, spots int) *Blind {
-	bl := &Blind{belief: b, means: make([]float64, rules), rules: NewWeights(rules), spots: make([]float64, spots)}
-	for r := range bl.means {
+// NewBlind starts an empty blind pick among a number of spots. about lists the
+// rules that can apply at all, by their places; nil stands for all of them.
+func NewBlind(b Belief, rules int, about []int, spots int) *Blind {
+	if about == nil {
+		for r := range rules {
+			about = append(about, r)
+		}
+	}
+	bl := &Blind{belief: b, about: about, means: make([]float64, rules), rules: NewWeights(rules), spots: make([]float64, spots)}
+	for _, r := range about {
 		bl.means[r] = b.Mean(r)
 	}
 	return bl
@@ -41,8 +48,8 @@ func NewBlind(b Belief, rules, spots int) *Blind {
 
 func (b *Blind) eta(w []float64) float64 {
 	sum := 0.0
-	for r, m := range b.means {
-		sum += m * w[r]
+	for _, r := range b.about {
+		sum += b.means[r] * w[r]
 	}
 	return sum
 }
@@ -54,8 +61,8 @@ func (b *Blind) Add(spot int, w *Weights, share float64) {
 	for k := range w {
 		rate := share * math.Exp(b.eta(w[k]))
 		b.rate[k] += rate
-		for r, x := range w[k] {
-			b.rules[k][r] += rate * x
+		for _, r := range b.about {
+			b.rules[k][r] += rate * w[k][r]
 		}
 		b.spots[spot] += rate
 	}
@@ -96,7 +103,7 @@ func (b *Blind) Edge(spot int, w *Weights) (Edge, error) {
 		sum += d / n
 		squares += d * d / n
 		blind += base / n
-		for r := range contrast {
+		for _, r := range b.about {
 			contrast[r] += (w[k][r] - b.rules[k][r]/b.rate[k]) / n
 			e.Factors[r] += b.means[r] * w[k][r] / n
 		}
