@@ -37,6 +37,7 @@ var allowed = map[string][]string{
 	"interchange/profile":   {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/places":    {"interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/feature":   {},
+	"interchange/feature/featuretest": {"interchange/feature"},
 	"interchange/gpx":       {"interchange/feature", "interchange/misread"},
 	"interchange/kml":       {"interchange/feature", "interchange/misread"},
 	"interchange/geojson":   {"interchange/feature"},

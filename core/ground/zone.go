@@ -64,13 +64,16 @@ func dayOfYear(md int) bool {
 // Holds says whether the zone's rule holds at a place and time.
 func (z *Zone) Holds(p LatLon, t time.Time) bool { return z.inSeason(t) && z.Inside(p) }
 
-// HoldsOn says whether the zone's rule holds at a time anywhere on a drift, whose
-// points follow one another, or in an area, whose last point joins the first. The
-// first point may stand apart: that of a spot whose shape follows.
+// HoldsOn says whether the zone's rule holds at a time anywhere on a place as
+// Touches has it.
 func (z *Zone) HoldsOn(points []LatLon, area bool, t time.Time) bool {
-	if !z.inSeason(t) {
-		return false
-	}
+	return z.inSeason(t) && z.Touches(points, area)
+}
+
+// Touches says whether a drift, whose points follow one another, or an area, whose
+// last point joins the first, lies anywhere in the zone, whatever the season. The
+// first point stands apart: that of a spot whose shape follows.
+func (z *Zone) Touches(points []LatLon, area bool) bool {
 	for _, p := range points {
 		if z.Inside(p) {
 			return true

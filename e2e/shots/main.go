@@ -122,7 +122,6 @@ func notes(p *browser.Page) error {
 	return err
 }
 
-
 // gauge gives Set-up a made-up record with a spike and a move of its zero.
 func gauge(p *browser.Page) error {
 	h, err := tide.NewHarmonics(demo.Constituents(), 1.8)

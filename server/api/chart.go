@@ -171,11 +171,7 @@ func onChart(sp *store.Spot, readings []conditions.Reading, t time.Time) (chartS
 // zoneWarnings that hold at a spot at a moment.
 func zoneWarnings(sp *store.Spot, t time.Time) []string {
 	out := []string{}
-	touched := []ground.LatLon{{Lat: sp.Lat, Lon: sp.Lon}}
-	area := false
-	if sp.Shape != nil {
-		touched, area = append(touched, sp.Shape.Points...), sp.Shape.Area
-	}
+	touched, area := sp.Touched()
 	for i := range sp.Zones {
 		if z := &sp.Zones[i]; z.HoldsOn(touched, area, t) {
 			out = append(out, z.Warning(t))

@@ -2,10 +2,7 @@ package api
 
 import (
 	"context"
-	"encoding/json"
 	"fmt"
-	"math"
-	"math/rand/v2"
 	"net/http"
 	"strings"
 	"time"
@@ -14,16 +11,12 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/core/ground"
-	"greypebble/core/tide"
-	"greypebble/interchange/asc"
 	"greypebble/interchange/feature"
 	"greypebble/interchange/geojson"
 	"greypebble/interchange/gpx"
 	"greypebble/interchange/kml"
-	"greypebble/interchange/nmea"
 	"greypebble/interchange/places"
 	"greypebble/interchange/profile"
-	"greypebble/interchange/soundings"
 	"greypebble/server/store"
 )
 
@@ -76,47 +69,6 @@ type importOutput struct {
 		Skipped []skippedOut `json:"skipped" nullable:"false"`
 		Rings   int          `json:"rings" doc:"of the outline"`
 	}
-}
-
-type gridInput struct {
-	Format    string    `query:"format" enum:"asc,xyz,nmea" required:"true" doc:"ESRI ASCII grid, soundings as CSV, a sounder's log"`
-	WaterID   uuid.UUID `query:"water_id" format:"uuid" required:"true"`
-	Unit      string    `query:"unit" enum:"m,ft,cm" doc:"of an ESRI grid's numbers"`
-	Sign      string    `query:"sign" enum:"elevation,depth" doc:"whether an ESRI grid's numbers are positive upwards or downwards"`
-	DatumM    float64   `query:"datum_m" doc:"how far the file's zero lies above chart datum"`
-	Datum     string    `query:"datum" doc:"the file's datum in words" maxLength:"80"`
-	OriginLat float64   `query:"origin_lat" minimum:"-90" maximum:"90" doc:"the place an ESRI grid's metres are counted from"`
-	OriginLon float64   `query:"origin_lon" minimum:"-180" maximum:"180"`
-	CellM     float64   `query:"cell_m" default:"10" doc:"for soundings"`
-	ReachM    float64   `query:"reach_m" default:"30"`
-	Keep      bool      `query:"keep" doc:"store it; otherwise only say what it is"`
-	RawBody   []byte    `contentType:"text/plain"`
-}
-
-type gridOutput struct {
-	Body struct {
-		GridSummary
-		Kept bool `json:"kept"`
-	}
-}
-
-// GridSummary says what a grid holds. It is exported for huma.
-type GridSummary struct {
-	Rows      int     `json:"rows"`
-	Cols      int     `json:"cols"`
-	CellM     float64 `json:"cell_m"`
-	Known     int     `json:"known" doc:"cells with an elevation"`
-	LowM      float64 `json:"low_m" doc:"above chart datum"`
-	HighM     float64 `json:"high_m"`
-	Lat       float64 `json:"lat" doc:"its middle"`
-	Lon       float64 `json:"lon"`
-	Soundings int     `json:"soundings"`
-}
-
-type exportInput struct {
-	Format  string  `query:"format" enum:"gpx,geojson,kml,csv" required:"true"`
-	Private string  `query:"private" enum:"leave_out,blur,include" default:"leave_out" doc:"what to do with private spots"`
-	BlurM   float64 `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved"`
 }
 
 type sectionInput struct {
@@ -428,216 +380,4 @@ func clip(s string, most int) string {
 		return string(r[:most])
 	}
 	return s
-}
-
-func (s *Server) importGrid(ctx context.Context, in *gridInput) (*gridOutput, error) {
-	angler, err := s.angler(ctx)
-	if err != nil {
-		return nil, err
-	}
-	w, err := s.store.Water(ctx, angler, in.WaterID)
-	if err != nil {
-		return nil, failed(err)
-	}
-	if strings.TrimSpace(in.Datum) == "" {
-		return nil, wrong("query.datum", fmt.Errorf("say which datum the file's depths are counted from, and how far it lies above chart datum"))
-	}
-	g, n, err := s.gridOf(ctx, angler, w, in)
-	if err != nil {
-		return nil, err
-	}
-	out := &gridOutput{}
-	o := &out.Body
-	o.Rows, o.Cols, o.CellM, o.Soundings = g.Rows, g.Cols, g.DLat*metresADegree, n
-	o.LowM, o.HighM = g.Range()
-	for _, z := range g.Z {
-		if !math.IsNaN(float64(z)) {
-			o.Known++
-		}
-	}
-	if o.Known == 0 {
-		return nil, wrong("body", fmt.Errorf("nothing in the file has a depth"))
-	}
-	mid := g.Centre(g.Rows/2, g.Cols/2)
-	o.Lat, o.Lon = mid.Lat, mid.Lon
-	if in.Keep {
-		o.Kept = true
-		return out, failed(s.store.PutGrid(ctx, angler, in.WaterID, store.Grid{Grid: g, Source: clip(in.Format+", datum "+in.Datum, 200)}))
-	}
-	return out, nil
-}
-
-const metresADegree = 111195.08
-
-func (s *Server) gridOf(ctx context.Context, angler uuid.UUID, w store.Water, in *gridInput) (*ground.Grid, int, error) {
-	if in.Format == "asc" {
-		if in.Unit == "" || in.Sign == "" {
-			return nil, 0, wrong("query.unit", fmt.Errorf("say the unit of the numbers (m, ft, cm) and whether they are elevations or depths"))
-		}
-		m := asc.Meaning{Scale: map[string]float64{"m": 1, "ft": 0.3048, "cm": 0.01}[in.Unit], Depths: in.Sign == "depth", DatumM: in.DatumM}
-		if in.OriginLat != 0 || in.OriginLon != 0 {
-			m.Origin = &ground.LatLon{Lat: in.OriginLat, Lon: in.OriginLon}
-		}
-		g, err := asc.Read(in.RawBody, m)
-		if err != nil {
-			return nil, 0, wrong("body", err)
-		}
-		return g, 0, nil
-	}
-	var list []ground.Sounding
-	var err error
-	if in.Format == "xyz" {
-		list, err = soundings.Read(in.RawBody, in.DatumM)
-	} else {
-		list, err = s.soundedAt(ctx, angler, w, in.RawBody)
-	}
-	if err != nil {
-		return nil, 0, wrong("body", err)
-	}
-	g, err := ground.GridSoundings(list, in.CellM, in.ReachM)
-	if err != nil {
-		return nil, 0, wrong("query.cell_m", err)
-	}
-	return g, len(list), nil
-}
-
-// soundedAt corrects a sounder's log for the tide at each ping.
-func (s *Server) soundedAt(ctx context.Context, angler uuid.UUID, w store.Water, raw []byte) ([]ground.Sounding, error) {
-	pings, _, err := nmea.ReadLog(raw)
-	if err != nil {
-		return nil, err
-	}
-	var list []ground.Sounding
-	if len(pings) == 0 {
-		return list, nil
-	}
-	place, err := s.store.TideOf(ctx, angler, w)
-	if err != nil {
-		return nil, err
-	}
-	first, last := pings[0].Time, pings[0].Time
-	for _, p := range pings {
-		if p.Time.Before(first) {
-			first = p.Time
-		}
-		if p.Time.After(last) {
-			last = p.Time
-		}
-	}
-	if last.Sub(first) > 40*24*time.Hour {
-		return nil, fmt.Errorf("the log spans %.0f days; expected at most 40", last.Sub(first).Hours()/24)
-	}
-	c, err := tide.Over(place, first, last)
-	if err != nil {
-		return nil, err
-	}
-	for _, p := range pings {
-		if p.HasDepth {
-			list = append(list, ground.Sounding{LatLon: ground.LatLon{Lat: p.Lat, Lon: p.Lon}, ElevationM: c.Level(p.Time) - p.DepthM})
-		}
-	}
-	return list, nil
-}
-
-func (s *Server) export(ctx context.Context, in *exportInput) (*fileOutput, error) {
-	angler, err := s.angler(ctx)
-	if err != nil {
-		return nil, err
-	}
-	spots, err := s.store.Spots(ctx, angler)
-	if err != nil {
-		return nil, failed(err)
-	}
-	var list []feature.Feature
-	for _, sp := range spots {
-		if !sp.Public && in.Private == "leave_out" {
-			continue
-		}
-		list = append(list, exported(sp, !sp.Public && in.Private == "blur", in.BlurM)...)
-	}
-	out := &fileOutput{ContentDisposition: `attachment; filename="spots.` + in.Format + `"`}
-	switch in.Format {
-	case "gpx":
-		out.ContentType = "application/gpx+xml"
-		out.Body, err = gpx.Write(list, "Grey Pebble")
-	case "geojson":
-		out.ContentType = "application/geo+json"
-		out.Body, err = geojson.Write(list)
-	case "kml":
-		out.ContentType = "application/vnd.google-earth.kml+xml"
-		out.Body, err = kml.Write(list)
-	default:
-		out.ContentType = "text/csv; charset=utf-8"
-		out.Body = places.Write(list)
-	}
-	return out, failed(err)
-}
-
-// exported is a spot with its marks; a blurred one is only its name and water,
-// moved by up to a distance, by as much every time it is exported.
-// spotProperty carries a whole spot, section, ways and all, in formats that have
-// room for it.
-const spotProperty = "grey_pebble_spot"
-
-// wholeSpot that a feature carries, as a new one in a water; nil where it carries
-// none.
-func wholeSpot(f feature.Feature, water uuid.UUID) (*store.Spot, error) {
-	raw := f.Properties[spotProperty]
-	if raw == "" {
-		return nil, nil
-	}
-	var b SpotBody
-	d := json.NewDecoder(strings.NewReader(raw))
-	d.DisallowUnknownFields()
-	if err := d.Decode(&b); err != nil {
-		return nil, fmt.Errorf("%q carries a spot that cannot be read: %w", f.Name, err)
-	}
-	b.WaterID = water
-	for i := range b.Marks {
-		b.Marks[i].ID = uuid.Must(uuid.NewV7())
-	}
-	sp, err := b.spot(uuid.Must(uuid.NewV7()))
-	if err != nil {
-		return nil, fmt.Errorf("%q carries a spot that cannot be: %w", f.Name, err)
-	}
-	return &sp, nil
-}
-
-// markName is what a mark is called outside its spot.
-func markName(sp *store.Spot, m ground.Mark) string { return sp.Name + ": " + m.Name }
-
-func exported(sp *store.Spot, blur bool, blurM float64) []feature.Feature {
-	at := ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}
-	if blur {
-		r := rand.New(rand.NewPCG(uint64(sp.ID.ID()), uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
-		at = ground.Toward(at, r.Float64()*360, blurM*(0.4+0.6*r.Float64()))
-		return []feature.Feature{{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
-			Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}}
-	}
-	whole, err := json.Marshal(bodyOf(sp))
-	if err != nil {
-		panic(err) // numbers and texts
-	}
-	out := []feature.Feature{{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Description: sp.Note, Comment: sp.Hazards,
-		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}, Properties: map[string]string{spotProperty: string(whole)}}}
-	if sp.Shape != nil {
-		f := feature.Feature{Kind: feature.Route, Name: sp.Name, Type: sp.Place, Parts: [][]feature.Place{nil}}
-		if sp.Shape.Area {
-			f.Kind = feature.Area
-		}
-		for _, p := range sp.Shape.Points {
-			f.Parts[0] = append(f.Parts[0], feature.Place{Lat: p.Lat, Lon: p.Lon})
-		}
-		out = append(out, f)
-	}
-	for _, m := range sp.Marks {
-		p := sp.PlaceOf(m)
-		if p == nil {
-			continue
-		}
-		e := m.ElevationM
-		out = append(out, feature.Feature{Kind: feature.Point, Name: markName(sp, m), Type: string(m.Kind), Description: m.Note,
-			Parts: [][]feature.Place{{{Lat: p.Lat, Lon: p.Lon, Ele: &e}}}})
-	}
-	return out
 }

@@ -48,8 +48,18 @@ type Spot struct {
 	Surge *tide.Surge
 	// Rose of fetches, nil where the water has no outline.
 	Rose *water.Rose
-	// Zones of its water that it lies in, whatever the season.
+	// Zones of its water that it touches, whatever the season.
 	Zones []ground.Zone
+}
+
+// Touched are the spot's place and, after it, the points of its shape; area says
+// that the last of those joins the first.
+func (s *Spot) Touched() (points []ground.LatLon, area bool) {
+	points = []ground.LatLon{{Lat: s.Lat, Lon: s.Lon}}
+	if s.Shape == nil {
+		return points, false
+	}
+	return append(points, s.Shape.Points...), s.Shape.Area
 }
 
 // PlaceOf a mark on the Earth: where it was put, or its distance along the section;
@@ -271,7 +281,7 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 			return nil, err
 		}
 		for _, z := range zones[r.Water] {
-			if z.Inside(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}) {
+			if z.Touches(sp.Touched()) {
 				sp.Zones = append(sp.Zones, z)
 			}
 		}

@@ -1,0 +1,75 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { ChartSpot, Find, Window } from '../api/client';
+import { rejected } from './FindList';
+import { picked, unpicked } from './SpotFilter';
+import { spans } from './Shelter';
+import { markInWords, wayInWords } from './windows';
+
+const spot = (id: string, place: string, open: boolean, sheltered: boolean) =>
+  ({ id, place, open, surface: { sheltered } }) as ChartSpot;
+
+describe('picking spots out', () => {
+  const spots = [
+    spot('a', 'pier', true, false),
+    spot('b', 'pier', false, true),
+    spot('c', 'reef', true, true),
+  ];
+  const ids = (p: Parameters<typeof picked>[1], reaches?: Parameters<typeof picked>[2]) =>
+    picked(spots, p, reaches).map((s) => s.id);
+  it('asks for all of it at once', () => {
+    expect(ids(unpicked)).toEqual(['a', 'b', 'c']);
+    expect(ids({ ...unpicked, kind: 'pier' })).toEqual(['a', 'b']);
+    expect(ids({ ...unpicked, open: true, sheltered: true })).toEqual(['c']);
+  });
+  it('leaves out what no way leads to, once minutes are asked for', () => {
+    const reaches = new Map([
+      ['a', { spot_id: 'a', minutes: 20, bee_line: false }],
+      ['b', { spot_id: 'b', minutes: 50, bee_line: false }],
+      ['c', { spot_id: 'c', bee_line: false }],
+    ]);
+    expect(ids(unpicked, reaches)).toEqual(['a', 'b', 'c']);
+    expect(ids({ ...unpicked, within: 30 }, reaches)).toEqual(['a']);
+  });
+});
+
+describe('the compass in words', () => {
+  const holds = (...on: number[]) => Array.from({ length: 16 }, (_, i) => on.includes(i));
+  it('joins what lies side by side, over north too', () => {
+    expect(spans(holds(2, 3, 4))).toBe('NE to E');
+    expect(spans(holds(15, 0, 1))).toBe('NNW to NNE');
+    expect(spans(holds(4, 8))).toBe('E, S');
+    expect(spans(holds())).toBe('nowhere');
+    expect(spans(holds(...Array.from({ length: 16 }, (_, i) => i)))).toBe('anywhere');
+  });
+});
+
+describe('what was passed over', () => {
+  const find: Find = { kind: 'hole', lat: 31.2, lon: -45.1, elevation_m: -1, why: '' };
+  beforeEach(() => localStorage.clear());
+  it('is remembered by water, and a broken memory is no harm', () => {
+    localStorage.setItem('greypebble.rejected.w', '["hole 31.20000 -45.10000"]');
+    expect(rejected('w').has(find)).toBe(true);
+    expect(rejected('other').has(find)).toBe(false);
+    localStorage.setItem('greypebble.rejected.w', '{');
+    expect(rejected('w').has(find)).toBe(false);
+  });
+});
+
+describe('windows in words', () => {
+  const at = (h: number) => `2026-11-20T${String(h).padStart(2, '0')}:00:00Z`;
+  const list: Window[] = [
+    { opens: null, closes: at(8), closed_by: 'too deep' },
+    { opens: at(12), closes: at(15), closed_by: 'too deep' },
+  ];
+  const says = (h: number) => wayInWords(list, Date.parse(at(h)), 'UTC');
+  it('says until when, when next, and when not', () => {
+    expect(says(6)).toBe('Until 08:00, in 2 h: then it is too deep.');
+    expect(says(9)).toBe('Opens at 12:00, in 3 h until 15:00.');
+    expect(says(20)).toBe('Not as far as the ribbon shows.');
+    expect(markInWords(list, Date.parse(at(9)), 'UTC')).toBe('from 12:00');
+    expect(markInWords(list, Date.parse(at(13)), 'UTC')).toBe('until 15:00, then too deep');
+    expect(markInWords([{ opens: null, closes: null, closed_by: '' }], Date.parse(at(13)), 'UTC')).toBe(
+      'open',
+    );
+  });
+});
