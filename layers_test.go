@@ -33,7 +33,7 @@ var allowed = map[string][]string{
 	"interchange/gauge":               {"core/tide", "interchange/misread", "interchange/table"},
 	"interchange/turns":               {"core/tide", "interchange/misread", "interchange/table", "interchange/gauge"},
 	"interchange/asc":                 {"core/ground", "interchange/misread"},
-	"interchange/soundings":           {"core/ground", "interchange/misread", "interchange/table"},
+	"interchange/soundings":           {"core/ground", "interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/profile":             {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/places":              {"interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/feature":             {},

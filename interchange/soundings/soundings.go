@@ -16,6 +16,9 @@ import (
 
 var heights = map[string]float64{"elevation_m": 1, "elevation_ft": 0.3048, "depth_m": -1, "depth_ft": -0.3048}
 
+// deepest that is believed near a shore, metres.
+const deepest = 2500
+
 // Most a file may hold.
 const Most = 1_000_000
 
@@ -66,7 +69,7 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 			return nil, misread.At(t.Line(), "lat", says)
 		}
 		z := v[2]*scale + datumM
-		if math.Abs(z) > 2500 {
+		if math.Abs(z) > deepest {
 			return nil, misread.At(t.Line(), column, fmt.Sprintf("%v is no depth near a shore: is the unit right?", v[2]))
 		}
 		if out = append(out, ground.Sounding{LatLon: p, ElevationM: z}); len(out) > Most {

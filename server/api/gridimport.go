@@ -12,13 +12,15 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/tide"
 	"greypebble/interchange/asc"
+	"greypebble/interchange/feature"
+	"greypebble/interchange/geojson"
 	"greypebble/interchange/nmea"
 	"greypebble/interchange/soundings"
 	"greypebble/server/store"
 )
 
 type gridInput struct {
-	Format    string    `query:"format" enum:"asc,xyz,nmea" required:"true" doc:"ESRI ASCII grid, soundings as CSV, a sounder's log"`
+	Format    string    `query:"format" enum:"asc,xyz,nmea,geojson" required:"true" doc:"ESRI ASCII grid, soundings as CSV, a sounder's log, points of GeoJSON with a property such as depth_m"`
 	WaterID   uuid.UUID `query:"water_id" format:"uuid" required:"true"`
 	Unit      string    `query:"unit" enum:"m,ft,cm" doc:"of an ESRI grid's numbers"`
 	Sign      string    `query:"sign" enum:"elevation,depth" doc:"whether an ESRI grid's numbers are positive upwards or downwards"`
@@ -108,9 +110,15 @@ func (s *Server) gridOf(ctx context.Context, angler uuid.UUID, w store.Water, in
 	}
 	var list []ground.Sounding
 	var err error
-	if in.Format == "xyz" {
+	switch in.Format {
+	case "xyz":
 		list, err = soundings.Read(in.RawBody, in.DatumM)
-	} else {
+	case "geojson":
+		var features []feature.Feature
+		if features, _, err = geojson.Read(in.RawBody); err == nil {
+			list, err = soundings.FromFeatures(features, in.DatumM)
+		}
+	default:
 		list, err = s.soundedAt(ctx, angler, w, in.RawBody)
 	}
 	if err != nil {

@@ -510,3 +510,26 @@ func TestAWholeSpotGoesOutAndComesBack(t *testing.T) {
 	assert.Equal(t, http.StatusUnprocessableEntity, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek, strings.Replace(raw, `\"manner\"`, `\"mannner\"`, 1), &p))
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "carries a spot that cannot be read")
 }
+
+func TestSoundingsAsGeoJSON(t *testing.T) {
+	c := kit.As(t, "moss")
+	base := "/interchange/grid?format=geojson&datum=chart+datum&datum_m=0.5&cell_m=10&reach_m=40&water_id=" + demo.WaterID("Fallow Creek").String()
+	var points []string
+	for i := range 6 {
+		points = append(points, fmt.Sprintf(`{"type":"Feature","properties":{"depth_m":%d},"geometry":{"type":"Point","coordinates":[%v,%v]}}`, i, -45.155+0.0003*float64(i%3), 31.196+0.0003*float64(i/3)))
+	}
+	var out struct {
+		Soundings int
+		LowM      float64 `json:"low_m"`
+		HighM     float64 `json:"high_m"`
+		Kept      bool
+	}
+	require.Equal(t, http.StatusOK, c.Do("POST", base, `{"type":"FeatureCollection","features":[`+strings.Join(points, ",")+`]}`, &out))
+	assert.Equal(t, 6, out.Soundings)
+	assert.False(t, out.Kept, "only looked at")
+	assert.Less(t, out.LowM, -3.0)
+	assert.LessOrEqual(t, out.HighM, 1.5)
+	var p problem
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", base, `{"type":"FeatureCollection","features":[]}`, &p))
+	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "no point carries a height")
+}

@@ -5144,8 +5144,8 @@ export interface operations {
     importGrid: {
         parameters: {
             query: {
-                /** @description ESRI ASCII grid, soundings as CSV, a sounder's log */
-                format: "asc" | "xyz" | "nmea";
+                /** @description ESRI ASCII grid, soundings as CSV, a sounder's log, points of GeoJSON with a property such as depth_m */
+                format: "asc" | "xyz" | "nmea" | "geojson";
                 water_id: string;
                 /** @description of an ESRI grid's numbers */
                 unit?: "m" | "ft" | "cm";

@@ -11,11 +11,18 @@ type Format = GridQuery['format'];
 const says: Record<Format, string> = {
   asc: 'an ESRI ASCII grid',
   xyz: 'soundings (columns lat, lon and depth_m, depth_ft, elevation_m or elevation_ft)',
+  geojson: 'points of GeoJSON with depth_m, depth_ft, elevation_m or elevation_ft',
   nmea: 'a sounder’s log, corrected by this water’s tide at each ping',
 };
 
 const formatOf = (name: string): Format =>
-  /\.asc$/i.test(name) ? 'asc' : /\.(nmea|log)$/i.test(name) ? 'nmea' : 'xyz';
+  /\.asc$/i.test(name)
+    ? 'asc'
+    : /\.(nmea|log)$/i.test(name)
+      ? 'nmea'
+      : /\.(geo)?json$/i.test(name)
+        ? 'geojson'
+        : 'xyz';
 
 /** Depths of a water from a file; unit, sign and datum are asked, never guessed. */
 export function Depths() {
@@ -64,12 +71,12 @@ export function Depths() {
     <section className="panel depths">
       <h2>Depths of {m.spot.water}</h2>
       <p className="quiet">
-        An ESRI ASCII grid, soundings as CSV, or a sounder’s log. They replace what the map is drawn from;
-        spots and their sections stay.
+        An ESRI ASCII grid, soundings as CSV or GeoJSON, or a sounder’s log. They replace what the map is
+        drawn from; spots and their sections stay.
       </p>
       <ChooseFile
         says="Choose a file of depths"
-        accept=".asc,.csv,.xyz,.txt,.nmea,.log"
+        accept=".asc,.csv,.xyz,.txt,.nmea,.log,.geojson,.json"
         onFile={(f) => {
           changed();
           setFormat(formatOf(f.name));
@@ -94,6 +101,7 @@ export function Depths() {
                 options={[
                   { value: 'asc', label: 'ESRI ASCII grid' },
                   { value: 'xyz', label: 'soundings, CSV' },
+                  { value: 'geojson', label: 'points, GeoJSON' },
                   { value: 'nmea', label: 'sounder’s log' },
                 ]}
               />
