@@ -116,6 +116,8 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	for i, label := range []string{"High water later by", "Low water later by", "High water times", "Low water times", "High water plus", "Low water plus"} {
 		require.NoError(t, p.Fill(label, own[i]))
 	}
+	// What was said before is gone first, so that the message is this one's.
+	require.NoError(t, p.Wait(`document.querySelectorAll('.ant-message-notice').length === 0`))
 	require.NoError(t, p.Click("Use these"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.ant-message-notice').length > 0`))
 	require.NoError(t, p.Go("/set-up"))

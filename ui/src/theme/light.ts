@@ -53,6 +53,9 @@ export function antTheme(light: Light): ThemeConfig {
     algorithm: light === 'night' ? antd.darkAlgorithm : antd.defaultAlgorithm,
     token: {
       colorPrimary: p.accent,
+      // Under the pointer it stays as dark: the library's lighter tone is hard to read.
+      colorPrimaryHover: p.accent,
+      colorPrimaryActive: p.accent,
       colorInfo: p.accent,
       colorError: p.error,
       colorText: p.ink,
