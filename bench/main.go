@@ -43,7 +43,43 @@ func run() error {
 	}
 	show("advice_day", day, "ms")
 	show("blind_pick", blind, "ms")
+	edges, err := edges14d()
+	if err != nil {
+		return err
+	}
+	show("edges_14d", edges, "ms")
 	return nil
+}
+
+// edges14d is thirty spots (the demo's, several times over) for fourteen days at
+// ten-minute steps and eight targets.
+func edges14d() (float64, error) {
+	book, err := playbook.Builtin()
+	if err != nil {
+		return 0, err
+	}
+	laid, err := demo.Spots()
+	if err != nil {
+		return 0, err
+	}
+	s := advise.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14, Step: 10 * time.Minute}
+	for i := range 30 {
+		s.Spots = append(s.Spots, laid[i%len(laid)])
+	}
+	for _, id := range []string{"red-drum", "spotted-seatrout", "florida-pompano", "black-drum", "sheepshead", "southern-flounder", "southern-kingfish", "bluefish"} {
+		t, err := book.Target(id)
+		if err != nil {
+			return 0, err
+		}
+		s.Targets = append(s.Targets, t)
+	}
+	var failed error
+	ms := median(5, func() {
+		if _, err := s.Edges(); err != nil {
+			failed = err
+		}
+	})
+	return ms, failed
 }
 
 func show(name string, value float64, unit string) { fmt.Printf("%s %.4g %s\n", name, value, unit) }

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/core/advise"
+	"greypebble/core/conditions"
 	"greypebble/core/ground"
 	"greypebble/core/tide"
 	"greypebble/core/water"
@@ -155,13 +156,13 @@ func Spots() ([]*advise.Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	out := make([]*advise.Spot, len(a.spots))
+	out, readings := make([]*advise.Spot, len(a.spots)), conditions.Sorted(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
 	for i := range a.spots {
 		sp := &a.spots[i]
 		if sp.Tide, err = tide.Follow(h, sp.Offsets); err != nil {
 			return nil, err
 		}
-		out[i] = sp.ForAdvice(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
+		out[i] = sp.WithReadings(readings)
 	}
 	return out, nil
 }

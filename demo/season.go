@@ -91,7 +91,7 @@ func (f *fisher) spell(ctx context.Context, at int, start time.Time, length time
 	c := advice.Choices[f.random.IntN(len(advice.Choices))]
 	row := store.Spell{ID: id(fmt.Sprintf("%s spell %s", f.name, start)),
 		SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: target.ID, StartedAt: start, EndedAt: start.Add(length), Rods: 1,
-			Mark: c.Mark, Approach: c.Approach, Offering: c.Offering},
+			Mark: c.Card.Mark, Approach: c.Card.Approach, Offering: c.Card.Offering},
 		SpellWater: store.WaterAt(&advice.Moment), Readings: store.ReadingsAt(&advice.Moment)}
 	mean := baseRate * c.Edge.Value * luck * length.Hours()
 	for n := range poisson(f.random, mean) {

@@ -12,6 +12,7 @@ import (
 	"net/http/httptest"
 	"os"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -31,8 +32,10 @@ type Server struct {
 	URL string
 	App *server.App
 
-	db   *localdb.Server
-	http *httptest.Server
+	db       *localdb.Server
+	http     *httptest.Server
+	mu       sync.Mutex
+	signedIn map[string]http.CookieJar
 }
 
 // Start a server with the demo loaded; call from TestMain and Stop at the end.
@@ -93,10 +96,21 @@ func (s *Server) Client(t testing.TB) *Client {
 	return &Client{t, s.URL + "/api/v1", http.Client{Jar: jar, Timeout: 30 * time.Second}}
 }
 
-// As is a client signed in as a demo angler.
+// As is a client signed in as a demo angler. One session serves all tests: signing in is
+// dear and limited.
 func (s *Server) As(t testing.TB, name string) *Client {
+	s.mu.Lock()
+	defer s.mu.Unlock()
 	c := s.Client(t)
+	if jar := s.signedIn[name]; jar != nil {
+		c.http.Jar = jar
+		return c
+	}
 	require.Equal(t, http.StatusOK, c.Do("POST", "/login", map[string]any{"name": name, "password": demo.Password}, nil))
+	if s.signedIn == nil {
+		s.signedIn = map[string]http.CookieJar{}
+	}
+	s.signedIn[name] = c.http.Jar
 	return c
 }
 

@@ -1,12 +1,14 @@
 package advise
 
 import (
+	"cmp"
 	"fmt"
 	"math"
-	"sort"
+	"slices"
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
@@ -26,6 +28,13 @@ type Question struct {
 	Time time.Time
 	// Blind may hold the blind pick if it was worked out before.
 	Blind *rate.Blind
+	// Kit is what the angler has; KitOnly leaves out everything else.
+	Kit     kit.Kit
+	KitOnly bool
+	// Signs seen on the water, of [playbook.Signs].
+	Signs []string
+	// Changes: say what would change the choice.
+	Changes bool
 	// System the sentences are written in.
 	System quantity.System
 	// Most choices wanted; 0 means three.
@@ -36,8 +45,17 @@ type Question struct {
 type Advice struct {
 	Moment  Moment
 	Choices []Choice
+	// Beyond is the best choice of what is not in the kit, where it is better than
+	// anything that is.
+	Beyond *Choice
+	// RuledOut cannot work now.
+	RuledOut []RuledOut
+	// Changes of one reading that would change the first choice.
+	Changes []Turning
 	// Way says that the way is shut or soon will be; empty when there is no hurry.
 	Way string
+	// Stay says when to move on.
+	Stay string
 	// Cautions of the place and moment, to be shown once.
 	Cautions []string
 	// Note says why there is no choice, where there is none.
@@ -46,13 +64,19 @@ type Advice struct {
 
 // Choice is a presentation with its edge and its reasons.
 type Choice struct {
-	Sentence, Approach, Offering, Rig, Mark string
-	Retrieve, Bite                          string
-	DepthM                                  float64
-	Edge                                    rate.Edge
-	Reasons                                 []Reason
-	Cautions                                []string
-	Arithmetic                              []Working
+	Target   *playbook.Target
+	Sentence string
+	Card     Card
+	// Retrieve says how to move it.
+	Retrieve string
+	DepthM   float64
+	Edge     rate.Edge
+	Reasons  []Reason
+	Cautions []string
+	// Arithmetic behind the numbers of the sentence.
+	Arithmetic []Working
+	// Uses lists what of the kit it takes, Lacks what is missing.
+	Uses, Lacks []string
 }
 
 // Reason is one factor of an edge.
@@ -68,6 +92,9 @@ type Reason struct {
 // BlindRule is the name of the last reason: what a blind pick has already.
 const BlindRule = "blind-pick"
 
+// reachAhead is how far ahead a way's closing is looked for.
+const reachAhead = 14 * time.Hour
+
 // Ask ranks what can be presented.
 func Ask(q Question) (Advice, error) {
 	s := q.Spots[q.At]
@@ -79,79 +106,174 @@ func Ask(q Question) (Advice, error) {
 	if err != nil {
 		return Advice{}, err
 	}
-	blind := q.Blind
-	if blind == nil {
-		if blind, err = Blind(q.Book, q.Belief, q.Target, q.Spots, q.Time); err != nil {
-			return Advice{}, err
-		}
-	}
-	a := Advice{Moment: m, Way: WayCaution(&m, c), Cautions: PlaceCautions(&m)}
-	options := possible(q.Book, q.Target, &m)
-	if len(options) == 0 {
-		a.Note = fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", s.Name)
+	m.Signs = q.Signs
+	a := Advice{Moment: m, Way: WayCaution(&m, c), Cautions: PlaceCautions(&m), Stay: stay(&q)}
+	if says := noTake(s, q.Time); says != "" {
+		a.Note = "No take here now. " + says
 		return a, nil
 	}
-	if blind.Empty() {
-		a.Note = "None of your spots can be reached in daylight in the next fourteen days, so there is nothing to compare with."
-		return a, nil
-	}
-	ranked, err := rank(q, &m, blind, options)
+	ranked, err := q.rank(&m)
 	if err != nil {
 		return Advice{}, err
 	}
-	for _, r := range ranked {
-		a.Choices = append(a.Choices, describe(q, &m, &r))
+	a.RuledOut = ranked.ruledOut
+	if len(ranked.list) == 0 {
+		a.Note = nothing(&q, &m)
+		return a, nil
 	}
-	return a, nil
+	if ranked.blind.Empty() {
+		a.Note = "None of your spots can be reached in daylight in the next fourteen days, so there is nothing to compare with."
+		return a, nil
+	}
+	if err := a.choose(&q, &m, ranked); err != nil {
+		return Advice{}, err
+	}
+	if q.Changes {
+		a.Changes, err = q.turnings(&m, ranked)
+	}
+	return a, err
 }
 
-// reachAhead is how far ahead a way's closing is looked for.
-const reachAhead = 14 * time.Hour
+// choose the best few: of the kit first, where there is one.
+func (a *Advice) choose(q *Question, m *Moment, r ranking) error {
+	list, beyond := r.list, []rankedOption(nil)
+	if !q.Kit.Empty() {
+		list, beyond = nil, nil
+		for _, o := range r.list {
+			if o.owned != nil {
+				list = append(list, o)
+			} else {
+				beyond = append(beyond, o)
+			}
+		}
+		if len(list) == 0 {
+			list, beyond = beyond, nil
+		}
+	}
+	describeOne := func(o *rankedOption) (Choice, error) {
+		edge, err := r.blind.Edge(q.At, &o.weights)
+		if err != nil {
+			return Choice{}, err
+		}
+		o.edge = edge
+		return describe(q, m, o), nil
+	}
+	for i := range list[:min(q.most(), len(list))] {
+		c, err := describeOne(&list[i])
+		if err != nil {
+			return err
+		}
+		a.Choices = append(a.Choices, c)
+	}
+	if len(beyond) > 0 && beyond[0].value > list[0].value {
+		c, err := describeOne(&beyond[0])
+		if err != nil {
+			return err
+		}
+		a.Beyond = &c
+	}
+	return nil
+}
+
+func (q *Question) most() int {
+	if q.Most <= 0 {
+		return 3
+	}
+	return q.Most
+}
+
+// nothing says why there is no choice.
+func nothing(q *Question, m *Moment) string {
+	for i := range m.Spot.Marks {
+		if k := &m.Spot.Marks[i]; k.Fishable.Holds(k.Depth(m.LevelM)) {
+			if q.KitOnly {
+				return "Nothing in your kit can be fished for " + q.Target.Name + " here now. Allow what you do not own, or move the time along the ribbon."
+			}
+			return "Nothing the playbook has for " + q.Target.Name + " can be fished here now. Try another target, or move the time along the ribbon."
+		}
+	}
+	return fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", m.Spot.Name)
+}
 
 type rankedOption struct {
 	presentation
 	weights rate.Weights
-	edge    rate.Edge
+	// value is the logarithm of the edge.
+	value float64
+	edge  rate.Edge
+}
+
+// ranking of what can be presented, best first.
+type ranking struct {
+	list     []rankedOption
+	ruledOut []RuledOut
+	blind    *rate.Blind
+}
+
+// key of what differs on the hook: the choices differ in it.
+func (p *presentation) key() string {
+	if p.owned != nil {
+		return p.offering.ID + " " + p.owned.ID
+	}
+	return p.offering.ID
 }
 
 // rank orders by edge and keeps the best presentation of each offering, so that
 // the choices differ in what is tied on.
-func rank(q Question, m *Moment, blind *rate.Blind, options []presentation) ([]rankedOption, error) {
-	best := make(map[string]rankedOption)
+func (q *Question) rank(m *Moment) (ranking, error) {
+	options, refused := possible(q, m)
+	r := ranking{ruledOut: refused, blind: q.Blind}
+	if len(options) == 0 {
+		return r, nil
+	}
+	if r.blind == nil {
+		b, err := Blind(q.Book, q.Belief, q.Target, q.Spots, q.Time)
+		if err != nil {
+			return r, err
+		}
+		r.blind = b
+	}
+	if r.blind.Empty() {
+		r.list = make([]rankedOption, 1)
+		return r, nil
+	}
 	base, err := m.scenarios()
 	if err != nil {
-		return nil, err
+		return r, err
 	}
+	best := make(map[string]*rankedOption)
 	var facts [conditions.Scenarios]playbook.Facts
-	for _, p := range options {
-		w := rate.NewWeights(len(q.Book.Rules))
+	var sieve *playbook.Sieve
+	var mark string
+	w := rate.NewWeights(len(q.Book.Rules))
+	for i := range options {
+		p := &options[i]
+		if sieve == nil || mark != p.mark.ID {
+			for k := range base {
+				fillMark(&base[k].Facts, p.mark, m.LevelM)
+			}
+			mark, sieve = p.mark.ID, q.Book.Sieve(q.Target.ID, &base[0].Facts, playbook.Offered)
+		}
 		for k := range w {
-			facts[k] = p.facts(m.LevelM, &base[k])
+			facts[k] = p.facts(&base[k])
 		}
-		q.Book.WeightsAcross(q.Target.ID, facts[:], w[:])
-		e, err := blind.Edge(q.At, &w)
-		if err != nil {
-			return nil, err
-		}
-		if b, seen := best[p.offering.ID]; !seen || e.Value > b.edge.Value*(1+1e-12) {
-			best[p.offering.ID] = rankedOption{p, w, e}
+		sieve.Weights(facts[:], w[:])
+		v := r.blind.Log(&w, sieve.Live())
+		if b, seen := best[p.key()]; !seen || v > b.value+1e-12 {
+			best[p.key()] = &rankedOption{presentation: *p, weights: w, value: v}
+			w = rate.NewWeights(len(q.Book.Rules))
 		}
 	}
-	list := make([]rankedOption, 0, len(best))
-	for _, r := range best {
-		list = append(list, r)
+	for _, o := range best {
+		r.list = append(r.list, *o)
 	}
-	sort.Slice(list, func(i, j int) bool {
-		if list[i].edge.Value != list[j].edge.Value {
-			return list[i].edge.Value > list[j].edge.Value
+	slices.SortFunc(r.list, func(a, b rankedOption) int {
+		if c := cmp.Compare(b.value, a.value); c != 0 {
+			return c
 		}
-		return list[i].offering.ID < list[j].offering.ID
+		return cmp.Compare(a.key(), b.key())
 	})
-	most := q.Most
-	if most <= 0 {
-		most = 3
-	}
-	return list[:min(most, len(list))], nil
+	return r, nil
 }
 
 // reasons lists every rule that has a say, largest first, and the blind pick
@@ -167,9 +289,13 @@ func reasons(book *playbook.Book, r *rankedOption) []Reason {
 		for k := range r.weights {
 			applies += r.weights[k][i] / conditions.Scenarios
 		}
-		out = append(out, Reason{rule.ID, rule.Says, f, applies, rule.Idea, rule.Origin, rule.Effect, rule.Certainty, rule.Family, rule.School})
+		school := ""
+		if rule.School != "" {
+			school = book.SaysPosition(rule.School)
+		}
+		out = append(out, Reason{rule.ID, rule.Says, f, applies, rule.Idea, rule.Origin, rule.Effect, rule.Certainty, rule.Family, school})
 	}
-	sort.SliceStable(out, func(i, j int) bool { return math.Abs(math.Log(out[i].Factor)) > math.Abs(math.Log(out[j].Factor)) })
+	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
 	says := fmt.Sprintf("Turning up blind averages ×%.2f by the same rules", 1/r.edge.Blind)
 	return append(out, Reason{Rule: BlindRule, Says: says, Factor: r.edge.Blind, Applies: 1})
 }

@@ -128,7 +128,7 @@ func TestDepthOverTheCrestMovesTheFish(t *testing.T) {
 	})
 	deep := w.when(t, func(m Moment) bool { return day(m) && m.LevelM-0.75 > 0.6 })
 	a := w.ask(t, "red drum", 0, thin, is(conditions.Clarity, 0.6), is(conditions.WaterTemp, 20))
-	assert.Equal(t, "Seaward edge", a.Choices[0].Mark)
+	assert.Equal(t, "Seaward edge", a.Choices[0].Card.Mark)
 	assert.Greater(t, rules(a.Choices[0])["edge-under-thin-crest"], 1.2)
 	b := w.ask(t, "red drum", 0, deep, is(conditions.Clarity, 0.6), is(conditions.WaterTemp, 20))
 	assert.NotContains(t, rules(b.Choices[0]), "edge-under-thin-crest")
@@ -151,10 +151,12 @@ func TestClarityChangesWhatIsTiedOn(t *testing.T) {
 	at := w.when(t, func(m Moment) bool { return day(m) && m.LevelM > 1.25 })
 	clear := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 3), is(conditions.WaterTemp, 19))
 	murky := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 0.3), is(conditions.WaterTemp, 19))
-	assert.Equal(t, "lure", clear.Choices[0].Approach)
+	assert.Equal(t, "lure", clear.Choices[0].Card.Approach)
 	assert.Contains(t, rules(clear.Choices[0]), "darting-in-the-clear")
-	assert.Equal(t, "live bait", murky.Choices[0].Approach)
-	assert.Contains(t, rules(murky.Choices[0]), "scent-in-the-murk")
+	assert.Equal(t, "live bait", murky.Choices[0].Card.Approach)
+	assert.NotContains(t, rules(murky.Choices[0]), "darting-in-the-clear")
+	drum := w.ask(t, "red drum", 0, at, is(conditions.Clarity, 0.3), is(conditions.WaterTemp, 19))
+	assert.Contains(t, rules(drum.Choices[0]), "red-drum-scent")
 	assert.Greater(t, clear.Choices[0].Edge.Value, murky.Choices[0].Edge.Value)
 }
 
@@ -174,11 +176,11 @@ func TestTemperatureChangesApproachAndPace(t *testing.T) {
 		return a
 	}
 	cold, warm := q(9), q(23)
-	assert.NotEqual(t, "lure", cold.Choices[0].Approach)
-	assert.Equal(t, "lure", warm.Choices[0].Approach)
+	assert.NotEqual(t, "lure", cold.Choices[0].Card.Approach)
+	assert.Equal(t, "lure", warm.Choices[0].Card.Approach)
 	paddle := func(a Advice) Choice {
 		for _, c := range a.Choices {
-			if c.Offering == "White paddle tail" {
+			if c.Card.Offering == "White paddle tail" {
 				return c
 			}
 		}
@@ -199,7 +201,7 @@ func TestLightBringsTheSurfaceLure(t *testing.T) {
 		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Most: 50})
 		require.NoError(t, err)
 		for i, c := range a.Choices {
-			if c.Offering == "Walking surface plug" {
+			if c.Card.Offering == "Walking surface plug" {
 				return i
 			}
 		}
@@ -217,7 +219,7 @@ func TestPompanoWantSandCrabInTheTroughOnTheFlood(t *testing.T) {
 		return day(m) && m.Stage.Direction == tide.Flood && m.Stage.Elapsed > 0.15 && m.Stage.Elapsed < 0.25
 	})
 	a := w.ask(t, "pompano", 1, flood, is(conditions.Clarity, 1.5), is(conditions.WaterTemp, 22))
-	assert.Equal(t, "cut bait", a.Choices[0].Approach)
+	assert.Equal(t, "cut bait", a.Choices[0].Card.Approach)
 	assert.Contains(t, a.Choices[0].Sentence, "Sand crab")
 	assert.Contains(t, rules(a.Choices[0]), "first-of-flood")
 	dirty := w.ask(t, "pompano", 1, flood, is(conditions.Clarity, 0.25), is(conditions.WaterTemp, 22))
@@ -233,7 +235,8 @@ func TestWhatCannotWorkNeverRanks(t *testing.T) {
 			m, err := s.At(c, at)
 			require.NoError(t, err)
 			for j := range w.book.Targets {
-				for _, p := range possible(w.book, &w.book.Targets[j], &m) {
+				list, _ := possible(&Question{Book: w.book, Target: &w.book.Targets[j]}, &m)
+				for _, p := range list {
 					depth := p.mark.Depth(m.LevelM)
 					assert.Positive(t, depth)
 					assert.LessOrEqual(t, p.depthM, depth)
@@ -285,7 +288,7 @@ func TestSentencesInBothSystems(t *testing.T) {
 		require.NoError(t, err)
 		for _, c := range a.Choices {
 			assert.Regexp(t, want, c.Sentence)
-			assert.NotContains(t, c.Sentence+c.Rig, "{weight}")
+			assert.NotContains(t, c.Sentence+c.Card.Rig, "{weight}")
 		}
 	}
 }
@@ -317,7 +320,7 @@ func TestUnknownWaterWidensTheInterval(t *testing.T) {
 		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind, Most: 50})
 		require.NoError(t, err)
 		for _, c := range a.Choices {
-			if c.Offering == "Live shrimp" {
+			if c.Card.Offering == "Live shrimp" {
 				return math.Log(c.Edge.High / c.Edge.Low)
 			}
 		}

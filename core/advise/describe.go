@@ -7,7 +7,6 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
-	"greypebble/core/quantity"
 	"greypebble/core/tackle"
 )
 
@@ -19,52 +18,122 @@ type Working struct {
 	Weak string
 }
 
-func describe(q Question, m *Moment, r *rankedOption) Choice {
+func describe(q *Question, m *Moment, r *rankedOption) Choice {
 	depth := r.mark.Depth(m.LevelM)
-	temp := m.Believed[conditions.WaterTemp].Value
-	rigShort := strings.ReplaceAll(r.rig.Short, "{weight}", q.System.Weight(r.weightKg))
-	ch := Choice{
-		Approach: r.offering.Approach, Offering: r.offering.Name, Rig: capital(r.rig.Name), Mark: r.mark.Name,
-		DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Bite: capital(r.rig.Bite) + ".",
+	pattern, size := hookOf(q, r)
+	leader := leaderN(q, r.mark)
+	fill := strings.NewReplacer("{weight}", q.System.Weight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern), " hook hook", " hook")
+	name := r.offering.Name
+	if r.owned != nil {
+		name = r.owned.Name
 	}
-	ch.Retrieve, ch.Arithmetic = retrieve(q.System, &r.presentation, depth, temp)
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", r.offering.Name, rigShort, preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
-	ch.Cautions = choiceCautions(q, r)
+	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
+	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, fill.Replace(r.rig.Short), preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
+	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish, Hooked: r.offering.Hooked,
+		Size: q.System.Short(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.System, m.Spot, r.mark, r.rig),
+		Tip: r.rig.Tip, Bite: capital(r.rig.Bite) + ".", Refused: capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
+	c := &ch.Card
+	if r.owned != nil && r.owned.LengthM > 0 {
+		c.Size = q.System.Short(r.owned.LengthM)
+	}
+	if r.weightKg > 0 {
+		c.Weight = q.System.Weight(r.weightKg)
+	}
+	if size != "" {
+		c.Hook = size + " " + pattern
+	}
+	if r.leader != "" {
+		c.LeaderN = leader
+		c.Leader = fmt.Sprintf("%s of %s %s", q.System.Short(r.rig.LeaderM), q.System.Class(leader), r.leader)
+	}
+	c.Knot = knotFor(r)
+	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, strike(pattern))
+	if !q.Kit.Empty() {
+		ch.Uses, ch.Lacks = fitOut(q, r, pattern, size, leader)
+	}
 	return ch
 }
 
+// knotFor ties the end: a loop where the lure is to move freely.
+func knotFor(r *rankedOption) string {
+	material := tackle.Material(r.leader)
+	switch {
+	case r.leader == "wire":
+		return "crimped, or a haywire twist"
+	case r.leader == "":
+		material = tackle.Braid
+	}
+	free := r.offering.Approach == "lure" && !r.rig.Head
+	name, turns, err := tackle.Knot(material, free)
+	if err != nil {
+		return ""
+	}
+	return fmt.Sprintf("%s, %d turns", name, turns)
+}
+
 // retrieve says how to move it, with the arithmetic done.
-func retrieve(sys quantity.System, p *presentation, depth, temp float64) (string, []Working) {
+func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) (string, []Working) {
+	sys, depth, temp := q.System, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
 	var say []string
 	var work []Working
-	if p.rig.Head && p.rig.Column == "bottom" {
-		body := tackle.OnHead(p.weightKg)
+	if (r.rig.Head || r.rig.Vertical) && r.rig.Column == "bottom" {
+		body := tackle.OnHead(r.weightKg)
+		if r.owned != nil && r.owned.FallMS > 0 {
+			body.TimedMS = r.owned.FallMS
+		}
 		if v, err := body.FallSpeed(); err == nil {
 			count := depth / v
 			say = append(say, "Count "+count1(count)+" s down.")
-			work = append(work, Working{"Fall to the bottom", count1(count) + " s",
-				fmt.Sprintf("%s ÷ %s fall of a %s head with its soft body", sys.Depth(depth), sys.Speed(v), sys.Weight(p.weightKg)),
-				"Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."})
+			how := fmt.Sprintf("%s ÷ %s fall of a %s head with its soft body", sys.Depth(depth), sys.Speed(v), sys.Weight(r.weightKg))
+			weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
+			if body.TimedMS > 0 {
+				how, weak = fmt.Sprintf("%s ÷ %s as you timed it", sys.Depth(depth), sys.Speed(v)), ""
+			}
+			work = append(work, Working{"Fall to the bottom", count1(count) + " s", how, weak})
 		}
 	}
-	say = append(say, p.rig.Move)
-	if p.speedMS > 0 {
-		turns := tackle.TurnsIn(10, p.speedMS, tackle.TypicalTurn)
-		pause := tackle.Pause(temp)
-		say = append(say, fmt.Sprintf("%s turns in 10 s, pause %s s.", count1(turns), count1(pause)))
-		work = append(work,
-			Working{"Pace", count1(turns) + " turns in 10 s",
-				fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.Speed(p.speedMS), sys.Depth(tackle.TypicalTurn)),
-				"A turn is that of a common fixed-spool reel; measure yours. With a wave pushing toward you, wind faster by as much."},
-			Working{"Pause", count1(pause) + " s", fmt.Sprintf("for water of %s: the colder, the longer", sys.Temperature(temp)),
+	pause := tackle.Pause(temp)
+	say = append(say, strings.TrimSpace(strings.NewReplacer("{strike}", strikes).Replace(r.way.Move)))
+	if r.speedMS > 0 && r.way.Style != "troll" {
+		turn, measured := q.Kit.Turn()
+		weak := "A turn is that of your reel. With a wave pushing toward you, wind faster by as much."
+		if !measured {
+			turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours. With a wave pushing toward you, wind faster by as much."
+		}
+		turns := tackle.TurnsIn(10, r.speedMS, turn)
+		c.Pace = count1(turns) + " turns in 10 s"
+		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.Speed(r.speedMS), sys.Depth(turn)), weak})
+		if strings.Contains(r.way.Cadence, "pause") {
+			c.Pause = count1(pause) + " s"
+			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.Temperature(temp)),
 				"Common practice; let the fish correct it."})
+			say = append(say, fmt.Sprintf("%s, pause %s.", c.Pace, c.Pause))
+		} else {
+			say = append(say, c.Pace+".")
+		}
 	}
-	if p.rig.FloatM > 0 {
-		work = append(work, Working{"Below the float", sys.Depth(p.depthM),
+	if r.speedMS > 0 && r.way.Style == "troll" {
+		c.Pace = sys.Knots(r.speedMS)
+		say = append(say, c.Pace+".")
+	}
+	c.Cadence = strings.ReplaceAll(r.way.Cadence, "{pause}", fmt.Sprintf("%g", pause))
+	c.Depth = sys.Depth(r.depthM)
+	switch {
+	case r.offering.RatedM > 0:
+		c.Depth = fmt.Sprintf("runs to %s over %s", sys.Depth(r.depthM), sys.Depth(depth))
+		work = append(work, Working{"It runs to", sys.Depth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.Depth(r.offering.RatedM), sys.Depth(usualCast)),
+			"Good to a third; the depth where it first knocks tells you yours."})
+	case r.rig.FloatM > 0:
+		work = append(work, Working{"Below the float", sys.Depth(r.depthM),
 			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.Depth(clearance), sys.Depth(depth)), ""})
+	case r.rig.Column == "mid":
+		work = append(work, Working{"Depth to fish", sys.Depth(r.depthM), fmt.Sprintf("half of %s; then lower until it is taken", sys.Depth(depth)), ""})
 	}
-	if p.rig.Column == "mid" && p.rig.FloatM == 0 {
-		work = append(work, Working{"Depth to fish", sys.Depth(p.depthM), fmt.Sprintf("half of %s; then lower until it is taken", sys.Depth(depth)), ""})
+	if r.rig.Holds || r.rig.Vertical {
+		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
+			work = append(work, Working{"Weight", sys.Weight(r.weightKg), fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.Speed(math.Abs(run)), sys.Depth(depth)),
+				"Thicker line wants more; the bench works it out for yours."})
+		}
 	}
 	return strings.Join(say, " "), work
 }

@@ -1,110 +1,273 @@
 package advise
 
 import (
+	"fmt"
 	"math"
 
+	"greypebble/core/conditions"
 	"greypebble/core/ground"
+	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/tackle"
 	"greypebble/core/water"
-
-	"greypebble/core/conditions"
 )
 
-// presentation is what is offered, on what rig, where, how deep, how fast.
+// presentation is what is offered, on what rig, where, how deep, how moved.
 type presentation struct {
 	offering *playbook.Offering
 	rig      *playbook.Rig
+	way      *playbook.Way
 	mark     *ground.Mark
 	depthM   float64 // of the offering below the surface
-	pace     string  // slow or medium for lures, empty for baits
+	pace     string  // slow, medium or fast for lures, empty for baits
 	speedMS  float64
 	weightKg float64
+	leader   string // its material, empty without one
+	owned    *kit.Item
 }
 
 // clearance a float or suspending lure keeps from the bottom, metres.
 const clearance = 0.2
 
-// possible lists every presentation that can work at a moment.
-func possible(book *playbook.Book, target *playbook.Target, m *Moment) []presentation {
-	var out []presentation
-	temp := m.Believed[conditions.WaterTemp].Value
+// RuledOut is an offering that cannot work now, and why.
+type RuledOut struct{ Offering, Why string }
+
+// bench holds what does not depend on the presentation while they are listed.
+type options struct {
+	q       *Question
+	m       *Moment
+	temp    float64
+	current float64
+	out     []presentation
+	// works and why keep what became of each offering.
+	works map[string]bool
+	why   map[string]string
+}
+
+// possible lists every presentation that can work at a moment, and what cannot.
+func possible(q *Question, m *Moment) ([]presentation, []RuledOut) {
+	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
+	o.current, _ = m.Current()
+	o.current = math.Abs(o.current)
 	for i := range m.Spot.Marks {
 		mark := &m.Spot.Marks[i]
-		depth := mark.Depth(m.LevelM)
-		if !mark.Fishable.Holds(depth) {
+		if depth := mark.Depth(m.LevelM); mark.Fishable.Holds(depth) {
+			for j := range q.Book.Offerings {
+				if f := &q.Book.Offerings[j]; q.Target.Offered(f.ID) {
+					o.offer(f, mark, depth)
+				}
+			}
+		}
+	}
+	var refused []RuledOut
+	for j := range q.Book.Offerings {
+		f := &q.Book.Offerings[j]
+		if w := o.why[f.ID]; w != "" && !o.works[f.ID] {
+			refused = append(refused, RuledOut{f.Name, w})
+		}
+	}
+	return o.out, refused
+}
+
+// offer an offering by its kind and as the kit has it.
+func (o *options) offer(f *playbook.Offering, mark *ground.Mark, depth float64) {
+	for _, rig := range o.q.Book.RigsOf(f) {
+		if why := o.fits(rig, mark, depth); why != "" {
+			o.refuse(f, why)
 			continue
 		}
-		for j := range book.Offerings {
-			o := &book.Offerings[j]
-			if !o.For(target.ID) {
-				continue
-			}
-			for _, rig := range book.RigsOf(o) {
-				if !fits(rig, mark, m.Spot.Place, depth) {
-					continue
-				}
-				p := presentation{offering: o, rig: rig, mark: mark, depthM: fishedDepth(rig, depth), weightKg: rig.WeightKg}
-				if rig.Head {
-					p.weightKg = tackle.HeadFor(depth, temp, m.Stage.RateMPerH)
-				}
-				if o.SlowMS == 0 {
-					out = append(out, p)
-					continue
-				}
-				p.pace, p.speedMS = "slow", o.SlowMS
-				out = append(out, p)
-				p.pace, p.speedMS = "medium", o.MediumMS
-				out = append(out, p)
+		owned := o.q.Kit.Offered(f.ID)
+		for i := range owned {
+			o.onRig(f.Dressed(owned[i].Finish), &owned[i], rig, mark, depth)
+		}
+		if len(owned) == 0 && !o.q.KitOnly {
+			o.onRig(f, nil, rig, mark, depth)
+		}
+	}
+}
+
+func (o *options) refuse(f *playbook.Offering, why string) {
+	if o.why[f.ID] == "" {
+		o.why[f.ID] = why
+	}
+}
+
+// fits says why a rig cannot be used on a mark: the wrong depth or place, an open
+// hook where it snags; empty if it can.
+func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) string {
+	sys := o.q.System
+	switch {
+	case !rig.UsedAt(o.m.Spot.Place):
+		return fmt.Sprintf("%s is not for a %s", lowerFirst(rig.Name), o.m.Spot.Place)
+	case depthM < rig.MinDepthM:
+		return fmt.Sprintf("%s wants %s of water; the %s has %s", lowerFirst(rig.Name), sys.Depth(rig.MinDepthM), lowerFirst(mark.Name), sys.Depth(depthM))
+	case depthM > rig.MaxDepthM:
+		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", lowerFirst(rig.Name), sys.Depth(rig.MaxDepthM), lowerFirst(mark.Name), sys.Depth(depthM))
+	case rig.FloatM > 0 && depthM < math.Min(rig.FloatM, rig.LeaderM)+clearance:
+		return fmt.Sprintf("what hangs below the float would drag in %s", sys.Depth(depthM))
+	case !rig.SnagSafe && snags(rig, mark):
+		return fmt.Sprintf("an open hook is soon lost on the %s", lowerFirst(mark.Name))
+	}
+	return ""
+}
+
+// onRig adds an offering on a rig in all the ways and paces it can be moved.
+func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig, mark *ground.Mark, depth float64) {
+	p := presentation{offering: f, rig: rig, mark: mark, owned: owned, leader: o.leader(rig)}
+	var why string
+	if p.weightKg, why = o.weight(&p, depth); why == "" {
+		p.depthM, why = o.fished(&p, depth)
+	}
+	if why != "" {
+		o.refuse(f, why)
+		return
+	}
+	o.works[f.ID] = true
+	for i := range rig.Ways {
+		p.way = &rig.Ways[i]
+		p.pace, p.speedMS = "", 0
+		if f.SlowMS == 0 {
+			o.out = append(o.out, p)
+			continue
+		}
+		for j, speed := range []float64{f.SlowMS, f.MediumMS, f.FastMS} {
+			if speed > 0 {
+				p.pace, p.speedMS = playbook.Paces[j], speed
+				o.out = append(o.out, p)
 			}
 		}
 	}
-	return out
 }
 
-// fits refuses what cannot work: the wrong depth, an open hook where it snags.
-func fits(rig *playbook.Rig, mark *ground.Mark, place string, depthM float64) bool {
-	if depthM < rig.MinDepthM || depthM > rig.MaxDepthM || !rig.UsedAt(place) {
-		return false
-	}
-	if rig.FloatM > 0 && depthM < rig.FloatM+clearance {
-		return false
-	}
-	return rig.SnagSafe || !snags(mark)
-}
-
-// snags says where an open hook on the bottom is soon lost.
-func snags(mark *ground.Mark) bool {
-	switch mark.Kind {
-	case ground.Timber, ground.Rock:
-		return true
-	case ground.Crest:
-		return mark.Bottom == "shell" || mark.Bottom == "rock"
-	}
-	return mark.Bottom == "timber" || mark.Bottom == "rock"
-}
-
-func fishedDepth(rig *playbook.Rig, depthM float64) float64 {
+// leader material a rig is tied with: wire against teeth where that school is chosen,
+// floating mono for surface lures, fluorocarbon otherwise.
+func (o *options) leader(rig *playbook.Rig) string {
 	switch {
-	case rig.FloatM > 0:
-		return math.Min(rig.FloatM, depthM-clearance)
-	case rig.Column == "bottom":
-		return depthM
-	case rig.Column == "mid":
-		return depthM / 2
+	case rig.LeaderM == 0:
+		return ""
+	case o.q.Target.Hazard == tackle.Teeth && o.q.Book.Takes("Q11/wire"):
+		return "wire"
+	case rig.Column == "top":
+		return "mono"
 	}
-	return 0
+	return "fluorocarbon"
 }
 
-// facts of the presentation in one scenario.
-func (p *presentation) facts(levelM float64, s *scenario) playbook.Facts {
+// tooLight is how much less than what the water asks for a lure may weigh and still
+// be used.
+const tooLight = 0.6
+
+// weight of head, sinker or jig by depth and current; why it cannot be had.
+func (o *options) weight(p *presentation, depth float64) (kg float64, why string) {
+	sys := o.q.System
+	switch {
+	case p.rig.Head:
+		want, most := tackle.HeadFor(depth, o.temp, o.m.Stage.RateMPerH), tackle.HeaviestHead(depth)
+		if p.rig.ID == "light-tandem" {
+			want = tackle.UltralightHead
+		}
+		if p.owned != nil && p.owned.WeightKg > 0 {
+			want = p.owned.WeightKg
+			if want > most*1.05 {
+				return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", sys.Weight(want), sys.Depth(depth))
+			}
+			return want, ""
+		}
+		if h, fit := o.q.Kit.HeadFor(want, most*1.05); fit != kit.Missing {
+			return h.WeightKg, ""
+		}
+		return want, ""
+	case p.rig.Vertical:
+		need, err := tackle.VerticalJig(depth, o.current, verticalLine, verticalAngle)
+		if err != nil {
+			return 0, "no weight keeps the line upright here"
+		}
+		if p.owned != nil && p.owned.WeightKg > 0 {
+			if p.owned.WeightKg < need*tooLight {
+				return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", sys.Weight(p.owned.WeightKg), sys.Weight(need))
+			}
+			return p.owned.WeightKg, ""
+		}
+		return math.Max(need, p.rig.WeightKg), ""
+	case p.rig.Holds && o.current > 0:
+		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: verticalLine, LineLengthM: math.Max(depth*3, 30), DepthM: depth, Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
+		if err == nil {
+			return math.Max(l.HoldKg, p.rig.WeightKg), ""
+		}
+	case p.owned != nil && p.owned.WeightKg > 0:
+		return p.owned.WeightKg, ""
+	case p.offering.WeightKg > 0:
+		return p.offering.WeightKg, ""
+	}
+	return p.rig.WeightKg, ""
+}
+
+// The line a vertical rig is reckoned on, metres thick, and how far off upright it
+// may stand, degrees.
+const (
+	verticalLine  = 0.00025
+	verticalAngle = 15
+)
+
+// usualCast of a plug in metres, and the line it is thrown on.
+const (
+	usualCast = 30.0
+	plugLine  = 0.00028
+	// knocksBy is how far past the bottom a plug may be made to dive over rock, which
+	// it strikes and comes off; over anything else it ploughs.
+	knocksBy = 1.5
+)
+
+// fished is how deep the offering is, metres; why it cannot be.
+func (o *options) fished(p *presentation, depthM float64) (float64, string) {
+	rated := p.offering.RatedM
+	if p.owned != nil && p.owned.RatedM > 0 {
+		rated = p.owned.RatedM
+	}
+	if rated > 0 {
+		runs := tackle.Plug{RatedM: rated}.RunsTo(usualCast, plugLine)
+		limit := depthM
+		if p.mark.Bottom == "rock" {
+			limit *= knocksBy
+		}
+		if runs > limit {
+			return 0, fmt.Sprintf("it runs to %s and would plough the bottom in %s", o.q.System.Depth(runs), o.q.System.Depth(depthM))
+		}
+		return math.Min(runs, depthM), ""
+	}
+	switch {
+	case p.rig.FloatM > 0:
+		return math.Min(p.rig.FloatM, depthM-clearance), ""
+	case p.rig.Column == "bottom":
+		return depthM, ""
+	case p.rig.Column == "mid":
+		return depthM / 2, ""
+	}
+	return 0, ""
+}
+
+// snags says where an open hook is soon lost: in timber and over shell; and one that
+// is dragged over rock.
+func snags(rig *playbook.Rig, mark *ground.Mark) bool {
+	switch {
+	case mark.Kind == ground.Timber || mark.Bottom == "timber":
+		return true
+	case mark.Kind == ground.Rock || mark.Bottom == "rock":
+		return rig.Head && rig.Column == "bottom"
+	}
+	return mark.Kind == ground.Crest && mark.Bottom == "shell"
+}
+
+// facts of the presentation in one scenario, whose mark is filled in.
+func (p *presentation) facts(s *scenario) playbook.Facts {
 	f := s.Facts
-	fillMark(&f, p.mark, levelM)
 	f.Measure[playbook.LureLight] *= water.Remaining(s.attenuation, p.depthM)
-	f.Word[playbook.Approach] = p.offering.Approach
-	f.Word[playbook.Pace] = p.pace
-	f.Word[playbook.Column] = p.rig.Column
-	f.Word[playbook.OfferingID] = p.offering.ID
-	f.Traits = p.offering.Traits
+	f.Measure[playbook.LureDepth] = p.depthM
+	f.Measure[playbook.Clearance] = math.Max(f.Measure[playbook.Depth]-p.depthM, 0)
+	f.Offer(p.offering)
+	f.Say(playbook.Pace, p.pace)
+	f.Say(playbook.Style, p.way.Style)
+	f.Say(playbook.Column, p.rig.Column)
+	f.Say(playbook.Leader, p.leader)
 	return f
 }

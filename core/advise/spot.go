@@ -27,6 +27,8 @@ type Spot struct {
 	Rose *water.Rose
 	// Current is what makes the tide run there.
 	Current water.Setting
+	// Zones of its water that it touches, whatever the season.
+	Zones []ground.Zone
 }
 
 // Moment is a spot at a time: the water, the sky and what is believed of the
@@ -38,6 +40,8 @@ type Moment struct {
 	Stage  tide.Stage
 	Sky
 	Believed conditions.Believed
+	// Signs seen on the water now.
+	Signs []string
 }
 
 // Sky is where the sun and the moon stand.
@@ -92,6 +96,11 @@ func (m *Moment) Breakers() float64 {
 	if m.Spot.Place != "surf beach" {
 		return 0
 	}
+	return m.swell()
+}
+
+// swell as it breaks on the shore.
+func (m *Moment) swell() float64 {
 	h, err := water.BreakerHeight(m.Believed[conditions.SwellHeight].Value, m.Believed[conditions.SwellPeriod].Value)
 	if err != nil {
 		return 0
@@ -113,28 +122,88 @@ func (s *Spot) crestElevation() (float64, bool) {
 	return e, found
 }
 
-// facts of the place and time in one scenario of the readings; a presentation
-// fills in the rest.
-func (m *Moment) facts(v conditions.Values) playbook.Facts {
-	var f playbook.Facts
-	f.Measure[playbook.Level] = m.LevelM
-	f.Measure[playbook.RiseRate] = m.Stage.RateMPerH
-	f.Measure[playbook.Flow] = math.Abs(m.Stage.RateMPerH)
-	f.Measure[playbook.Elapsed] = m.Stage.Elapsed
-	f.Measure[playbook.SunAltitude] = m.Sun.Altitude
-	f.Measure[playbook.SurfaceLight] = m.SurfaceLight(v.Cloud)
-	f.Measure[playbook.LureLight] = f.Measure[playbook.SurfaceLight]
-	f.Measure[playbook.DaysFromFull] = math.Abs(m.FromFull) * 86400
+// weather is what readings say of the last day, and of what does not vary between the
+// scenarios.
+type weather struct{ warming, rainM float64 }
+
+// weatherOf a moment; NaN where nothing is known.
+func weatherOf(r conditions.Readings, t time.Time) weather {
+	w := weather{math.NaN(), math.NaN()}
+	if by, known := r.Change(conditions.WaterTemp, t, 24*time.Hour); known {
+		w.warming = by
+	}
+	if mm, known := r.Total(conditions.Rain, t, 24*time.Hour); known {
+		w.rainM = mm / 1000
+	}
+	return w
+}
+
+// facts of the place and time that are the same in every scenario of the readings.
+func (m *Moment) facts() playbook.Facts {
+	f := m.placeFacts(weatherOf(m.Spot.Readings, m.Time))
+	tidesOf(m.Spot).fill(&f, m.LevelM, &m.Stage, &m.Sky)
+	f.Say(playbook.Sign, m.Signs...)
+	return f
+}
+
+// placeFacts change from hour to hour at most.
+func (m *Moment) placeFacts(w weather) playbook.Facts {
+	f := playbook.Nothing()
+	f.Measure[playbook.Warming], f.Measure[playbook.Rain] = w.warming, w.rainM
+	if m.Spot.Place == "surf beach" || m.Spot.Place == "rocky shore" {
+		f.Measure[playbook.Waves] = m.swell()
+	}
+	f.Say(playbook.Place, m.Spot.Place)
+	f.Say(playbook.Month, northernMonth(m.Time, m.Spot.Observer.Lat))
+	if r := m.Spot.Rose; r != nil {
+		f.Say(playbook.Side, r.SideFor(m.Believed[conditions.WindFrom].Value).String())
+	}
+	return f
+}
+
+// tides of a spot as the facts want them: its mean spring range, and its crest, NaN
+// where there is none.
+type tides struct{ spring, crest float64 }
+
+func tidesOf(s *Spot) tides {
+	t := tides{s.Tide.MeanSpringRange(), math.NaN()}
+	if e, ok := s.crestElevation(); ok {
+		t.crest = e
+	}
+	return t
+}
+
+// fill in the facts of level, stage and sky, which change from minute to minute.
+func (t tides) fill(f *playbook.Facts, level float64, stage *tide.Stage, sky *Sky) {
+	f.Measure[playbook.Level] = level
+	f.Measure[playbook.RiseRate] = stage.RateMPerH
+	f.Measure[playbook.Flow] = math.Abs(stage.RateMPerH)
+	f.Measure[playbook.Elapsed] = stage.Elapsed
+	f.Measure[playbook.SunAltitude] = sky.Sun.Altitude
+	f.Measure[playbook.DaysFromFull] = math.Abs(sky.FromFull) * 86400
+	f.Measure[playbook.CrestDepth] = level - t.crest
+	if t.spring > 0 {
+		f.Measure[playbook.TideRange] = stage.RangeM / t.spring
+	}
+	f.Say(playbook.Stage, stage.Direction.String())
+}
+
+// northernMonth is the month whose season it is: south of the equator, half a year on.
+func northernMonth(t time.Time, lat float64) string {
+	i := int(t.UTC().Month()) - 1
+	if lat < 0 {
+		i += 6
+	}
+	return playbook.Months[i%12]
+}
+
+// vary what one scenario of the readings makes different.
+func vary(f *playbook.Facts, v conditions.Values, surfaceLux float64) {
+	f.Measure[playbook.SurfaceLight], f.Measure[playbook.LureLight] = surfaceLux, surfaceLux
 	f.Measure[playbook.Secchi] = v.SecchiM
 	f.Measure[playbook.WaterTemp] = v.WaterTempC
 	f.Measure[playbook.WindSpeed] = v.WindSpeedMS
-	f.Measure[playbook.CrestDepth] = math.Inf(1) // without a crest no rule about one applies
-	if e, ok := m.Spot.crestElevation(); ok {
-		f.Measure[playbook.CrestDepth] = m.LevelM - e
-	}
-	f.Word[playbook.Stage] = m.Stage.Direction.String()
-	f.Word[playbook.Place] = m.Spot.Place
-	return f
+	f.Measure[playbook.Cloud] = v.Cloud
 }
 
 // scenarios are the facts of the place and time in every scenario of the
@@ -147,19 +216,21 @@ type scenario struct {
 }
 
 func (m *Moment) scenarios() (out scenarios, err error) {
+	base := m.facts()
 	for k := range out {
 		v := m.Believed.Scenario(k)
 		if out[k].attenuation, err = water.Attenuation(v.SecchiM); err != nil {
 			return out, err
 		}
-		out[k].Facts = m.facts(v)
+		out[k].Facts = base
+		vary(&out[k].Facts, v, m.SurfaceLight(v.Cloud))
 	}
 	return out, nil
 }
 
 // fillMark fills in a mark and the water over it.
 func fillMark(f *playbook.Facts, k *ground.Mark, levelM float64) {
-	f.Word[playbook.MarkKind] = string(k.Kind)
-	f.Word[playbook.Bottom] = k.Bottom
+	f.Say(playbook.MarkKind, string(k.Kind))
+	f.Say(playbook.Bottom, k.Bottom)
 	f.Measure[playbook.Depth] = k.Depth(levelM)
 }

@@ -12,6 +12,39 @@ var draws = [Scenarios][4]float64{
 	{-1, -1, 1, 1}, {1, -1, 1, -1}, {-1, 1, 1, -1}, {1, 1, 1, 1},
 }
 
+// Draw is a reading that is drawn.
+type Draw int
+
+// Readings that are drawn, in the order of the draws.
+const (
+	DrawClarity Draw = iota
+	DrawWaterTemp
+	DrawWindSpeed
+	DrawCloud
+	// Draws is how many there are. Over the scenarios any three of them take each
+	// combination of low and high equally often.
+	Draws = 4
+)
+
+// High says which readings are high in a scenario, a bit each in the order of the
+// draws.
+func High(scenario int) (bits uint8) {
+	for i, z := range draws[scenario] {
+		if z > 0 {
+			bits |= 1 << i
+		}
+	}
+	return bits
+}
+
+// Ends are the values of the readings when all are low and when all are high.
+func (b Believed) Ends() (low, high Values) {
+	at := func(z float64) Values {
+		return Values{b[Clarity].At(z), b[WaterTemp].At(z), b[WindSpeed].At(z), b[Cloud].At(z)}
+	}
+	return at(-1), at(1)
+}
+
 // Values of the readings in one scenario.
 type Values struct{ SecchiM, WaterTempC, WindSpeedMS, Cloud float64 }
 

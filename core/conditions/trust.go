@@ -28,24 +28,42 @@ type Believed map[Kind]Value
 // is not known yet.
 func Believe(readings []Reading, t time.Time) Believed { return Sorted(readings).Believe(t) }
 
-// Readings by kind and time, for asking many times.
-type Readings struct {
-	// byKind is sorted by time.
-	byKind map[Kind][]Reading
+// Readings by kind and time, for asking many times. Two are equal when they are the
+// same readings, not when they say the same.
+type Readings struct{ sorted *sorted }
+
+// sorted by time within each kind.
+type sorted map[Kind][]Reading
+
+func (r Readings) of(k Kind) []Reading {
+	if r.sorted == nil {
+		return nil
+	}
+	return (*r.sorted)[k]
+}
+
+// Each reading, kind by kind in alphabetical order and by time.
+func (r Readings) Each(f func(*Reading)) {
+	for _, k := range Kinds() {
+		list := r.of(k)
+		for i := range list {
+			f(&list[i])
+		}
+	}
 }
 
 // Sorted readings. The slice is not kept.
 func Sorted(list []Reading) Readings {
-	r := Readings{make(map[Kind][]Reading, len(natures))}
+	byKind := make(sorted, len(natures))
 	for _, one := range list {
-		r.byKind[one.Kind] = append(r.byKind[one.Kind], one)
+		byKind[one.Kind] = append(byKind[one.Kind], one)
 	}
-	for _, l := range r.byKind {
+	for _, l := range byKind {
 		if !sort.SliceIsSorted(l, func(i, j int) bool { return l[i].Time.Before(l[j].Time) }) {
 			sort.SliceStable(l, func(i, j int) bool { return l[i].Time.Before(l[j].Time) })
 		}
 	}
-	return r
+	return Readings{&byKind}
 }
 
 // Believe at a moment, by the order of trust (see [Believe]).
@@ -64,19 +82,24 @@ func (r Readings) BelieveDuring(from, to time.Time) Believed {
 // believe at t, observations up to until included.
 func (r Readings) believe(t, until time.Time) Believed {
 	out := make(Believed, len(natures))
-	for k, n := range natures {
-		c := candidates{until: until}
-		list := r.byKind[k]
-		from := t.Add(-max(stale*n.fresh, forecastReach))
-		i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
-		for last := later(t.Add(forecastReach), until); i < len(list) && !list[i].Time.After(last); i++ {
-			c.consider(&list[i], t)
-		}
-		if v, ok := c.believe(k, t); ok {
+	for k := range natures {
+		if v, ok := r.one(k, t, until); ok {
 			out[k] = v
 		}
 	}
 	return out
+}
+
+func (r Readings) one(k Kind, t, until time.Time) (Value, bool) {
+	n := natures[k]
+	c := candidates{until: until}
+	list := r.of(k)
+	from := t.Add(-max(stale*n.fresh, forecastReach))
+	i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
+	for last := later(t.Add(forecastReach), until); i < len(list) && !list[i].Time.After(last); i++ {
+		c.consider(&list[i], t)
+	}
+	return c.believe(k, t)
 }
 
 func later(a, b time.Time) time.Time {

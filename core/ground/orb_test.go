@@ -39,7 +39,9 @@ func TestRingsBesideOrb(t *testing.T) {
 		}
 		theirs = append(theirs, theirs[0])
 		p := LatLon{31 + rapid.Float64Range(-0.02, 0.02).Draw(t, "y"), -45 + rapid.Float64Range(-0.02, 0.02).Draw(t, "x")}
-		assert.Equal(t, planar.RingContains(theirs, orb.Point{p.Lon, p.Lat}), (&Outline{[]Ring{ring}}).Land(p))
+		if planar.DistanceFrom(orb.LineString(theirs), orb.Point{p.Lon, p.Lat}) > 1e-9 { // on the line itself either is right
+			assert.Equal(t, planar.RingContains(theirs, orb.Point{p.Lon, p.Lat}), (&Outline{[]Ring{ring}}).Land(p))
+		}
 		_, _, crosses := ring.Crosses()
 		assert.False(t, crosses)
 		c, _ := planar.CentroidArea(theirs)

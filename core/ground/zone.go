@@ -62,12 +62,12 @@ func dayOfYear(md int) bool {
 }
 
 // Holds says whether the zone's rule holds at a place and time.
-func (z *Zone) Holds(p LatLon, t time.Time) bool { return z.inSeason(t) && z.Inside(p) }
+func (z *Zone) Holds(p LatLon, t time.Time) bool { return z.InSeason(t) && z.Inside(p) }
 
 // HoldsOn says whether the zone's rule holds at a time anywhere on a place as
 // Touches has it.
 func (z *Zone) HoldsOn(points []LatLon, area bool, t time.Time) bool {
-	return z.inSeason(t) && z.Touches(points, area)
+	return z.InSeason(t) && z.Touches(points, area)
 }
 
 // Touches says whether a drift, whose points follow one another, or an area, whose
@@ -111,7 +111,8 @@ func meet(a, b, c, d LatLon) bool {
 	return side(a, b, c)*side(a, b, d) < 0 && side(c, d, a)*side(c, d, b) < 0
 }
 
-func (z *Zone) inSeason(t time.Time) bool {
+// InSeason says whether the zone's rule holds at a time of the year.
+func (z *Zone) InSeason(t time.Time) bool {
 	md := int(t.Month())*100 + t.Day()
 	switch {
 	case z.From == 0:

@@ -28,42 +28,74 @@ func (c Change) Validate() error {
 	return nil
 }
 
-// Effects a rule may claim, weakest catch rate first.
-func Effects() []string {
-	return slices.SortedFunc(maps.Keys(effects), func(a, b string) int {
-		if effects[a] < effects[b] {
+// byValue lists words, least number first.
+func byValue(m map[string]float64) []string {
+	return slices.SortedFunc(maps.Keys(m), func(a, b string) int {
+		if m[a] < m[b] {
 			return -1
 		}
 		return 1
 	})
 }
+
+// Effects a rule may claim, weakest catch rate first.
+func Effects() []string { return byValue(effects) }
 
 // Certainties a rule may have, firmest first.
-func Certainties() []string {
-	return slices.SortedFunc(maps.Keys(certainties), func(a, b string) int {
-		if certainties[a] < certainties[b] {
-			return -1
-		}
-		return 1
-	})
+func Certainties() []string { return byValue(certainties) }
+
+// Overlay is an angler's own, to be laid over a playbook.
+type Overlay struct {
+	// Files of their own targets and rules. A target with the id of one of the book's
+	// takes its place, its rules included.
+	Files []File
+	// Changes of rules by id. A change of a rule the book does not know waits for one
+	// that does.
+	Changes map[string]Change
+	// Schools chosen: position by question.
+	Schools map[string]string
 }
 
-// With is the book with changes laid over its rules by their ids. A change of a
-// rule the book does not know waits for one that does.
-func (b *Book) With(changes map[string]Change) (*Book, error) {
-	if len(changes) == 0 {
+// Empty says that there is nothing to lay over.
+func (o Overlay) Empty() bool { return len(o.Files) == 0 && len(o.Changes) == 0 && len(o.Schools) == 0 }
+
+// Over is the book with an overlay on it; the book itself stays as it is. Errors name
+// file and line.
+func (b *Book) Over(o Overlay) (*Book, error) {
+	if o.Empty() {
 		return b, nil
 	}
-	out := *b
-	out.Rules = slices.Clone(b.Rules)
-	for i := range out.Rules {
-		r := &out.Rules[i]
+	if err := b.CheckSchools(o.Schools); err != nil {
+		return nil, err
+	}
+	out := &Book{Rules: slices.Clone(b.Rules), Targets: slices.Clone(b.Targets), Offerings: b.Offerings, Rigs: b.Rigs, Schools: b.Schools, chosen: maps.Clone(b.chosen)}
+	for _, f := range o.Files {
+		if err := out.readOwn(f); err != nil {
+			return nil, err
+		}
+	}
+	if len(o.Schools) > 0 {
+		if out.chosen == nil {
+			out.chosen = map[string]string{}
+		}
+		maps.Copy(out.chosen, o.Schools)
+	}
+	if err := out.change(o.Changes); err != nil {
+		return nil, err
+	}
+	out.index()
+	return out, nil
+}
+
+func (b *Book) change(changes map[string]Change) error {
+	for i := range b.Rules {
+		r := &b.Rules[i]
 		c, changed := changes[r.ID]
 		if !changed {
 			continue
 		}
 		if err := c.Validate(); err != nil {
-			return nil, fmt.Errorf("%w (rule %s)", err, r.ID)
+			return fmt.Errorf("%w (rule %s)", err, r.ID)
 		}
 		r.off = c.Off
 		if c.Effect != "" {
@@ -74,8 +106,45 @@ func (b *Book) With(changes map[string]Change) (*Book, error) {
 		}
 		r.Prior = prior(r.Effect, r.Certainty)
 	}
-	out.index()
-	return &out, nil
+	return nil
+}
+
+// readOwn reads a file of targets and rules. Offerings, rigs and schools are the
+// playbook's.
+func (b *Book) readOwn(f File) error {
+	root, err := parse(f)
+	if err != nil {
+		return err
+	}
+	root.own = true
+	sections, err := root.fields("targets", "rules")
+	if err != nil {
+		return err
+	}
+	if targets, there := sections["targets"]; there {
+		items, err := targets.items()
+		if err != nil {
+			return err
+		}
+		for _, it := range items {
+			b.forget(it)
+		}
+	}
+	return b.readSections(sections)
+}
+
+// forget the target a file is about to write anew, with its rules.
+func (b *Book) forget(n node) {
+	for i := 0; i+1 < len(n.Content); i += 2 {
+		if n.Content[i].Value != "id" {
+			continue
+		}
+		id := n.Content[i+1].Value
+		b.Targets = slices.DeleteFunc(b.Targets, func(t Target) bool { return t.ID == id })
+		b.Rules = slices.DeleteFunc(b.Rules, func(r Rule) bool {
+			return slices.ContainsFunc(aspects, func(a string) bool { return r.ID == id+"-"+a })
+		})
+	}
 }
 
 // Rule of the book by id.

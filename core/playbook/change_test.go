@@ -1,21 +1,26 @@
 package playbook
 
 import (
+	"math"
+	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
+
+	"greypebble/core/conditions"
 )
 
 func TestChangesLieOverTheBook(t *testing.T) {
 	b, err := Builtin()
 	require.NoError(t, err)
-	same, err := b.With(nil)
+	same, err := b.Over(Overlay{})
 	require.NoError(t, err)
 	assert.Same(t, b, same)
 
-	changed, err := b.With(map[string]Change{"moving-water": {Off: true}, "slack-water": {Effect: "hopeless", Certainty: "firm"}, "a rule to come": {Off: true}})
+	changed, err := b.Over(Overlay{Changes: map[string]Change{"moving-water": {Off: true}, "slack-water": {Effect: "hopeless", Certainty: "firm"}, "a rule to come": {Off: true}}})
 	require.NoError(t, err)
 	slack, _ := changed.Rule("slack-water")
 	assert.Equal(t, prior("hopeless", "firm"), slack.Prior)
@@ -27,7 +32,7 @@ func TestChangesLieOverTheBook(t *testing.T) {
 	assert.False(t, known)
 
 	for want, c := range map[string]Change{"unknown effect": {Effect: "miracle"}, "unknown certainty": {Certainty: "sworn"}} {
-		_, err := b.With(map[string]Change{"moving-water": c})
+		_, err := b.Over(Overlay{Changes: map[string]Change{"moving-water": c}})
 		assert.ErrorContains(t, err, want)
 	}
 	assert.Equal(t, "hopeless", Effects()[0])
@@ -42,7 +47,7 @@ func TestARuleSwitchedOffHasNoEffect(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		i := rapid.IntRange(0, len(b.Rules)-1).Draw(t, "rule")
 		target := rapid.SampledFrom(b.Targets).Draw(t, "target").ID
-		without, err := b.With(map[string]Change{b.Rules[i].ID: {Off: true}})
+		without, err := b.Over(Overlay{Changes: map[string]Change{b.Rules[i].ID: {Off: true}}})
 		require.NoError(t, err)
 		f := anyFacts(t, b)
 		before, after := make([]float64, len(b.Rules)), make([]float64, len(b.Rules))
@@ -62,27 +67,201 @@ func TestARuleSwitchedOffHasNoEffect(t *testing.T) {
 	})
 }
 
-// The scenarios of one moment weighed together are what each is alone.
-func TestWeighingAcrossScenarios(t *testing.T) {
+// A sieve weighs what the whole book does; a table sums what both come to.
+func TestSieveAndTableWeighAsTheBook(t *testing.T) {
 	b, err := Builtin()
 	require.NoError(t, err)
 	rapid.Check(t, func(t *rapid.T) {
 		target := rapid.SampledFrom(b.Targets).Draw(t, "target").ID
 		base := anyFacts(t, b)
-		facts := make([]Facts, 4)
+		open := Offered
+		if rapid.Bool().Draw(t, "plain") {
+			open = Plain
+			for w := range base.Word {
+				if words[w].offered || Word(w) == Sign {
+					base.Word[w] = 0
+				}
+			}
+		}
+		var spread Spread
+		facts := make([]Facts, conditions.Scenarios)
 		together := make([][]float64, len(facts))
+		for m := range uncertain {
+			spread[m] = [2]float64{rapid.Float64Range(0, 30).Draw(t, "low"), rapid.Float64Range(0, 30).Draw(t, "high")}
+		}
 		for k := range facts {
 			facts[k] = base
-			for _, m := range uncertain {
-				facts[k].Measure[m] = rapid.Float64Range(0, 30).Draw(t, "reading")
+			for m := range uncertain {
+				facts[k].Measure[m] = spread[m][conditions.High(k)>>readingOf[m]&1]
 			}
 			together[k] = make([]float64, len(b.Rules))
 		}
-		b.WeightsAcross(target, facts, together)
+		b.Sieve(target, &base, open).Weights(facts, together)
+		mean := func(r int) float64 { return b.Rules[r].Prior.Mean }
+		etas := make([][conditions.Scenarios]float64, 1)
+		tables := b.Tables([]string{target}, []Facts{base}, open, mean)
+		table := &tables.Marks[0]
+		tables.Weigh(&base, &spread)
+		table.Weigh(&base, &spread)
+		table.Etas(etas)
+		means := make([]float64, 1)
+		table.Means(means)
+		all := 0.0
 		alone := make([]float64, len(b.Rules))
 		for k := range facts {
 			b.Weights(target, &facts[k], alone)
-			assert.Equal(t, alone, together[k])
+			eta := 0.0
+			for i := range alone {
+				if math.Abs(alone[i]-together[k][i]) > 1e-12 {
+					t.Fatalf("%s weighs %v in the sieve, %v in the book", b.Rules[i].ID, together[k][i], alone[i])
+				}
+				eta += alone[i] * mean(i)
+			}
+			if math.Abs(eta-etas[0][k]) > 1e-9 {
+				t.Fatalf("the table says %v, the book %v", etas[0][k], eta)
+			}
+			all += eta / conditions.Scenarios
+		}
+		if math.Abs(all-means[0]) > 1e-9 {
+			t.Fatalf("the table's mean is %v, the book's %v", means[0], all)
 		}
 	})
+}
+
+const ownRule = `rules:
+- id: pelican-post
+  says: Under the old post on the ebb
+  idea: mine
+  origin: my own
+  family: mark
+  effect: clear plus
+  certainty: usual
+  targets: [red-drum]
+  when: {all: [{mark: piling}, {stage: ebb}]}
+`
+
+// An angler's own file lies over the book: new rules, a target written anew; what it
+// gets wrong is named with file and line.
+func TestOwnFilesLieOverTheBook(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	mine, err := b.Over(Overlay{Files: []File{{"mine.yaml", []byte(ownRule)}}})
+	require.NoError(t, err)
+	r, known := mine.Rule("pelican-post")
+	require.True(t, known)
+	assert.True(t, r.Own())
+	assert.Len(t, mine.Rules, len(b.Rules)+1)
+
+	snook := "targets:\n- {id: snook, name: Snook of mine, latin: X, idea: mine, origin: my own, weight_a: 0.01, weight_b: 3, senses: sight, column: top, " +
+		"feeds: {from: 18 °C, to: 30 °C}, lives: [pier], takes: [live-shrimp, pinfish, walking-plug], hooks: \"1/0\", strikes: {from: 10 cm, to: 20 cm}, hazard: pilings, handling: gently}\n"
+	over, err := b.Over(Overlay{Files: []File{{"snook.yaml", []byte(snook)}}})
+	require.NoError(t, err)
+	target, err := over.Target("snook")
+	require.NoError(t, err)
+	assert.Equal(t, "Snook of mine", target.Name)
+	assert.Len(t, over.Targets, len(b.Targets))
+	_, had := over.Rule("snook-gone")
+	assert.False(t, had, "the book's rules of it went with it")
+	was, err := b.Target("snook")
+	require.NoError(t, err)
+	assert.Equal(t, "Common snook", was.Name)
+
+	for text, want := range map[string]string{
+		"offerings: []": `mine.yaml:1: unknown key "offerings"`,
+		strings.ReplaceAll(ownRule, "pelican-post", "moving-water"): `mine.yaml:2: "moving-water" is defined twice`,
+		strings.ReplaceAll(ownRule, "piling", "postt"):              `mine.yaml:10: unknown mark "postt"`,
+	} {
+		_, err := b.Over(Overlay{Files: []File{{"mine.yaml", []byte(text)}}})
+		assert.ErrorContains(t, err, want)
+	}
+}
+
+// The position taken in a school decides which of its rules speak.
+func TestSchoolsAreTaken(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	assert.Equal(t, "beneath", b.Chosen("Q6"))
+	speaks := func(b *Book, rule string) bool {
+		return slices.ContainsFunc(b.About("red-drum"), func(i int) bool { return b.Rules[i].ID == rule })
+	}
+	far, err := b.Over(Overlay{Schools: map[string]string{"Q6": "far"}})
+	require.NoError(t, err)
+	assert.True(t, speaks(b, "beneath-your-feet") && !speaks(b, "far-from-the-pier"))
+	assert.True(t, !speaks(far, "beneath-your-feet") && speaks(far, "far-from-the-pier"))
+	for want, chosen := range map[string]map[string]string{"unknown school": {"Q99": "x"}, "known are beneath, far": {"Q6": "sideways"}} {
+		_, err := b.Over(Overlay{Schools: chosen})
+		assert.ErrorContains(t, err, want)
+	}
+}
+
+func TestLintFindsWhatIsHardlyMeant(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	rule := func(id, effect, when string) string {
+		return "- {id: " + id + ", says: x, idea: mine, origin: my own, family: flow, effect: " + effect + ", certainty: usual, targets: [red-drum], when: " + when + "}\n"
+	}
+	for when, want := range map[string]string{
+		"{depth: {above: 500 m, soft: 1 m}}":                                                             "can never apply: no depth satisfies it",
+		"{all: [{depth: {above: 3 m, soft: 0.5 m}}, {depth: {below: 1 m, soft: 0.5 m}}]}":                "can never apply: no depth satisfies it",
+		"{all: [{place: pier}, {place: jetty}]}":                                                         "can never apply: no place is all it asks for",
+		"{all: [{place: pier}, {not: {place: [pier, jetty]}}]}":                                          "can never apply: no place is all it asks for",
+		"{offering: squid-strip}":                                                                        "can never apply: nothing that red-drum is offered is what it asks for",
+		"{water_temp: {above: -60 °C, soft: 1 °C}}":                                                      "always applies",
+		"{rain: {above: 3 mm, soft: 2 mm}}":                                                              "looks at rain, which no source tells",
+		"{flow: {above: 0.15 m/h, soft: 0.10 m/h}}":                                                      `contradicts "moving-water"`,
+		"{all: [{trait: scent}, {trait: small}, {mark: edge}, {water_temp: {above: 3 °C, soft: 1 °C}}]}": "",
+	} {
+		found, err := b.Check(File{"mine.yaml", []byte("rules:\n" + rule("mine", "clear minus", when))})
+		require.NoError(t, err, when)
+		if want == "" {
+			assert.Empty(t, found, when)
+			continue
+		}
+		if assert.NotEmpty(t, found, when) {
+			assert.Contains(t, found[0].String(), want, when)
+		}
+	}
+	found, err := b.Check(File{"mine.yaml", []byte("rules:\n" + rule("a", "clear plus", "{mark: edge}") + rule("b", "clear plus", "{mark: edge}"))})
+	require.NoError(t, err)
+	require.Len(t, found, 1)
+	assert.Contains(t, found[0].String(), `repeats "b"`)
+	_, err = b.Check(File{"mine.yaml", []byte("rules: [{}]")})
+	assert.ErrorContains(t, err, "mine.yaml:1")
+
+	// The shipped book itself is clean, but for what is noted.
+	for _, f := range b.Lint(func(*Rule) bool { return true }) {
+		assert.Contains(t, f.Says, "only when somebody notes it", f.String())
+	}
+}
+
+// What is written is read back the same.
+func TestTargetsAndRulesAreWrittenAsTheyAreRead(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	for i := range b.Targets {
+		source, err := b.Targets[i].Source()
+		require.NoError(t, err)
+		again, err := b.Over(Overlay{Files: []File{{"t.yaml", source}}})
+		require.NoError(t, err, "%s", source)
+		got, err := again.Target(b.Targets[i].ID)
+		require.NoError(t, err)
+		assert.True(t, got.Own)
+		got.Own = false
+		assert.Equal(t, b.Targets[i], *got)
+		assert.Len(t, again.Rules, len(b.Rules))
+	}
+	source, err := OwnRule{ID: "mine", Says: "On the ebb: deep", Family: "depth", Effect: "clear plus", Certainty: "usual", Targets: []string{"red-drum"},
+		When: []Condition{{Of: "stage", Any: []string{"ebb"}}, {Of: "depth", Above: "2 m", Soft: "0.5 m"}, {Of: "place", Any: []string{"pier"}, Not: true}}}.Source()
+	require.NoError(t, err)
+	mine, err := b.Over(Overlay{Files: []File{{"r.yaml", source}}})
+	require.NoError(t, err, "%s", source)
+	r, _ := mine.Rule("mine")
+	f := ordinary()
+	f.Say(Stage, "ebb")
+	f.Measure[Depth] = 3
+	assert.Equal(t, 1.0, r.Weight(&f))
+	f.Say(Place, "pier")
+	assert.Zero(t, r.Weight(&f))
+	_, err = OwnRule{ID: "x"}.Source()
+	assert.ErrorContains(t, err, "at least one condition")
 }

@@ -1,11 +1,17 @@
 package playbook
 
 import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
 )
 
-// Measure is a numeric fact a rule can look at.
+// Measure is a numeric fact a rule can look at. One that is not known is NaN: no
+// rule that looks at it applies.
 type Measure int
 
 // Numeric facts.
@@ -14,30 +20,57 @@ const (
 	RiseRate                    // of the tide, negative when falling
 	Flow                        // size of the rise rate
 	Elapsed                     // share of the rise or fall gone
+	TideRange                   // of this rise or fall, in mean spring ranges
 	SunAltitude                 // degrees
 	SurfaceLight                // on the water
 	LureLight                   // at the depth fished
 	DaysFromFull                // distance in time from the nearest full moon
 	Secchi                      // clarity
 	WaterTemp                   //
+	Warming                     // of the water in a day
 	WindSpeed                   //
+	Waves                       // that break on an open beach: their height
+	Cloud                       // share of the sky covered
+	Rain                        // of the last hours, where somebody noted it
 	Depth                       // of the water over the mark fished
 	CrestDepth                  // of the water over the spot's highest crest or bar
+	LureDepth                   // of the offering below the surface
+	Clearance                   // of the offering over the bottom
 	measureCount
 )
 
-type measureName struct {
-	name      string
-	dimension quantity.Dimension
+// measureOf says what a measure is called, of which dimension it is, whether it is
+// a difference (degrees without the offset of their scale), between which values it
+// can lie, and whether only somebody's note tells it.
+type measureOf struct {
+	name       string
+	dimension  quantity.Dimension
+	difference bool
+	low, high  float64
+	noted      bool
 }
 
-var measures = [measureCount]measureName{
-	Level: {"level", quantity.Length}, RiseRate: {"rise_rate", quantity.RiseRate}, Flow: {"flow", quantity.RiseRate},
-	Elapsed: {"elapsed", quantity.Fraction}, SunAltitude: {"sun_altitude", quantity.Angle},
-	SurfaceLight: {"surface_light", quantity.Illuminance}, LureLight: {"lure_light", quantity.Illuminance},
-	DaysFromFull: {"days_from_full", quantity.Time}, Secchi: {"secchi", quantity.Length},
-	WaterTemp: {"water_temp", quantity.Temperature}, WindSpeed: {"wind_speed", quantity.Speed},
-	Depth: {"depth", quantity.Length}, CrestDepth: {"crest_depth", quantity.Length},
+var measures = [measureCount]measureOf{
+	Level:        {name: "level", dimension: quantity.Length, low: -20, high: 20},
+	RiseRate:     {name: "rise_rate", dimension: quantity.RiseRate, low: -6, high: 6},
+	Flow:         {name: "flow", dimension: quantity.RiseRate, low: 0, high: 6},
+	Elapsed:      {name: "elapsed", dimension: quantity.Fraction, low: 0, high: 1},
+	TideRange:    {name: "tide_range", dimension: quantity.Fraction, low: 0, high: 2.5},
+	SunAltitude:  {name: "sun_altitude", dimension: quantity.Angle, low: -90, high: 90},
+	SurfaceLight: {name: "surface_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	LureLight:    {name: "lure_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	DaysFromFull: {name: "days_from_full", dimension: quantity.Time, low: 0, high: 15 * 86400},
+	Secchi:       {name: "secchi", dimension: quantity.Length, low: 0.05, high: 60},
+	WaterTemp:    {name: "water_temp", dimension: quantity.Temperature, low: -2.5, high: 40},
+	Warming:      {name: "warming", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
+	WindSpeed:    {name: "wind_speed", dimension: quantity.Speed, low: 0, high: 60},
+	Waves:        {name: "waves", dimension: quantity.Length, low: 0, high: 30},
+	Cloud:        {name: "cloud", dimension: quantity.Fraction, low: 0, high: 1},
+	Rain:         {name: "rain", dimension: quantity.Length, low: 0, high: 0.5, noted: true},
+	Depth:        {name: "depth", dimension: quantity.Length, low: 0, high: 400},
+	CrestDepth:   {name: "crest_depth", dimension: quantity.Length, low: -30, high: 400},
+	LureDepth:    {name: "lure_depth", dimension: quantity.Length, low: 0, high: 400},
+	Clearance:    {name: "clearance", dimension: quantity.Length, low: 0, high: 400},
 }
 
 // Word is a fact with a fixed vocabulary.
@@ -49,16 +82,26 @@ const (
 	Place                // kind of spot
 	MarkKind             // kind of mark
 	Bottom               // what lies there
+	Side                 // of the land as the wind blows
+	Month                // of the northern year
+	Sign                 // what is seen on the water; several may be
 	Approach             // live bait, cut bait, lure
-	Pace                 // slow, medium
+	Pace                 // slow, medium, fast
+	Style                // how it is moved
 	Column               // bottom, mid, top
+	Trait                // of the offering; several may be
+	Leader               // material of the leader
 	OfferingID
 	wordCount
 )
 
-type wordName struct {
+type wordOf struct {
 	name       string
 	vocabulary []string
+	// offered words belong to what is tied on; turning up blind has none.
+	offered bool
+	// several values may hold at once.
+	several bool
 }
 
 // Places are the kinds of spot the rules know.
@@ -71,20 +114,113 @@ var Bottoms = []string{"shell", "sand", "mud", "grass", "rock", "timber"}
 // Approaches in the order they are spoken of.
 var Approaches = []string{"live bait", "cut bait", "lure"}
 
-// traits an offering may have.
-var traits = []string{"scent", "vibration", "darting", "surface", "white", "natural", "dark", "flash", "small", "large", "tough"}
+// Columns of the water.
+var Columns = []string{"bottom", "mid", "top"}
 
-var words = [wordCount]wordName{
-	Stage: {"stage", []string{"flood", "ebb"}}, Place: {"place", Places},
-	MarkKind: {"mark", ground.MarkKinds()}, Bottom: {"bottom", Bottoms},
-	Approach: {"approach", Approaches}, Pace: {"pace", []string{"slow", "medium"}},
-	Column: {"column", []string{"bottom", "mid", "top"}}, OfferingID: {"offering", nil},
+// Paces of a lure, slowest first.
+var Paces = []string{"slow", "medium", "fast"}
+
+// Finishes a lure may have; each is a trait.
+var Finishes = []string{"white", "natural", "dark", "flash", "glow", "bright"}
+
+// Months by name.
+var Months = []string{"january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november", "december"}
+
+// Signs that may be seen on the water.
+var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing", "weed", "dolphins", "boats", "crowd", "bait stealers"}
+
+// Styles of moving an offering.
+var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll", "jerk", "troll"}
+
+// traits an offering may have.
+var traits = append([]string{"scent", "vibration", "darting", "surface", "small", "large", "tough", "weedless", "soft", "fish", "crab", "shrimp"}, Finishes...)
+
+var words = [wordCount]wordOf{
+	Stage:    {name: "stage", vocabulary: []string{"flood", "ebb"}},
+	Place:    {name: "place", vocabulary: Places},
+	MarkKind: {name: "mark", vocabulary: ground.MarkKinds()},
+	Bottom:   {name: "bottom", vocabulary: Bottoms},
+	Side:     {name: "side", vocabulary: []string{"along", "lee", "exposed"}},
+	Month:    {name: "month", vocabulary: Months},
+	Sign:     {name: "sign", vocabulary: Signs, several: true},
+	Approach: {name: "approach", vocabulary: Approaches, offered: true},
+	Pace:     {name: "pace", vocabulary: Paces, offered: true},
+	Style:    {name: "style", vocabulary: Styles, offered: true},
+	Column:   {name: "column", vocabulary: Columns, offered: true},
+	Trait:    {name: "trait", vocabulary: traits, offered: true, several: true},
+	Leader:   {name: "leader", vocabulary: []string{"fluorocarbon", "mono", "wire"}, offered: true},
+	// The offerings of a book are its own vocabulary.
+	OfferingID: {name: "offering", offered: true},
+}
+
+// Set of words of one vocabulary, a bit each in its order.
+type Set uint64
+
+// mostWords a vocabulary can have.
+const mostWords = 64
+
+// setOf some words of a vocabulary; false where one is not in it.
+func setOf(vocabulary []string, some ...string) (Set, bool) {
+	var s Set
+	for _, w := range some {
+		i := slices.Index(vocabulary, w)
+		if i < 0 {
+			return 0, false
+		}
+		s |= 1 << i
+	}
+	return s, true
 }
 
 // Facts are everything a rule may look at for one presentation at one place and
-// moment. A word that does not apply is empty and matches nothing.
+// moment. A word that does not apply is an empty set and matches nothing.
 type Facts struct {
 	Measure [measureCount]float64
-	Word    [wordCount]string
-	Traits  []string
+	Word    [wordCount]Set
+}
+
+// Nothing is known: every measure NaN, every word empty.
+func Nothing() Facts {
+	var f Facts
+	for m := range f.Measure {
+		f.Measure[m] = math.NaN()
+	}
+	return f
+}
+
+// Say sets a word; an empty one takes it away. A word outside the vocabulary is a
+// programmer's mistake: what users write is checked before.
+func (f *Facts) Say(w Word, values ...string) {
+	if len(values) == 1 && values[0] == "" {
+		values = nil
+	}
+	s, known := setOf(words[w].vocabulary, values...)
+	if !known {
+		panic(fmt.Sprintf("playbook: %q is not a word for %s", strings.Join(values, ", "), words[w].name))
+	}
+	f.Word[w] = s
+}
+
+// Offer fills in what is offered.
+func (f *Facts) Offer(o *Offering) {
+	f.Say(Approach, o.Approach)
+	f.Word[Trait], f.Word[OfferingID] = o.traits, o.bit
+}
+
+// CheckSigns refuses signs the playbook has no word for.
+func CheckSigns(signs []string) error {
+	for _, s := range signs {
+		if !slices.Contains(Signs, s) {
+			return fmt.Errorf("playbook: unknown sign %q; known are %s", s, strings.Join(Signs, ", "))
+		}
+	}
+	return nil
+}
+
+// CheckFinish refuses a finish the playbook has no word for; none is none.
+func CheckFinish(finish string) error {
+	if finish != "" && !slices.Contains(Finishes, finish) {
+		return fmt.Errorf("playbook: unknown finish %q; known are %s", finish, strings.Join(Finishes, ", "))
+	}
+	return nil
 }

@@ -5,11 +5,10 @@ import (
 	"strconv"
 
 	"greypebble/core/quantity"
-	"greypebble/core/tackle"
 )
 
-// Load reads playbook files. Targets, rigs and offerings must stand before what
-// refers to them.
+// Load reads playbook files. What is referred to must stand before what refers to
+// it: schools, rigs, offerings, targets, rules.
 func Load(files []File) (*Book, error) {
 	b := &Book{}
 	for _, f := range files {
@@ -17,31 +16,38 @@ func Load(files []File) (*Book, error) {
 		if err != nil {
 			return nil, err
 		}
-		sections, err := root.fields("targets", "rigs", "offerings", "rules")
+		sections, err := root.fields("schools", "rigs", "offerings", "targets", "rules")
 		if err != nil {
 			return nil, err
 		}
-		for _, part := range []struct {
-			name string
-			read func(node) error
-		}{{"targets", b.readTarget}, {"rigs", b.readRig}, {"offerings", b.readOffering}, {"rules", b.readRule}} {
-			section, there := sections[part.name]
-			if !there {
-				continue
-			}
-			items, err := section.items()
-			if err != nil {
-				return nil, err
-			}
-			for _, it := range items {
-				if err := part.read(it); err != nil {
-					return nil, err
-				}
-			}
+		if err := b.readSections(sections); err != nil {
+			return nil, err
 		}
 	}
 	b.index()
 	return b, nil
+}
+
+func (b *Book) readSections(sections map[string]node) error {
+	for _, part := range []struct {
+		name string
+		read func(node) error
+	}{{"schools", b.readSchool}, {"rigs", b.readRig}, {"offerings", b.readOffering}, {"targets", b.readTarget}, {"rules", b.readRule}} {
+		section, there := sections[part.name]
+		if !there {
+			continue
+		}
+		items, err := section.items()
+		if err != nil {
+			return err
+		}
+		for _, it := range items {
+			if err := part.read(it); err != nil {
+				return err
+			}
+		}
+	}
+	return nil
 }
 
 // reader collects the first error, so that a section reads as a list of fields.
@@ -144,65 +150,10 @@ func (b *Book) offeringIDs() []string {
 	return ids(b.Offerings, func(o *Offering) string { return o.ID })
 }
 
-func (b *Book) readTarget(n node) error {
-	r := n.reader("id", "name", "latin", "weight_a", "weight_b", "cautions", "note")
-	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"),
-		Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")}, Cautions: r.sentences("cautions")}
-	r.unique(t.ID, b.targetIDs())
-	b.Targets = append(b.Targets, t)
-	return r.err
-}
-
-func (b *Book) readRig(n node) error {
-	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "float", "places", "move", "bite")
-	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", words[Column].vocabulary),
-		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
-		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
-		Head: r.flag("head"), FloatM: r.quantity("float", quantity.Length, false),
-		places: r.words("places", "kind of place", Places, false), Move: r.text("move"), Bite: r.text("bite")}
-	r.unique(rig.ID, b.rigIDs())
-	if r.err == nil && rig.MaxDepthM <= rig.MinDepthM {
-		return n.errorf("rig %q: max_depth must exceed min_depth", rig.ID)
-	}
-	b.Rigs = append(b.Rigs, rig)
-	return r.err
-}
-
-func (b *Book) readOffering(n node) error {
-	r := n.reader("id", "name", "approach", "traits", "length", "targets", "rigs", "slow", "medium")
-	o := Offering{ID: r.text("id"), Name: r.text("name"), Approach: r.word("approach", "approach", Approaches),
-		Traits: r.words("traits", "trait", traits, true), LengthM: r.quantity("length", quantity.Length, true),
-		targets: r.words("targets", "target", b.targetIDs(), true), rigs: r.words("rigs", "rig", b.rigIDs(), true),
-		SlowMS: r.quantity("slow", quantity.Speed, false), MediumMS: r.quantity("medium", quantity.Speed, false)}
-	r.unique(o.ID, b.offeringIDs())
-	if r.err == nil && o.Approach == "lure" && !(o.SlowMS > 0 && o.MediumMS > o.SlowMS) {
-		return n.errorf("offering %q: a lure needs slow and a greater medium speed", o.ID)
-	}
-	b.Offerings = append(b.Offerings, o)
-	return r.err
-}
-
-func (b *Book) readRule(n node) error {
-	r := n.reader("id", "says", "idea", "origin", "family", "effect", "certainty", "school", "targets", "when")
-	rule := Rule{ID: r.text("id"), Says: r.text("says"), Idea: r.text("idea"), Origin: r.text("origin"),
-		Family: r.word("family", "family", families), Effect: r.word("effect", "effect", sortedKeys(effects)),
-		Certainty: r.word("certainty", "certainty", sortedKeys(certainties)), School: r.maybe("school"),
-		targets: r.words("targets", "target", b.targetIDs(), false)}
-	rule.when = read(r, "when", true, b.expression)
-	r.unique(rule.ID, ids(b.Rules, func(r *Rule) string { return r.ID }))
-	if r.err != nil {
-		return r.err
-	}
-	rule.Prior = prior(rule.Effect, rule.Certainty)
-	rule.family = slices.Index(families, rule.Family)
-	b.Rules = append(b.Rules, rule)
-	return nil
-}
-
 // width reads a difference: for a temperature "3 °C" and "5 °F" are degrees
 // without the offset of the scale.
-func (r *reader) width(key string, d quantity.Dimension) float64 {
-	return read(r, key, true, func(n node) (float64, error) {
+func (r *reader) width(key string, d quantity.Dimension, required bool) float64 {
+	return read(r, key, required, func(n node) (float64, error) {
 		s, err := n.text()
 		if err != nil {
 			return 0, err

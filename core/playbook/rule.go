@@ -1,6 +1,9 @@
 package playbook
 
-import "slices"
+import (
+	"fmt"
+	"slices"
+)
 
 // Rule is one rule of thumb.
 type Rule struct {
@@ -14,20 +17,24 @@ type Rule struct {
 	Family            string
 	Effect, Certainty string
 	Prior             Prior
-	// School is the position this rule belongs to where anglers disagree.
+	// School is the position, "Q1/low-light", this rule belongs to where anglers
+	// disagree; it speaks only while that is the one taken.
 	School string
 	// targets it speaks of; none means all.
 	targets []string
-	when    expression
+	when    condition
+	// written is when as text.
+	written string
 	family  int
-	// varies between the scenarios of a moment.
-	varies bool
-	// off: an angler does not believe it.
-	off bool
+	// off: an angler does not believe it. own: an angler wrote it.
+	off, own bool
 }
 
-// Off says that an angler has switched it off.
+// Off says that an angler has switched it off; Own, that an angler wrote it.
 func (r *Rule) Off() bool { return r.off }
+
+// Own says that an angler wrote it.
+func (r *Rule) Own() bool { return r.own }
 
 // Targets it speaks of; none means all.
 func (r *Rule) Targets() []string { return slices.Clone(r.targets) }
@@ -40,6 +47,10 @@ func (r *Rule) Concerns(target string) bool {
 // Weight is how far the rule applies to the facts, 0…1, before it shares with
 // its family.
 func (r *Rule) Weight(f *Facts) float64 { return r.when.weight(f) }
+
+// When it applies, in a written form of its own: two rules that apply in the same
+// conditions, written in the same order, have the same.
+func (r *Rule) When() string { return r.written }
 
 // Weights writes how far each rule of the book applies for a target. dst must
 // have one place a rule.
@@ -54,7 +65,7 @@ func (b *Book) Weights(target string, f *Facts, dst []float64) {
 
 // share a family's weight where it adds to more than one.
 func (b *Book) share(about []int, dst []float64) {
-	var sums [16]float64
+	var sums [32]float64
 	for _, i := range about {
 		sums[b.Rules[i].family] += dst[i]
 	}
@@ -67,29 +78,7 @@ func (b *Book) share(about []int, dst []float64) {
 
 // uncertain measures differ between the scenarios of one moment; all others are
 // the same in each.
-var uncertain = []Measure{Secchi, WaterTemp, WindSpeed, SurfaceLight, LureLight}
-
-// WeightsAcross does for the scenarios of one moment what Weights does for each:
-// what does not look at an uncertain reading is worked out once.
-func (b *Book) WeightsAcross(target string, facts []Facts, dst [][]float64) {
-	about := b.about[target]
-	for k := range facts {
-		clear(dst[k])
-	}
-	for _, i := range about {
-		r := &b.Rules[i]
-		w := 0.0
-		for k := range facts {
-			if k == 0 || r.varies {
-				w = r.Weight(&facts[k])
-			}
-			dst[k][i] = w
-		}
-	}
-	for k := range facts {
-		b.share(about, dst[k])
-	}
-}
+var uncertain = map[Measure]bool{Secchi: true, WaterTemp: true, WindSpeed: true, Cloud: true, SurfaceLight: true, LureLight: true}
 
 // About lists the rules that speak of a target, by their places in the book.
 func (b *Book) About(target string) []int { return b.about[target] }
@@ -97,14 +86,44 @@ func (b *Book) About(target string) []int { return b.about[target] }
 // index the rules by the targets they speak of.
 func (b *Book) index() {
 	b.about = make(map[string][]int, len(b.Targets))
-	for i := range b.Rules {
-		b.Rules[i].varies = b.Rules[i].when.reads(uncertain)
-	}
 	for _, t := range b.Targets {
 		for i := range b.Rules {
-			if b.Rules[i].Concerns(t.ID) {
+			if r := &b.Rules[i]; r.Concerns(t.ID) && (r.School == "" || b.Takes(r.School)) {
 				b.about[t.ID] = append(b.about[t.ID], i)
 			}
 		}
 	}
+}
+
+func (b *Book) readRule(n node) error {
+	r := n.reader("id", "says", "idea", "origin", "family", "effect", "certainty", "school", "targets", "when")
+	rule := Rule{ID: r.text("id"), Says: r.text("says"), Idea: r.text("idea"), Origin: r.text("origin"),
+		Family: r.word("family", "family", families), Effect: r.word("effect", "effect", sortedKeys(effects)),
+		Certainty: r.word("certainty", "certainty", sortedKeys(certainties)),
+		targets:   r.words("targets", "target", b.targetIDs(), false), own: n.own}
+	rule.School = read(r, "school", false, func(n node) (string, error) {
+		s, err := n.text()
+		if err == nil {
+			if _, _, wrong := b.position(s); wrong != nil {
+				err = n.errorf("%s", wrong)
+			}
+		}
+		return s, err
+	})
+	rule.when = read(r, "when", true, b.condition)
+	if r.err != nil {
+		return r.err
+	}
+	return b.addRule(rule, n)
+}
+
+func (b *Book) addRule(rule Rule, n node) error {
+	if slices.ContainsFunc(b.Rules, func(r Rule) bool { return r.ID == rule.ID }) {
+		return n.errorf("%q is defined twice", rule.ID)
+	}
+	rule.Prior = prior(rule.Effect, rule.Certainty)
+	rule.written = fmt.Sprint(rule.when)
+	rule.family = slices.Index(families, rule.Family)
+	b.Rules = append(b.Rules, rule)
+	return nil
 }

@@ -1,9 +1,9 @@
 package playbook
 
-// expression reads a "when": a mapping with one key, which is all, any, not, a
-// measure, a word or trait.
-func (b *Book) expression(n node) (expression, error) {
-	allowed := []string{"all", "any", "not", "trait"}
+// condition reads a "when": a mapping with one key, which is all, any, not, a
+// measure or a word.
+func (b *Book) condition(n node) (condition, error) {
+	allowed := []string{"all", "any", "not"}
 	for _, m := range measures {
 		allowed = append(allowed, m.name)
 	}
@@ -18,31 +18,40 @@ func (b *Book) expression(n node) (expression, error) {
 		return nil, n.errorf("expected one condition here, not %d; use all or any to join several", len(in))
 	}
 	for key, v := range in {
-		switch key {
-		case "all", "any":
-			return b.join(key, v)
-		case "not":
-			e, err := b.expression(v)
-			return not{e}, err
-		case "trait":
-			t, err := v.anyOf("trait", traits)
-			return hasTrait{t}, err
+		c, err := b.one(key, v)
+		if err != nil {
+			return nil, err
 		}
-		for w := range words {
-			if words[w].name == key {
-				return b.word(Word(w), v)
-			}
+		if len(c) > mostAlternatives {
+			return nil, n.errorf("this unfolds into more than %d alternatives; write it as several rules", mostAlternatives)
 		}
-		for m := range measures {
-			if measures[m].name == key {
-				return threshold(Measure(m), v)
-			}
+		return c, nil
+	}
+	panic("playbook: an empty mapping of length one")
+}
+
+func (b *Book) one(key string, v node) (condition, error) {
+	switch key {
+	case "all", "any":
+		return b.join(key, v)
+	case "not":
+		c, err := b.condition(v)
+		return c.not(), err
+	}
+	for w := range words {
+		if words[w].name == key {
+			return b.word(Word(w), v)
+		}
+	}
+	for m := range measures {
+		if measures[m].name == key {
+			return threshold(Measure(m), v)
 		}
 	}
 	panic("playbook: an allowed key without a reader")
 }
 
-func (b *Book) join(key string, n node) (expression, error) {
+func (b *Book) join(key string, n node) (condition, error) {
 	items, err := n.items()
 	if err != nil {
 		return nil, err
@@ -50,39 +59,53 @@ func (b *Book) join(key string, n node) (expression, error) {
 	if len(items) == 0 {
 		return nil, n.errorf("%s needs at least one condition", key)
 	}
-	parts := make([]expression, len(items))
+	var out condition
 	for i, it := range items {
-		if parts[i], err = b.expression(it); err != nil {
+		c, err := b.condition(it)
+		switch {
+		case err != nil:
 			return nil, err
+		case i == 0 || key == "any":
+			out = append(out, c...)
+		default:
+			out = both(out, c)
+		}
+		if len(out) > mostAlternatives {
+			break // told by the caller
 		}
 	}
-	if key == "any" {
-		return any_(parts), nil
-	}
-	return all(parts), nil
+	return out, nil
 }
 
-func (b *Book) word(w Word, n node) (expression, error) {
+func (b *Book) word(w Word, n node) (condition, error) {
 	vocabulary := words[w].vocabulary
 	if w == OfferingID {
 		vocabulary = b.offeringIDs()
 	}
-	v, err := n.anyOf(words[w].name, vocabulary)
-	return wordIs{w, v}, err
+	some, err := n.anyOf(words[w].name, vocabulary)
+	if err != nil {
+		return nil, err
+	}
+	s, _ := setOf(vocabulary, some...)
+	return isTest(test{of: w, any: s}), nil
 }
 
 // threshold reads {above: …}, {below: …} or both, with soft as the width over
 // which it fades, centred on the threshold.
-func threshold(m Measure, n node) (expression, error) {
+func threshold(m Measure, n node) (condition, error) {
 	r := n.reader("above", "below", "soft")
-	d := measures[m].dimension
 	if r.err != nil {
 		return nil, r.err
 	}
+	d := measures[m].dimension
+	limit := func(key string) float64 { return r.quantity(key, d, false) }
+	if measures[m].difference {
+		limit = func(key string) float64 { return r.width(key, d, false) }
+	}
 	_, hasAbove := r.in["above"]
 	_, hasBelow := r.in["below"]
-	above, below := r.quantity("above", d, false), r.quantity("below", d, false)
-	soft := r.width("soft", d)
+	above, below := limit("above"), limit("below")
+	soft := r.width("soft", d, true)
 	switch {
 	case r.err != nil:
 		return nil, r.err
@@ -93,13 +116,12 @@ func threshold(m Measure, n node) (expression, error) {
 	case !hasAbove && !hasBelow:
 		return nil, n.errorf("%s needs above, below or both", measures[m].name)
 	}
-	up := ramp{m, above - soft/2, above + soft/2}
-	down := ramp{m, below + soft/2, below - soft/2}
-	switch {
-	case hasAbove && hasBelow:
-		return band{up, down}, nil
-	case hasAbove:
-		return up, nil
+	k := clause{}
+	if hasAbove {
+		k.ramps = append(k.ramps, rising(m, above-soft/2, above+soft/2))
 	}
-	return down, nil
+	if hasBelow {
+		k.ramps = append(k.ramps, rising(m, below+soft/2, below-soft/2))
+	}
+	return condition{k}, nil
 }

@@ -41,6 +41,33 @@ func (s System) Small(m float64) string {
 	return plain(m*100, 0) + " cm"
 }
 
+// Short shows a length of tackle: "40 cm", "1.2 m", "16 in", "4 ft".
+func (s System) Short(m float64) string {
+	switch {
+	case s == US && m >= 0.9:
+		return trimmed(math.Round(m/foot*2)/2) + " ft"
+	case s == Metric && m >= 1:
+		return trimmed(math.Round(m*10)/10) + " m"
+	}
+	return s.Small(m)
+}
+
+// gravity is the standard one, m/s².
+const gravity = 9.80665
+
+// Class shows a line's breaking strength (newtons) as lines are sold: "20 lb", in
+// metric with kilograms beside it.
+func (s System) Class(n float64) string {
+	lb := n / gravity / pound
+	if s == US {
+		return plain(lb, 0) + " lb"
+	}
+	return fmt.Sprintf("%s lb (%s kg)", plain(lb, 0), plain(n/gravity, 0))
+}
+
+// Knots shows a boat's speed.
+func (s System) Knots(ms float64) string { return plain(ms*3600/sea, 1) + " kn" }
+
 // Weight shows a sinker's or lure's mass: "7 g", "1/4 oz".
 func (s System) Weight(kg float64) string {
 	if s == US {

@@ -54,6 +54,23 @@ func (b *Blind) eta(w []float64) float64 {
 	return sum
 }
 
+// Log of a choice's edge: its expected log-rate less that of the blind pick, mean over
+// the scenarios. live lists the rules that may weigh anything; nil: all.
+func (b *Blind) Log(w *Weights, live []int) float64 {
+	if live == nil {
+		live = b.about
+	}
+	sum := 0.0
+	for k := range w {
+		eta := 0.0
+		for _, r := range live {
+			eta += b.means[r] * w[k][r]
+		}
+		sum += eta - math.Log(b.rate[k]/b.count)
+	}
+	return sum / conditions.Scenarios
+}
+
 // Add one way to turn up: a spot (by index) and the weights there, counting
 // share times.
 func (b *Blind) Add(spot int, w *Weights, share float64) {

@@ -45,6 +45,10 @@ type Swim struct {
 // strikes it.
 const nearM = 0.6
 
+// RunsTo is the deepest a plug gets on a cast (metres) with a line of a thickness
+// (metres).
+func (p Plug) RunsTo(castM, lineM float64) float64 { return p.deepest(castM, lineM) }
+
 // deepest a plug gets on a line and a cast: drag on the line holds it up, in
 // proportion to its thickness' square root; a short cast leaves no room to dive.
 func (p Plug) deepest(castM, lineM float64) float64 {

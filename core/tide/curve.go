@@ -3,7 +3,9 @@ package tide
 import (
 	"fmt"
 	"math"
+	"slices"
 	"sort"
+	"sync"
 	"time"
 )
 
@@ -15,17 +17,76 @@ type Place interface {
 	// MeanSpringRange in metres.
 	MeanSpringRange() float64
 	// prepare makes levels of an interval cheap to ask for.
-	prepare(from, to time.Time) (source, error)
+	prepare(from, to time.Time, turns turnsOf) (source, error)
+	// identify gives every number the tide rests on.
+	identify(put func(...float64))
 }
+
+// Identify gives every number a place's tide rests on, in an order of its own: two
+// places with the same numbers have the same tide.
+func Identify(p Place, put func(...float64)) { p.identify(put) }
 
 // source is a place whose levels can be had within an interval.
 type source interface {
 	Level(t time.Time) float64
 	Rate(t time.Time) float64
 	Turns(from, to time.Time) ([]Turn, error)
+	// Series of levels at from, from+step, …
+	Series(dst []float64, from time.Time, step time.Duration)
 }
 
-func (h *Harmonics) prepare(_, _ time.Time) (source, error) { return h, nil }
+func (h *Harmonics) prepare(_, _ time.Time, turns turnsOf) (source, error) {
+	return searched{h, turns}, nil
+}
+
+// turnsOf finds a reference's turns; a [Memo] finds them once.
+type turnsOf func(h *Harmonics, from, to time.Time) ([]Turn, error)
+
+func find(h *Harmonics, from, to time.Time) ([]Turn, error) { return h.Turns(from, to) }
+
+// searched is a reference whose turns are found in a way of their own.
+type searched struct {
+	*Harmonics
+	find turnsOf
+}
+
+func (s searched) Turns(from, to time.Time) ([]Turn, error) { return s.find(s.Harmonics, from, to) }
+
+// Memo prepares the tides of many places over the same interval: the turns of a
+// reference they share are found once. It is safe for concurrent use, and keeps what it
+// found as long as it lives.
+type Memo struct {
+	mu    sync.Mutex
+	found map[memoKey][]Turn
+}
+
+type memoKey struct {
+	h        *Harmonics
+	from, to int64
+}
+
+// Over does what the function of that name does.
+func (m *Memo) Over(place Place, from, to time.Time) (*Curve, error) {
+	return over(place, from, to, m.turns)
+}
+
+func (m *Memo) turns(h *Harmonics, from, to time.Time) ([]Turn, error) {
+	m.mu.Lock()
+	defer m.mu.Unlock()
+	k := memoKey{h, from.UnixNano(), to.UnixNano()}
+	if found, seen := m.found[k]; seen {
+		return slices.Clone(found), nil
+	}
+	found, err := h.Turns(from, to)
+	if err != nil {
+		return nil, err
+	}
+	if m.found == nil {
+		m.found = make(map[memoKey][]Turn)
+	}
+	m.found[k] = found
+	return slices.Clone(found), nil
+}
 
 // Curve is the tide of a place over an interval, with the turns that enclose
 // it, so that levels and stages inside are cheap to ask for.
@@ -40,19 +101,21 @@ type Curve struct {
 const reach = 5 * 24 * time.Hour
 
 // Over prepares the tide between two times.
-func Over(place Place, from, to time.Time) (*Curve, error) {
+func Over(place Place, from, to time.Time) (*Curve, error) { return over(place, from, to, find) }
+
+func over(place Place, from, to time.Time, turns turnsOf) (*Curve, error) {
 	if to.Before(from) {
 		return nil, ReversedError{from, to}
 	}
-	s, err := place.prepare(from, to)
+	s, err := place.prepare(from, to, turns)
 	if err != nil {
 		return nil, err
 	}
-	turns, err := enclosed(s, from, to)
+	list, err := enclosed(s, from, to)
 	if err != nil {
 		return nil, err
 	}
-	return &Curve{s, from, to, turns}, nil
+	return &Curve{s, from, to, list}, nil
 }
 
 // enclosed is the turns of an interval and one neighbour on each side.
@@ -75,6 +138,19 @@ func (c *Curve) Level(t time.Time) float64 { return c.source.Level(t) }
 
 // Rate of rise in metres an hour.
 func (c *Curve) Rate(t time.Time) float64 { return c.source.Rate(t) }
+
+// Sampled writes the level in metres and its rate in m/h at from, from+step, … The
+// rate is taken from the levels around (five points), which at steps of ten minutes
+// and less is good to a hundredth of a per cent.
+func (c *Curve) Sampled(levels, rates []float64, from time.Time, step time.Duration) {
+	around := make([]float64, len(levels)+4)
+	c.source.Series(around, from.Add(-2*step), step)
+	h := 12 * step.Hours()
+	for i := range levels {
+		p := around[i : i+5]
+		levels[i], rates[i] = p[2], (p[0]-8*p[1]+8*p[3]-p[4])/h
+	}
+}
 
 // Turns inside the interval.
 func (c *Curve) Turns() []Turn {
@@ -154,14 +230,22 @@ func (s Stage) String() string {
 	return fmt.Sprintf("%s, %s third", s.Direction, [...]string{"first", "middle", "last"}[s.Third-1])
 }
 
+// Between are the turns on both sides of a moment; false without one on either.
+func (c *Curve) Between(t time.Time) (last, next Turn, ok bool) {
+	i := sort.Search(len(c.turns), func(i int) bool { return c.turns[i].Time.After(t) })
+	if i == 0 || i == len(c.turns) {
+		return last, next, false
+	}
+	return c.turns[i-1], c.turns[i], true
+}
+
 // Stage at t. A moment without a turn within five days on both sides, or
 // outside the curve's interval, is an error.
 func (c *Curve) Stage(t time.Time) (Stage, error) {
-	i := sort.Search(len(c.turns), func(i int) bool { return c.turns[i].Time.After(t) })
-	if i == 0 || i == len(c.turns) {
+	last, next, ok := c.Between(t)
+	if !ok {
 		return Stage{}, fmt.Errorf("tide: no turn on both sides of %s to tell the stage from", t.Format(time.RFC3339))
 	}
-	last, next := c.turns[i-1], c.turns[i]
 	s := Stage{Last: last, Next: next, RateMPerH: c.Rate(t), RangeM: math.Abs(next.LevelM - last.LevelM)}
 	if next.Kind == High {
 		s.Direction = Flood

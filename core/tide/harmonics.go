@@ -119,3 +119,10 @@ func (k *term) phasor(l longitudes, n *nodes) (amplitude, phase float64) {
 	f, u := k.nodal(n)
 	return f * k.amplitude, (k.argument(l) + u - k.phase) * degree
 }
+
+func (h *Harmonics) identify(put func(...float64)) {
+	put(h.z0)
+	for i := range h.list {
+		put(h.list[i].species.speed(), h.list[i].amplitude, h.list[i].phase)
+	}
+}

@@ -95,19 +95,19 @@ func NewSecondary(reference *Harmonics, o Offsets) (*Secondary, error) {
 
 // Turns of the secondary place.
 func (s *Secondary) Turns(from, to time.Time) ([]Turn, error) {
-	p, err := s.prepare(from, to)
+	p, err := s.prepare(from, to, find)
 	if err != nil {
 		return nil, err
 	}
 	return p.Turns(from, to)
 }
 
-func (s *Secondary) prepare(from, to time.Time) (source, error) {
+func (s *Secondary) prepare(from, to time.Time, turns turnsOf) (source, error) {
 	if to.Before(from) {
 		return nil, ReversedError{from, to}
 	}
 	for margin := firstMargin; ; margin *= 2 {
-		m, err := s.mapped(from.Add(-maxLag-margin), to.Add(maxLag+margin))
+		m, err := s.mapped(from.Add(-maxLag-margin), to.Add(maxLag+margin), turns)
 		if err != nil {
 			return nil, err
 		}
@@ -126,8 +126,8 @@ func (m *mapped) reaches(from, to time.Time) bool {
 }
 
 // mapped carries the reference's turns of an interval over to the place.
-func (s *Secondary) mapped(from, to time.Time) (*mapped, error) {
-	ref, err := s.reference.Turns(from, to)
+func (s *Secondary) mapped(from, to time.Time, turns turnsOf) (*mapped, error) {
+	ref, err := turns(s.reference, from, to)
 	if err != nil {
 		return nil, err
 	}
@@ -198,7 +198,38 @@ func (m *mapped) Level(t time.Time) float64 {
 	return a.own.LevelM + (m.reference.Level(ref)-a.ref.LevelM)*a.scale(b)
 }
 
+// Series reads the reference's own from a net a step wide and interpolates it through
+// four points: the moments of the two do not fall together.
+func (m *mapped) Series(dst []float64, from time.Time, step time.Duration) {
+	if len(dst) == 0 {
+		return
+	}
+	_, _, first, _ := m.span(from)
+	_, _, last, _ := m.span(from.Add(time.Duration(len(dst)-1) * step))
+	begin := first.Add(-2 * step)
+	net := make([]float64, int(last.Sub(begin)/step)+4)
+	m.reference.Series(net, begin, step)
+	for i := range dst {
+		a, b, ref, _ := m.span(from.Add(time.Duration(i) * step))
+		x := float64(ref.Sub(begin)) / float64(step)
+		k := min(max(int(x), 1), len(net)-3)
+		dst[i] = a.own.LevelM + (through(net[k-1:k+3], x-float64(k))-a.ref.LevelM)*a.scale(b)
+	}
+}
+
+// through four points a step apart, at a share of the way from the second to the third
+// (Lagrange).
+func through(p []float64, x float64) float64 {
+	return -x*(x-1)*(x-2)/6*p[0] + (x+1)*(x-1)*(x-2)/2*p[1] - (x+1)*x*(x-2)/2*p[2] + (x+1)*x*(x-1)/6*p[3]
+}
+
 func (m *mapped) Rate(t time.Time) float64 {
 	a, b, ref, stretch := m.span(t)
 	return m.reference.Rate(ref) * a.scale(b) * stretch
+}
+
+func (s *Secondary) identify(put func(...float64)) {
+	o := s.offsets
+	put(o.LagHigh.Seconds(), o.LagLow.Seconds(), o.FactorHigh, o.FactorLow, o.DifferenceHighM, o.DifferenceLowM)
+	s.reference.identify(put)
 }

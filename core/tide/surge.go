@@ -64,16 +64,16 @@ func WithSurge(p Place, s Surge) *Surged { return &Surged{p, s} }
 
 // Turns of the water as it is, surge included.
 func (s *Surged) Turns(from, to time.Time) ([]Turn, error) {
-	p, err := s.prepare(from, to)
+	p, err := s.prepare(from, to, find)
 	if err != nil {
 		return nil, err
 	}
 	return p.Turns(from, to)
 }
 
-func (s *Surged) prepare(from, to time.Time) (source, error) {
+func (s *Surged) prepare(from, to time.Time, turns turnsOf) (source, error) {
 	// The turns around are looked for up to a reach outside.
-	inner, err := s.place.prepare(from.Add(-reach), to.Add(reach))
+	inner, err := s.place.prepare(from.Add(-reach), to.Add(reach), turns)
 	if err != nil {
 		return nil, err
 	}
@@ -83,6 +83,15 @@ func (s *Surged) prepare(from, to time.Time) (source, error) {
 type surgedSource struct {
 	source
 	surge Surge
+}
+
+// Series of the water as it is.
+func (s *surgedSource) Series(dst []float64, from time.Time, step time.Duration) {
+	s.source.Series(dst, from, step)
+	for i := range dst {
+		by, _ := s.surge.At(from.Add(time.Duration(i) * step))
+		dst[i] += by
+	}
 }
 
 func (s *surgedSource) Level(t time.Time) float64 {
@@ -152,3 +161,8 @@ func (s *surgedSource) turn(a, b time.Time, rising bool) time.Time {
 
 // MeanSpringRange is that of the place.
 func (s *Surged) MeanSpringRange() float64 { return s.place.MeanSpringRange() }
+
+func (s *Surged) identify(put func(...float64)) {
+	put(s.surge.ByM, float64(s.surge.Seen.Unix()), s.surge.Fade.Seconds())
+	s.place.identify(put)
+}

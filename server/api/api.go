@@ -16,18 +16,17 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/core/playbook"
-	"greypebble/core/rate"
 	"greypebble/server/account"
 	"greypebble/server/store"
 )
 
-// Server answers requests. It keeps no state of its own: several copies may run
+// Server answers requests. It keeps nothing but what it could work out again: several copies may run
 // on one database.
 type Server struct {
 	store    *store.Store
 	accounts *account.Accounts
 	book     *playbook.Book
-	belief   rate.Belief
+	blinds   *blinds
 	now      func() time.Time
 }
 
@@ -51,7 +50,7 @@ const signInsAMinute = 60
 
 // New builds the handler.
 func New(c Config) http.Handler {
-	s := &Server{c.Store, c.Accounts, c.Book, rate.Priors{Book: c.Book}, c.Now}
+	s := &Server{c.Store, c.Accounts, c.Book, &blinds{}, c.Now}
 	if s.now == nil {
 		s.now = time.Now
 	}
@@ -119,6 +118,10 @@ func (s *Server) register(api huma.API) {
 	s.registerMarks(api)
 	s.registerBench(api)
 	s.registerPlaybook(api)
+	s.registerOwn(api)
+	s.registerKit(api)
+	s.registerRigs(api)
+	s.registerPractice(api)
 	s.registerZones(api)
 	s.registerChart(api)
 	s.registerSurf(api)

@@ -38,10 +38,11 @@ func (s *Server) registerBench(api huma.API) {
 	atBench(api, "interception", "benchInterception", "Where and when to cast at a moving fish", interception)
 	atBench(api, "jig", "benchJig", "The weight that keeps a line upright", verticalJig)
 	atBench(api, "float", "benchFloat", "Where to stop a sliding float", stopKnot)
-	atBench(api, "rods", "benchRods", "How to spread a row of rods", rodsInARow)
+	atBench(api, "rods", "benchRods", "How to spread a row of rods", s.rodsInARow)
 	atBench(api, "troll", "benchTroll", "A pass of a trolled lure over a ledge", troll)
 	atBench(api, "line", "benchLine", "Leader, drag and knot", lineAndLeader)
 	atBench(api, "length-weight", "benchLengthWeight", "What a fish of a length weighs", s.lengthWeight)
+	s.registerUsual(api)
 	atBench(api, "light-finish", "benchLightFinish", "Which finish shows at a depth now", lightFinish)
 }
 
@@ -79,7 +80,7 @@ func reelTurns(_ context.Context, in *reelTurnsIn) (o reelTurnsOut, err error) {
 
 type fallIn struct {
 	MassKg      float64      `json:"mass_kg"`
-	DensityKgM3 float64      `json:"density_kg_m3" doc:"lead 11340, tungsten 17000, a head with its soft body about 2200"`
+	DensityKgM3 float64      `json:"density_kg_m3,omitempty" doc:"lead 11340, tungsten 17000, a head with its soft body about 2200; by the shape if left out"`
 	Shape       tackle.Shape `json:"shape" enum:"sphere,egg,jig head,soft lure,metal,fluttering spoon"`
 	DepthM      float64      `json:"depth_m" minimum:"0"`
 	TimedMS     float64      `json:"timed_ms,omitempty" doc:"a fall timed once; it overrules the shape"`
@@ -101,6 +102,9 @@ type fallOut struct {
 }
 
 func fall(_ context.Context, in *fallIn) (o fallOut, err error) {
+	if in.DensityKgM3 == 0 {
+		in.DensityKgM3 = tackle.DensityOf(in.Shape)
+	}
 	b := tackle.Body{MassKg: in.MassKg, DensityKgM3: in.DensityKgM3, Shape: in.Shape, TimedMS: in.TimedMS}
 	if o.SpeedMS, err = b.FallSpeed(); err != nil {
 		return o, wrong("body", err)

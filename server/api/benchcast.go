@@ -1,9 +1,11 @@
 package api
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"math"
+	"slices"
 	"time"
 
 	"github.com/google/uuid"
@@ -221,6 +223,7 @@ type rodsIn struct {
 	Rods   int          `json:"rods"`
 	ReachM float64      `json:"reach_m"`
 	Zones  []zoneOfRods `json:"zones,omitempty" maxItems:"20" nullable:"false"`
+	SpotID *uuid.UUID   `json:"spot_id,omitempty" format:"uuid" doc:"whose marks are the zones, where none are said"`
 }
 
 type rodOut struct {
@@ -234,8 +237,21 @@ type rodsOut struct {
 	Says string   `json:"says"`
 }
 
-func rodsInARow(_ context.Context, in *rodsIn) (o rodsOut, err error) {
+func (s *Server) rodsInARow(ctx context.Context, in *rodsIn) (o rodsOut, err error) {
 	var zones []tackle.Zone
+	if in.SpotID != nil && len(in.Zones) == 0 {
+		sp, _, err := s.spot(ctx, *in.SpotID)
+		if err != nil {
+			return o, err
+		}
+		marks := slices.Clone(sp.Marks)
+		slices.SortFunc(marks, func(a, b ground.Mark) int { return cmp.Compare(a.DistanceM, b.DistanceM) })
+		for _, m := range marks {
+			if m.DistanceM > 0 {
+				zones = append(zones, tackle.ZoneAbout(m.Name, m.DistanceM))
+			}
+		}
+	}
 	for _, z := range in.Zones {
 		zones = append(zones, tackle.Zone(z))
 	}
@@ -257,7 +273,8 @@ type trollIn struct {
 	LedgeM       float64        `json:"ledge_m" doc:"along the way"`
 	DragN        float64        `json:"drag_n,omitempty"`
 	BreakN       float64        `json:"break_n,omitempty"`
-	StretchBreak float64        `json:"stretch_at_break,omitempty" doc:"mono about 0.22, braid 0.04"`
+	StretchBreak float64        `json:"stretch_at_break,omitempty" doc:"mono about 0.22, braid 0.04; by the material if left out"`
+	Material     string         `json:"material,omitempty" enum:"mono,fluorocarbon,braid"`
 }
 
 type trollOut struct {
@@ -271,7 +288,10 @@ type trollOut struct {
 }
 
 func troll(_ context.Context, in *trollIn) (o trollOut, err error) {
-	p, err := tackle.Troll(*in).Pass()
+	if in.StretchBreak == 0 && in.Material != "" {
+		in.StretchBreak = tackle.StretchOf(tackle.Material(in.Material))
+	}
+	p, err := tackle.Troll{Lure: in.Lure, SpeedMS: in.SpeedMS, BehindM: in.BehindM, LedgeM: in.LedgeM, DragN: in.DragN, BreakN: in.BreakN, StretchBreak: in.StretchBreak}.Pass()
 	if err != nil {
 		return o, wrong("body", err)
 	}

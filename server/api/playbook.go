@@ -5,12 +5,12 @@ import (
 	"fmt"
 	"math"
 	"net/http"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
 	"greypebble/core/playbook"
-	"greypebble/core/rate"
 )
 
 type ruleOut struct {
@@ -23,8 +23,10 @@ type ruleOut struct {
 	Targets   []string `json:"targets" nullable:"false" doc:"none: all"`
 	Idea      string   `json:"idea"`
 	Origin    string   `json:"origin"`
-	School    string   `json:"school,omitempty"`
+	School    string   `json:"school,omitempty" doc:"the position it belongs to, in words"`
+	Silent    bool     `json:"silent" doc:"it belongs to a position you do not take"`
 	Off       bool     `json:"off"`
+	Own       bool     `json:"own" doc:"you wrote it"`
 	Changed   bool     `json:"changed"`
 	// Built-in words, beside a change.
 	BuiltEffect    string `json:"built_effect"`
@@ -35,8 +37,10 @@ type offeringOut struct {
 	ID       string   `json:"id"`
 	Name     string   `json:"name"`
 	Approach string   `json:"approach"`
+	Kind     string   `json:"kind"`
 	Traits   []string `json:"traits" nullable:"false"`
 	Rigs     []string `json:"rigs" nullable:"false"`
+	Hooked   string   `json:"hooked"`
 }
 
 type rigOut struct {
@@ -46,15 +50,41 @@ type rigOut struct {
 	Bite string `json:"bite"`
 }
 
+type positionOut struct {
+	ID     string `json:"id"`
+	Says   string `json:"says"`
+	Reason string `json:"reason"`
+	Effect string `json:"effect"`
+}
+
+type schoolOut struct {
+	ID        string        `json:"id"`
+	Says      string        `json:"says"`
+	Default   string        `json:"default"`
+	Why       string        `json:"why" doc:"why the default is the default"`
+	Chosen    string        `json:"chosen"`
+	Positions []positionOut `json:"positions" nullable:"false"`
+}
+
+type vocabularyOut struct {
+	Name  string   `json:"name"`
+	Unit  string   `json:"unit,omitempty" doc:"of a measure"`
+	Words []string `json:"words" nullable:"false" doc:"of a word"`
+}
+
 type playbookOutput struct {
 	Body struct {
-		Rules       []ruleOut     `json:"rules" nullable:"false"`
-		Targets     []targetOut   `json:"targets" nullable:"false"`
-		Offerings   []offeringOut `json:"offerings" nullable:"false"`
-		Rigs        []rigOut      `json:"rigs" nullable:"false"`
-		Effects     []string      `json:"effects" nullable:"false" doc:"strengths a rule may claim"`
-		Certainties []string      `json:"certainties" nullable:"false"`
-		Basis       string        `json:"basis"`
+		Rules        []ruleOut       `json:"rules" nullable:"false"`
+		Targets      []targetFull    `json:"targets" nullable:"false"`
+		Offerings    []offeringOut   `json:"offerings" nullable:"false"`
+		Rigs         []rigOut        `json:"rigs" nullable:"false"`
+		Schools      []schoolOut     `json:"schools" nullable:"false"`
+		Families     []string        `json:"families" nullable:"false"`
+		Signs        []string        `json:"signs" nullable:"false" doc:"that may be seen on the water"`
+		Vocabularies []vocabularyOut `json:"vocabularies" nullable:"false" doc:"what a rule can look at"`
+		Effects      []string        `json:"effects" nullable:"false" doc:"strengths a rule may claim"`
+		Certainties  []string        `json:"certainties" nullable:"false"`
+		Basis        string          `json:"basis"`
 	}
 }
 
@@ -67,44 +97,74 @@ type ruleInput struct {
 	}
 }
 
+type schoolInput struct {
+	ID   string `path:"id" maxLength:"20"`
+	Body struct {
+		Position string `json:"position" maxLength:"40" doc:"empty: back to the default"`
+	}
+}
+
 func (s *Server) registerPlaybook(api huma.API) {
 	huma.Register(api, operation(http.MethodGet, "/playbook", "playbook", "The rules of thumb, with what you changed of them"), s.getPlaybook)
-	huma.Register(api, operation(http.MethodPut, "/playbook/rules/{id}", "putRule", "Switch a rule off or on, or give it another strength; nothing said: as the playbook has it"),
-		func(ctx context.Context, in *ruleInput) (*struct{}, error) {
+	huma.Register(api, operation(http.MethodPut, "/playbook/rules/{id}", "putRule", "Switch a rule off or on, or give it another strength; nothing said: as the playbook has it"), s.putRule)
+	huma.Register(api, operation(http.MethodPut, "/playbook/schools/{id}", "putSchool", "Take a position where anglers disagree"),
+		func(ctx context.Context, in *schoolInput) (*struct{}, error) {
 			angler, err := s.angler(ctx)
 			if err != nil {
 				return nil, err
 			}
-			r, known := s.book.Rule(in.ID)
-			if !known {
-				return nil, huma.Error404NotFound(fmt.Sprintf("The playbook has no rule %q.", in.ID))
+			if err := s.book.CheckSchools(map[string]string{in.ID: orDefault(in.Body.Position, s.book.Chosen(in.ID))}); err != nil {
+				return nil, wrong("body.position", err)
 			}
-			c := playbook.Change(in.Body)
-			if err := c.Validate(); err != nil {
-				return nil, wrong("body.effect", err)
-			}
-			// What is the playbook's own anyhow is no change, and follows its updates.
-			if c.Effect == r.Effect {
-				c.Effect = ""
-			}
-			if c.Certainty == r.Certainty {
-				c.Certainty = ""
-			}
-			return nil, failed(s.store.PutRuleChange(ctx, angler, in.ID, c))
+			return nil, failed(s.store.PutSchool(ctx, angler, in.ID, in.Body.Position))
 		})
 }
 
-// bookOf an angler: the playbook with their changes over it.
-func (s *Server) bookOf(ctx context.Context, angler uuid.UUID) (*playbook.Book, rate.Belief, error) {
-	changes, err := s.store.RuleChanges(ctx, angler)
+func orDefault(s, otherwise string) string {
+	if s == "" {
+		return otherwise
+	}
+	return s
+}
+
+func (s *Server) putRule(ctx context.Context, in *ruleInput) (*struct{}, error) {
+	angler, err := s.angler(ctx)
 	if err != nil {
-		return nil, nil, err
+		return nil, err
 	}
-	if len(changes) == 0 {
-		return s.book, s.belief, nil
+	book, err := s.bookOf(ctx, angler, nil)
+	if err != nil {
+		return nil, failed(err)
 	}
-	b, err := s.book.With(changes)
-	return b, rate.Priors{Book: b}, err
+	if _, known := book.Rule(in.ID); !known {
+		return nil, huma.Error404NotFound(fmt.Sprintf("The playbook has no rule %q.", in.ID))
+	}
+	c := playbook.Change(in.Body)
+	if err := c.Validate(); err != nil {
+		return nil, wrong("body.effect", err)
+	}
+	// What is the playbook's own anyhow is no change, and follows its updates.
+	if r, built := s.book.Rule(in.ID); built {
+		if c.Effect == r.Effect {
+			c.Effect = ""
+		}
+		if c.Certainty == r.Certainty {
+			c.Certainty = ""
+		}
+	}
+	return nil, failed(s.store.PutRuleChange(ctx, angler, in.ID, c))
+}
+
+// bookOf an angler: the playbook with their own over it, and positions taken for once.
+func (s *Server) bookOf(ctx context.Context, angler uuid.UUID, schools map[string]string) (*playbook.Book, error) {
+	o, err := s.store.Overlay(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
+	for school, position := range schools {
+		o.Schools[school] = position
+	}
+	return s.book.Over(o)
 }
 
 func (s *Server) getPlaybook(ctx context.Context, _ *struct{}) (*playbookOutput, error) {
@@ -112,37 +172,59 @@ func (s *Server) getPlaybook(ctx context.Context, _ *struct{}) (*playbookOutput,
 	if err != nil {
 		return nil, err
 	}
-	book, _, err := s.bookOf(ctx, angler)
+	book, err := s.bookOf(ctx, angler, nil)
 	if err != nil {
 		return nil, failed(err)
 	}
 	out := &playbookOutput{}
 	b := &out.Body
-	b.Rules, b.Targets, b.Offerings, b.Rigs = []ruleOut{}, []targetOut{}, []offeringOut{}, []rigOut{}
-	b.Effects, b.Certainties, b.Basis = playbook.Effects(), playbook.Certainties(), basis
+	b.Rules, b.Targets, b.Offerings, b.Rigs, b.Schools = []ruleOut{}, []targetFull{}, []offeringOut{}, []rigOut{}, []schoolOut{}
+	b.Effects, b.Certainties, b.Basis, b.Families, b.Signs = playbook.Effects(), playbook.Certainties(), basis, playbook.Families(), playbook.Signs
 	for i := range book.Rules {
-		r, built := &book.Rules[i], &s.book.Rules[i]
-		targets := r.Targets()
-		if targets == nil {
-			targets = []string{}
-		}
-		b.Rules = append(b.Rules, ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean), Targets: targets,
-			Idea: r.Idea, Origin: r.Origin, School: r.School, Off: r.Off(), Changed: r.Off() || r.Effect != built.Effect || r.Certainty != built.Certainty,
-			BuiltEffect: built.Effect, BuiltCertainty: built.Certainty})
+		b.Rules = append(b.Rules, s.ruleOut(book, &book.Rules[i]))
 	}
-	for _, t := range book.Targets {
-		b.Targets = append(b.Targets, targetOut{t.ID, t.Name, t.Latin, t.Note})
+	for i := range book.Targets {
+		b.Targets = append(b.Targets, s.targetFull(&book.Targets[i]))
 	}
 	for i := range book.Offerings {
 		o := &book.Offerings[i]
-		k := offeringOut{o.ID, o.Name, o.Approach, append([]string{}, o.Traits...), []string{}}
+		k := offeringOut{o.ID, o.Name, o.Approach, o.Kind, append([]string{}, o.Traits...), []string{}, o.Hooked}
 		for _, r := range book.RigsOf(o) {
 			k.Rigs = append(k.Rigs, r.ID)
 		}
 		b.Offerings = append(b.Offerings, k)
 	}
 	for _, r := range book.Rigs {
-		b.Rigs = append(b.Rigs, rigOut{r.ID, r.Name, r.Move, r.Bite})
+		b.Rigs = append(b.Rigs, rigOut{r.ID, r.Name, r.Ways[0].Move, r.Bite})
+	}
+	for _, k := range book.Schools {
+		school := schoolOut{ID: k.ID, Says: k.Says, Default: k.Default, Why: k.Why, Chosen: book.Chosen(k.ID)}
+		for _, p := range k.Positions {
+			school.Positions = append(school.Positions, positionOut(p))
+		}
+		b.Schools = append(b.Schools, school)
+	}
+	for _, v := range book.Vocabularies() {
+		b.Vocabularies = append(b.Vocabularies, vocabularyOut{v.Name, v.Unit, append([]string{}, v.Words...)})
 	}
 	return out, nil
+}
+
+func (s *Server) ruleOut(book *playbook.Book, r *playbook.Rule) ruleOut {
+	o := ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean), Targets: append([]string{}, r.Targets()...),
+		Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Own(), BuiltEffect: r.Effect, BuiltCertainty: r.Certainty}
+	if r.School != "" {
+		o.School, o.Silent = book.SaysPosition(r.School), !book.Takes(r.School)
+	}
+	if built, known := s.book.Rule(r.ID); known {
+		o.BuiltEffect, o.BuiltCertainty = built.Effect, built.Certainty
+		o.Changed = r.Effect != built.Effect || r.Certainty != built.Certainty
+	}
+	o.Changed = o.Changed || r.Off() || r.Own()
+	return o
+}
+
+// said is an error without the package that found it.
+func said(err error) error {
+	return fmt.Errorf("%s", strings.TrimPrefix(err.Error(), "playbook: "))
 }

@@ -74,8 +74,14 @@ func (s *Spot) PlaceOf(m ground.Mark) *ground.LatLon {
 
 // ForAdvice is the spot as the core wants it.
 func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
+	return s.WithReadings(conditions.Sorted(readings))
+}
+
+// WithReadings is the spot as the core wants it, with readings that were sorted before:
+// those of one water serve all its spots.
+func (s *Spot) WithReadings(readings conditions.Readings) *advise.Spot {
 	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,
-		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: conditions.Sorted(readings), Rose: s.Rose, Current: s.Current}
+		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings, Rose: s.Rose, Current: s.Current, Zones: s.Zones}
 }
 
 // PutSpot stores a spot with its section and marks, new or over the one with its

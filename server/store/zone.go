@@ -57,14 +57,7 @@ func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z gr
 
 // DeleteZone removes one.
 func (s *Store) DeleteZone(ctx context.Context, angler, id uuid.UUID) error {
-	r, err := s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id, angler)
-	if err != nil {
-		return err
-	}
-	if n, err := r.RowsAffected(); err != nil || n == 0 {
-		return ErrNotFound
-	}
-	return nil
+	return gone(s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id, angler))
 }
 
 // Zones of an angler by water.

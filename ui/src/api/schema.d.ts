@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/advise/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Two presentations, or two moments, reason by reason */
+        post: operations["compareAdvice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/bench/cadence": {
         parameters: {
             query?: never;
@@ -225,6 +242,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/bench/practice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A fish to practise on, that darts and comes back to its bearing */
+        post: operations["practice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/practice/throw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a throw at it comes to */
+        post: operations["throw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/bench/reel-turns": {
         parameters: {
             query?: never;
@@ -270,6 +321,23 @@ export interface paths {
         put?: never;
         /** A pass of a trolled lure over a ledge */
         post: operations["benchTroll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bench/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the bench starts from: your kit, the water, usual values */
+        get: operations["benchUsual"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -446,6 +514,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Add the things of a table to your kit, all or none */
+        post: operations["importKit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/kit.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Your kit as a table */
+        get: operations["kitFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/read": {
         parameters: {
             query?: never;
@@ -474,6 +576,58 @@ export interface paths {
         put?: never;
         /** A section from CSV; nothing is stored */
         post: operations["readSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/kit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What you own */
+        get: operations["kit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/kit/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a thing you own, new or changed */
+        put: operations["putKit"];
+        post?: never;
+        /** Take a thing out of the kit */
+        delete: operations["deleteKit"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/knots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The knots, step by step */
+        get: operations["knots"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -548,6 +702,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/playbook/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Check a playbook file: errors with file and line, and what can hardly be meant */
+        post: operations["checkPlaybook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/playbook/own-rules/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a rule of your own */
+        put: operations["putOwnRule"];
+        post?: never;
+        /** Take your own rule out; the playbook's comes back */
+        delete: operations["delete-own-rule"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/playbook/rules/{id}": {
         parameters: {
             query?: never;
@@ -558,6 +747,58 @@ export interface paths {
         get?: never;
         /** Switch a rule off or on, or give it another strength; nothing said: as the playbook has it */
         put: operations["putRule"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/playbook/schools/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Take a position where anglers disagree */
+        put: operations["putSchool"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/playbook/targets/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a target of your own, or one of the playbook's anew */
+        put: operations["putTarget"];
+        post?: never;
+        /** Take your own target out; the playbook's comes back */
+        delete: operations["delete-own-target"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/rigs/{id}/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A rig drawn from its parts, with the measures of what it is tied with */
+        get: operations["rigCard"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -934,7 +1175,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Species the playbook knows */
+        /** Species the playbook knows, yours included */
         get: operations["listTargets"];
         put?: never;
         post?: never;
@@ -1258,7 +1499,9 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AdviseInputBody: {
+        AdviseBody: {
+            /** @description nothing that is not in your kit */
+            kit_only?: boolean;
             /**
              * Format: int64
              * @description choices wanted, three if left out
@@ -1266,10 +1509,18 @@ export interface components {
             most?: number;
             /** @description what you see there; it overrules the forecast */
             readings?: components["schemas"]["ReadingIn"][];
+            /** @description positions taken for this once, by question */
+            schools?: {
+                [key: string]: string;
+            };
+            /** @description seen on the water now */
+            signs?: string[];
             /** Format: uuid */
             spot_id: string;
             /** @example red-drum */
-            target: string;
+            target?: string;
+            /** @description several at once; each edge is over that target's own blind pick */
+            targets?: string[];
             /**
              * Format: date-time
              * @description now if left out
@@ -1280,17 +1531,28 @@ export interface components {
              * @enum {string}
              */
             units?: "metric" | "us";
+            /** @description say which reading would change the choice */
+            what_would_change?: boolean;
         };
         AdviseOutputBody: {
             /** @description what the edges rest on */
             basis: string;
+            /** @description the best that is not in your kit, where it is better */
+            beyond?: components["schemas"]["ChoiceOut"];
             choices: components["schemas"]["ChoiceOut"][];
             conditions: components["schemas"]["Condition"][];
+            /** @description you have a kit, and it was asked first */
+            kit: boolean;
             /** @description why there is no choice, where there is none */
             note: string;
+            /** @description what cannot work now, and why */
+            ruled_out: components["schemas"]["RuledOutOut"][];
             stage: components["schemas"]["StageOut"];
+            /** @description when to move on */
+            stay: string;
             /** @description that the way is shut or soon will be; empty when there is no hurry */
             way: string;
+            what_would_change: components["schemas"]["TurningOut"][];
         };
         AnalyseOutputBody: {
             /** @description slowest first */
@@ -1349,6 +1611,17 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        BesideOut: {
+            /**
+             * Format: double
+             * @description its factor in a; 1 where it has no say
+             */
+            a: number;
+            /** Format: double */
+            b: number;
+            rule: string;
+            says: string;
+        };
         BreakIn: {
             /** Format: double */
             distance_m: number;
@@ -1384,6 +1657,39 @@ export interface components {
             seconds: number;
             /** @description in its shortest words */
             text: string;
+        };
+        CardOut: {
+            /** @description in the bench's written form */
+            cadence: string;
+            /** @description from where and which way */
+            cast: string;
+            depth: string;
+            finish: string;
+            hook: string;
+            /** @description how the bait goes on the hook */
+            hooked: string;
+            knot: string;
+            leader: string;
+            /** Format: double */
+            leader_n: number;
+            offering_id: string;
+            pace: string;
+            pause: string;
+            /** @description what to change first */
+            refused: string;
+            rig_id: string;
+            size: string;
+            /**
+             * Format: double
+             * @description through the water
+             */
+            speed_ms: number;
+            style: string;
+            /** @description how to hold the rod */
+            tip: string;
+            weight: string;
+            /** Format: double */
+            weight_kg: number;
         };
         CastIn: {
             /** Format: double */
@@ -1517,11 +1823,18 @@ export interface components {
             /** Format: uuid */
             water_id: string;
         };
+        CheckInputBody: {
+            /** @description of the file, for its errors */
+            name?: string;
+            /** @description a playbook file of targets and rules */
+            source: string;
+        };
         ChoiceOut: {
             /** @enum {string} */
             approach: "live bait" | "cut bait" | "lure";
             arithmetic: components["schemas"]["WorkingOut"][];
             bite: string;
+            card: components["schemas"]["CardOut"];
             /** @description of the way, the place, the tackle and the fish */
             cautions: string[];
             /**
@@ -1541,12 +1854,20 @@ export interface components {
              * @description 80 % of the belief lies between low and high
              */
             edge_low: number;
+            /** @description how to land, hold and put it back */
+            handling: string;
+            /** @description what is not in your kit, and the nearest that is */
+            lacks: string[];
             mark: string;
             offering: string;
             reasons: components["schemas"]["ReasonOut"][];
             retrieve: string;
             rig: string;
             sentence: string;
+            target: string;
+            target_name: string;
+            /** @description of your kit */
+            uses: string[];
         };
         ClarityWord: {
             /**
@@ -1565,6 +1886,21 @@ export interface components {
              */
             from_m: number;
             name: string;
+        };
+        CompareAdviceInputBody: {
+            a: components["schemas"]["PickBody"];
+            b: components["schemas"]["PickBody"];
+        };
+        CompareAdviceOutputBody: {
+            a: components["schemas"]["ChoiceOut"];
+            b: components["schemas"]["ChoiceOut"];
+            /**
+             * Format: double
+             * @description a over b
+             */
+            ratio: number;
+            /** @description what differs most first */
+            reasons: components["schemas"]["BesideOut"][];
         };
         CompareOutputBody: {
             /** @description levels of both over the first three days */
@@ -1637,6 +1973,17 @@ export interface components {
             unit: string;
             /** Format: double */
             value: number;
+        };
+        ConditionIn: {
+            /** @example 2 m */
+            above?: string;
+            any?: string[];
+            below?: string;
+            not?: boolean;
+            /** @description a measure or a word */
+            of: string;
+            /** @description the width over which it fades */
+            soft?: string;
         };
         ConditionsOutputBody: {
             /** @description layers of light from the surface to the deepest mark, and what shows there */
@@ -1717,6 +2064,14 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        DrawingOut: {
+            /** Format: double */
+            height: number;
+            labels: components["schemas"]["LabelOut"][];
+            strokes: components["schemas"]["StrokeOut"][];
+            /** Format: double */
+            width: number;
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -1784,9 +2139,9 @@ export interface components {
             bank_m?: number[];
             /**
              * Format: double
-             * @description lead 11340, tungsten 17000, a head with its soft body about 2200
+             * @description lead 11340, tungsten 17000, a head with its soft body about 2200; by the shape if left out
              */
-            density_kg_m3: number;
+            density_kg_m3?: number;
             /** Format: double */
             depth_m: number;
             /**
@@ -2121,6 +2476,209 @@ export interface components {
             mass_kg: number;
             /** @description where it is weak */
             weak: string;
+        };
+        KitBody: {
+            /** Format: double */
+            break_n?: number;
+            /** Format: int64 */
+            count?: number;
+            /** Format: double */
+            diameter_m?: number;
+            /**
+             * Format: double
+             * @description a fall timed once
+             */
+            fall_ms?: number;
+            finish?: string;
+            /** @description with you today */
+            in_hand: boolean;
+            /** @enum {string} */
+            kind: "rod" | "reel" | "line" | "leader" | "sinker" | "head" | "hook" | "lure" | "bait";
+            /** Format: double */
+            length_m?: number;
+            material?: string;
+            name: string;
+            /** @description of the playbook, for lures and baits */
+            offering?: string;
+            pattern?: string;
+            /**
+             * Format: double
+             * @description casting weight of a rod
+             */
+            rated_kg?: number;
+            /**
+             * Format: double
+             * @description depth a plug dives to
+             */
+            rated_m?: number;
+            /**
+             * Format: double
+             * @description gear ratio of a reel
+             */
+            ratio?: number;
+            size?: string;
+            snag_proof?: boolean;
+            /**
+             * Format: double
+             * @description diameter of the line on the spool
+             */
+            spool_m?: number;
+            /**
+             * Format: double
+             * @description what a turn was measured to bring in
+             */
+            turn_m?: number;
+            /** Format: double */
+            weight_kg?: number;
+        };
+        KitFileOutputBody: {
+            /** @description read from the file */
+            items: components["schemas"]["KitBody"][];
+            kept: boolean;
+        };
+        KitItemInputBody: {
+            /** Format: double */
+            break_n?: number;
+            /** Format: int64 */
+            count?: number;
+            /** Format: double */
+            diameter_m?: number;
+            /**
+             * Format: double
+             * @description a fall timed once
+             */
+            fall_ms?: number;
+            finish?: string;
+            /** @description with you today */
+            in_hand: boolean;
+            /** @enum {string} */
+            kind: "rod" | "reel" | "line" | "leader" | "sinker" | "head" | "hook" | "lure" | "bait";
+            /** Format: double */
+            length_m?: number;
+            material?: string;
+            name: string;
+            /** @description of the playbook, for lures and baits */
+            offering?: string;
+            pattern?: string;
+            /**
+             * Format: double
+             * @description casting weight of a rod
+             */
+            rated_kg?: number;
+            /**
+             * Format: double
+             * @description depth a plug dives to
+             */
+            rated_m?: number;
+            /**
+             * Format: double
+             * @description gear ratio of a reel
+             */
+            ratio?: number;
+            /**
+             * Format: int64
+             * @description of the item changed; 0 for a new one
+             */
+            revision?: number;
+            size?: string;
+            snag_proof?: boolean;
+            /**
+             * Format: double
+             * @description diameter of the line on the spool
+             */
+            spool_m?: number;
+            /**
+             * Format: double
+             * @description what a turn was measured to bring in
+             */
+            turn_m?: number;
+            /** Format: double */
+            weight_kg?: number;
+        };
+        KitItemOut: {
+            /** Format: double */
+            break_n?: number;
+            /** Format: int64 */
+            count?: number;
+            /** Format: double */
+            diameter_m?: number;
+            /**
+             * Format: double
+             * @description a fall timed once
+             */
+            fall_ms?: number;
+            finish?: string;
+            /** Format: uuid */
+            id: string;
+            /** @description with you today */
+            in_hand: boolean;
+            /** @enum {string} */
+            kind: "rod" | "reel" | "line" | "leader" | "sinker" | "head" | "hook" | "lure" | "bait";
+            /** Format: double */
+            length_m?: number;
+            material?: string;
+            name: string;
+            /** @description of the playbook, for lures and baits */
+            offering?: string;
+            pattern?: string;
+            /**
+             * Format: double
+             * @description casting weight of a rod
+             */
+            rated_kg?: number;
+            /**
+             * Format: double
+             * @description depth a plug dives to
+             */
+            rated_m?: number;
+            /**
+             * Format: double
+             * @description gear ratio of a reel
+             */
+            ratio?: number;
+            /** Format: int64 */
+            revision: number;
+            size?: string;
+            snag_proof?: boolean;
+            /**
+             * Format: double
+             * @description diameter of the line on the spool
+             */
+            spool_m?: number;
+            /**
+             * Format: double
+             * @description what a turn was measured to bring in
+             */
+            turn_m?: number;
+            /** Format: double */
+            weight_kg?: number;
+        };
+        KitOutputBody: {
+            finishes: string[];
+            items: components["schemas"]["KitItemOut"][];
+            kinds: string[];
+            /** @description things commonly owned, to start from */
+            templates: components["schemas"]["KitBody"][];
+        };
+        KnotOut: {
+            for: string;
+            id: string;
+            name: string;
+            steps: components["schemas"]["KnotStepOut"][];
+        };
+        KnotStepOut: {
+            drawing: components["schemas"]["DrawingOut"];
+            says: string;
+        };
+        LabelOut: {
+            /** @enum {string} */
+            anchor: "start" | "middle" | "end";
+            small: boolean;
+            text: string;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         LatLon: {
             /** Format: double */
@@ -2523,7 +3081,9 @@ export interface components {
         };
         OfferingOut: {
             approach: string;
+            hooked: string;
             id: string;
+            kind: string;
             name: string;
             rigs: string[];
             traits: string[];
@@ -2556,6 +3116,19 @@ export interface components {
              * @description minutes later at low water
              */
             lag_low_min: number;
+        };
+        OwnOutputBody: {
+            /** @description what can hardly be meant */
+            findings: string[];
+        };
+        OwnRuleInputBody: {
+            certainty: string;
+            effect: string;
+            family: string;
+            says: string;
+            targets?: string[];
+            /** @description all of these */
+            when: components["schemas"]["ConditionIn"][];
         };
         PaceIn: {
             /**
@@ -2607,6 +3180,43 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        PickBody: {
+            /** @description nothing that is not in your kit */
+            kit_only?: boolean;
+            /**
+             * Format: int64
+             * @description choices wanted, three if left out
+             */
+            most?: number;
+            /** @description by its name in a choice; the best if left out */
+            offering?: string;
+            /** @description what you see there; it overrules the forecast */
+            readings?: components["schemas"]["ReadingIn"][];
+            /** @description positions taken for this once, by question */
+            schools?: {
+                [key: string]: string;
+            };
+            /** @description seen on the water now */
+            signs?: string[];
+            /** Format: uuid */
+            spot_id: string;
+            /** @example red-drum */
+            target?: string;
+            /** @description several at once; each edge is over that target's own blind pick */
+            targets?: string[];
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            time?: string;
+            /**
+             * @description of the sentences
+             * @enum {string}
+             */
+            units?: "metric" | "us";
+            /** @description say which reading would change the choice */
+            what_would_change?: boolean;
+        };
         PierOut: {
             /** Format: double */
             depth_m: number;
@@ -2631,10 +3241,16 @@ export interface components {
             certainties: string[];
             /** @description strengths a rule may claim */
             effects: string[];
+            families: string[];
             offerings: components["schemas"]["OfferingOut"][];
             rigs: components["schemas"]["RigOut"][];
             rules: components["schemas"]["RuleOut"][];
-            targets: components["schemas"]["TargetOut"][];
+            schools: components["schemas"]["SchoolOut"][];
+            /** @description that may be seen on the water */
+            signs: string[];
+            targets: components["schemas"]["TargetFull"][];
+            /** @description what a rule can look at */
+            vocabularies: components["schemas"]["VocabularyOut"][];
         };
         PlugIn: {
             /** Format: double */
@@ -2685,6 +3301,40 @@ export interface components {
             touches_m?: number;
             /** @description where it is weak */
             weak: string;
+        };
+        PositionOut: {
+            effect: string;
+            id: string;
+            reason: string;
+            says: string;
+        };
+        PracticeCast: {
+            /** Format: double */
+            flight_speed_ms: number;
+            /** Format: double */
+            pace_ms: number;
+            /** Format: double */
+            reach_m: number;
+            /**
+             * Format: int64
+             * @description of the fish; the same seed is the same fish
+             */
+            seed: number;
+            /** Format: double */
+            splash_clear_m: number;
+            /** Format: double */
+            window_max_m: number;
+            /** Format: double */
+            window_min_m: number;
+        };
+        PracticeOutputBody: {
+            aim: components["schemas"]["InterceptionOut"];
+            /** @description as it was first seen */
+            fish: components["schemas"]["FishIn"];
+            /** Format: double */
+            step_s: number;
+            x_m: number[];
+            y_m: number[];
         };
         PredictInputBody: {
             constituents: components["schemas"]["ConstituentIn"][];
@@ -2846,6 +3496,15 @@ export interface components {
             twilight: components["schemas"]["SpanOut"][];
             windows: components["schemas"]["WindowOut"][];
         };
+        RigCardOutputBody: {
+            bite: string;
+            drawing: components["schemas"]["DrawingOut"];
+            id: string;
+            name: string;
+            refused: string;
+            tip: string;
+            ways: components["schemas"]["WayOut"][];
+        };
         RigOut: {
             bite: string;
             id: string;
@@ -2864,6 +3523,11 @@ export interface components {
             reach_m: number;
             /** Format: int64 */
             rods: number;
+            /**
+             * Format: uuid
+             * @description whose marks are the zones, where none are said
+             */
+            spot_id?: string;
             zones?: components["schemas"]["ZoneOfRods"][];
         };
         RodsOut: {
@@ -2893,10 +3557,32 @@ export interface components {
             idea: string;
             off: boolean;
             origin: string;
+            /** @description you wrote it */
+            own: boolean;
             says: string;
+            /** @description the position it belongs to, in words */
             school?: string;
+            /** @description it belongs to a position you do not take */
+            silent: boolean;
             /** @description none: all */
             targets: string[];
+        };
+        RuledOutOut: {
+            offering: string;
+            why: string;
+        };
+        SchoolInputBody: {
+            /** @description empty: back to the default */
+            position: string;
+        };
+        SchoolOut: {
+            chosen: string;
+            default: string;
+            id: string;
+            positions: components["schemas"]["PositionOut"][];
+            says: string;
+            /** @description why the default is the default */
+            why: string;
         };
         SectionDepth: {
             /** Format: double */
@@ -3340,6 +4026,13 @@ export interface components {
             /** Format: double */
             z0_m: number;
         };
+        StrokeOut: {
+            filled: boolean;
+            /** @enum {string} */
+            ink: "line" | "leader" | "behind" | "metal" | "body" | "gap" | "rule";
+            /** @description in the form SVG has it */
+            path: string;
+        };
         SurfBar: {
             /** Format: double */
             distance_m: number;
@@ -3438,11 +4131,146 @@ export interface components {
             /** Format: date-time */
             seen_at: string;
         };
+        TargetBody: {
+            away?: string[];
+            /** @description months of the northern year */
+            best?: string[];
+            cautions?: string[];
+            columns: ("bottom" | "mid" | "top")[];
+            /** @description offerings it prefers */
+            eats?: string[];
+            /** Format: double */
+            feeds_from_c: number;
+            /** Format: double */
+            feeds_to_c: number;
+            /** Format: double */
+            gone_below_c?: number;
+            handling: string;
+            /** @enum {string} */
+            hazard: "open sand" | "shell" | "pilings" | "rock" | "teeth";
+            hooks: string;
+            idea?: string;
+            latin: string;
+            /** @description kinds of mark */
+            likes?: string[];
+            /** @description kinds of place */
+            lives: string[];
+            name: string;
+            note?: string;
+            origin?: string;
+            /** @enum {string} */
+            senses: "sight" | "scent" | "both";
+            stay?: string;
+            /** Format: double */
+            strikes_from_m: number;
+            /** Format: double */
+            strikes_to_m: number;
+            /** @description offerings it takes too */
+            takes?: string[];
+            /**
+             * Format: double
+             * @description of W = a·Lᵇ, grams and centimetres
+             */
+            weight_a: number;
+            /** Format: double */
+            weight_b: number;
+        };
+        TargetFull: {
+            away?: string[];
+            /** @description months of the northern year */
+            best?: string[];
+            cautions?: string[];
+            columns: ("bottom" | "mid" | "top")[];
+            /** @description offerings it prefers */
+            eats?: string[];
+            /** Format: double */
+            feeds_from_c: number;
+            /** Format: double */
+            feeds_to_c: number;
+            /** Format: double */
+            gone_below_c?: number;
+            handling: string;
+            /** @enum {string} */
+            hazard: "open sand" | "shell" | "pilings" | "rock" | "teeth";
+            hooks: string;
+            id: string;
+            idea?: string;
+            latin: string;
+            /** @description kinds of mark */
+            likes?: string[];
+            /** @description kinds of place */
+            lives: string[];
+            name: string;
+            note?: string;
+            origin?: string;
+            /** @description it stands in place of one of the playbook's */
+            over: boolean;
+            /** @description you wrote it, or over the playbook's */
+            own: boolean;
+            /** @enum {string} */
+            senses: "sight" | "scent" | "both";
+            stay?: string;
+            /** Format: double */
+            strikes_from_m: number;
+            /** Format: double */
+            strikes_to_m: number;
+            /** @description offerings it takes too */
+            takes?: string[];
+            /**
+             * Format: double
+             * @description of W = a·Lᵇ, grams and centimetres
+             */
+            weight_a: number;
+            /** Format: double */
+            weight_b: number;
+        };
         TargetOut: {
             id: string;
             latin: string;
+            lives: string[];
             name: string;
             note: string;
+        };
+        ThrowInputBody: {
+            /**
+             * Format: double
+             * @description seconds from when it was first seen
+             */
+            at_s: number;
+            /** Format: double */
+            flight_speed_ms: number;
+            /** Format: double */
+            land_x_m: number;
+            /** Format: double */
+            land_y_m: number;
+            /** Format: double */
+            pace_ms: number;
+            /** Format: double */
+            reach_m: number;
+            /**
+             * Format: int64
+             * @description of the fish; the same seed is the same fish
+             */
+            seed: number;
+            /** Format: double */
+            splash_clear_m: number;
+            /** Format: double */
+            window_max_m: number;
+            /** Format: double */
+            window_min_m: number;
+        };
+        ThrowOutputBody: {
+            /** Format: double */
+            end_s: number;
+            /**
+             * Format: double
+             * @description to the middle of the strike window; −1 where it never swam
+             */
+            nearest_m: number;
+            says: string;
+            /** Format: double */
+            splash_s: number;
+            strike: boolean;
         };
         TrendOut: {
             /** Format: int64 */
@@ -3467,11 +4295,13 @@ export interface components {
             ledge_m: number;
             /** @enum {string} */
             lure: "bucktail" | "top-water" | "small skirted lure" | "strip bait";
+            /** @enum {string} */
+            material?: "mono" | "fluorocarbon" | "braid";
             /** Format: double */
             speed_ms: number;
             /**
              * Format: double
-             * @description mono about 0.22, braid 0.04
+             * @description mono about 0.22, braid 0.04; by the material if left out
              */
             stretch_at_break?: number;
         };
@@ -3506,9 +4336,75 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        TurningOut: {
+            /** @description of reading; time for the time */
+            kind: string;
+            mark: string;
+            offering: string;
+            /**
+             * Format: double
+             * @description in the reading's unit; minutes from the moment for the time
+             */
+            past: number;
+            rises: boolean;
+            says: string;
+            /**
+             * Format: double
+             * @description how far off, in standard deviations of what is believed; hours for the time
+             */
+            spreads: number;
+        };
         UseStationInputBody: {
             /** Format: uuid */
             station_id: string;
+        };
+        UsualOutputBody: {
+            /** Format: double */
+            behind_m: number;
+            /** Format: double */
+            cast_m: number;
+            /** Format: double */
+            cloud_fraction: number;
+            /** Format: double */
+            drag_n: number;
+            /** Format: double */
+            flight_ms: number;
+            /** @description what of your kit it rests on */
+            from_kit: string[];
+            /** Format: double */
+            length_per_turn_m: number;
+            /** Format: double */
+            line_diameter_m: number;
+            line_material: string;
+            /** Format: double */
+            line_n: number;
+            /** Format: double */
+            line_out_m: number;
+            /** Format: double */
+            lure_kg: number;
+            /**
+             * Format: double
+             * @description slowest speed through the water with action
+             */
+            lure_ms: number;
+            lure_shape: string;
+            /** Format: double */
+            pace_ms: number;
+            /** Format: double */
+            rated_m: number;
+            /** Format: double */
+            reach_m: number;
+            /** Format: double */
+            secchi_m: number;
+            /** Format: double */
+            splash_m: number;
+            /**
+             * Format: double
+             * @description a fall timed once; 0: none
+             */
+            timed_ms: number;
+            /** Format: double */
+            troll_ms: number;
         };
         VisitOut: {
             /**
@@ -3550,6 +4446,13 @@ export interface components {
             /** Format: date-time */
             sure_until?: string;
         };
+        VocabularyOut: {
+            name: string;
+            /** @description of a measure */
+            unit?: string;
+            /** @description of a word */
+            words: string[];
+        };
         WarmPoint: {
             /**
              * Format: double
@@ -3584,6 +4487,11 @@ export interface components {
         WaterRef: {
             id: string;
             name: string;
+        };
+        WayOut: {
+            cadence: string;
+            move: string;
+            style: string;
         };
         WhiteOut: {
             /** Format: double */
@@ -3699,7 +4607,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AdviseInputBody"];
+                "application/json": components["schemas"]["AdviseBody"];
             };
         };
         responses: {
@@ -3710,6 +4618,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AdviseOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    compareAdvice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareAdviceInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CompareAdviceOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -4470,6 +5438,126 @@ export interface operations {
             };
         };
     };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PracticeCast"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PracticeOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    throw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ThrowInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ThrowOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     benchReelTurns: {
         parameters: {
             query?: never;
@@ -4610,6 +5698,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TrollOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    benchUsual: {
+        parameters: {
+            query: {
+                spot_id: string;
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualOutputBody"];
                 };
             };
             /** @description Unauthorized */
@@ -5299,6 +6447,127 @@ export interface operations {
             };
         };
     };
+    importKit: {
+        parameters: {
+            query?: {
+                /** @description read only, keep nothing */
+                preview?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitFileOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    kitFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     readFeatures: {
         parameters: {
             query: {
@@ -5381,6 +6650,245 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SectionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    kit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitItemInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    knots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnotOut"][];
                 };
             };
             /** @description Unauthorized */
@@ -5647,6 +7155,184 @@ export interface operations {
             };
         };
     };
+    checkPlaybook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CheckInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putOwnRule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnRuleInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-own-rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     putRule: {
         parameters: {
             query?: never;
@@ -5668,6 +7354,249 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putSchool: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolInputBody"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putTarget: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TargetBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    "delete-own-target": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    rigCard: {
+        parameters: {
+            query?: {
+                weight_kg?: number;
+                hook?: string;
+                leader_n?: number;
+                leader_of?: string;
+                offering?: string;
+                units?: "metric" | "us";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RigCardOutputBody"];
+                };
             };
             /** @description Unauthorized */
             401: {

@@ -1,0 +1,160 @@
+package advise
+
+import (
+	"fmt"
+	"math"
+	"strings"
+
+	"greypebble/core/ground"
+	"greypebble/core/kit"
+	"greypebble/core/playbook"
+	"greypebble/core/quantity"
+	"greypebble/core/tackle"
+)
+
+// Card is a presentation written out: what to tie, where to throw it, how to move it.
+// Lines that do not apply are empty.
+type Card struct {
+	OfferingID, Offering, Approach, Size, Finish, Hooked string
+	RigID, Rig, Weight, Hook, Leader, Knot               string
+	Mark, Cast                                           string
+	Depth, Pace, Cadence, Pause, Tip                     string
+	Retrieve, Bite, Refused                              string
+	Style                                                string
+	WeightKg, LeaderN, SpeedMS                           float64
+}
+
+// hookOf a rig for a target: the pattern by the school on hooks for bait, the size
+// the rig's own, or the target's where it wants smaller.
+func hookOf(q *Question, r *rankedOption) (pattern, size string) {
+	pattern, size = r.rig.HookPattern, r.rig.HookSize
+	if size == "" {
+		return "", ""
+	}
+	if r.offering.Approach != "lure" && pattern == "circle" && q.Book.Takes("Q10/j") {
+		pattern = "J"
+	}
+	smallest, largest := hookRange(q.Target.Hooks)
+	n := kit.HookNumber(size)
+	switch {
+	case smallest != "" && n < kit.HookNumber(smallest):
+		size = smallest
+	case largest != "" && n > kit.HookNumber(largest):
+		size = largest
+	}
+	return pattern, size
+}
+
+// hookRange reads "1/0 to 3/0".
+func hookRange(text string) (smallest, largest string) {
+	sizes := strings.FieldsFunc(text, func(r rune) bool { return r == ' ' || r == ',' })
+	for _, s := range sizes {
+		if math.IsNaN(kit.HookNumber(s)) {
+			continue
+		}
+		if smallest == "" {
+			smallest = s
+		}
+		largest = s
+	}
+	return smallest, largest
+}
+
+// leaderN is the leader's strength in newtons: by the worse of what the fish's mouth
+// and the mark do to it.
+func leaderN(q *Question, mark *ground.Mark) float64 {
+	need := 0.0
+	for _, h := range []tackle.Hazard{q.Target.Hazard, hazardOf(mark)} {
+		if least, most, err := tackle.Leader(h); err == nil {
+			// Between the two: what is at hand will be one or the other.
+			need = math.Max(need, (least+most)/2)
+		}
+	}
+	return need
+}
+
+func hazardOf(m *ground.Mark) tackle.Hazard {
+	switch {
+	case m.Kind == ground.Piling || m.Kind == ground.Timber || m.Bottom == "timber":
+		return tackle.Pilings
+	case m.Bottom == "shell":
+		return tackle.Shell
+	case m.Kind == ground.Rock || m.Bottom == "rock":
+		return tackle.Rocks
+	}
+	return tackle.OpenSand
+}
+
+// castTo says from where and which way.
+func castTo(sys quantity.System, s *Spot, m *ground.Mark, r *playbook.Rig) string {
+	switch {
+	case r.Vertical || m.Kind == ground.Piling:
+		return "Straight down."
+	case r.ID == "troll-light" || r.ID == "troll-fast" || r.ID == "planer-strip":
+		return "Along the edge, out past it, and back over where one came."
+	}
+	switch m.Kind {
+	case ground.Edge, ground.Step, ground.Slope, ground.Trough, ground.Bar:
+		says := "Cast along it, not across: it stays in the good strip many times longer."
+		if s.Place == "surf beach" && m.DistanceM > 0 {
+			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.Depth(m.DistanceM), says)
+		}
+		return says
+	case ground.Crest, ground.Flat:
+		return "Past it and across, down-tide; short casts first, the fish may be at your feet."
+	case ground.Hole, ground.Pocket:
+		return "From as far off as you can, past it, and in from the far side."
+	case ground.Timber, ground.Rock:
+		return "To its down-tide side, and out again at once when it takes."
+	case ground.Cut, ground.Gut, ground.Channel, ground.Sill:
+		return "Up-tide and across, so that it swings through."
+	}
+	return "Short casts first, then longer."
+}
+
+// strike is what to do at a bite.
+func strike(pattern string) string {
+	if pattern == "circle" {
+		return "With a circle hook do not strike: when the line tightens, wind."
+	}
+	return "Strike when the line tightens."
+}
+
+// fitOut finds in the kit what the rig takes, and says what is missing.
+func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) (uses, lacks []string) {
+	sys := q.System
+	if r.owned != nil {
+		uses = append(uses, r.owned.Name)
+	} else {
+		lacks = append(lacks, lowerFirst(r.offering.Name))
+	}
+	want := func(item kit.Item, fit kit.Fit, what string) {
+		switch fit {
+		case kit.Fits:
+			uses = append(uses, item.Name)
+		case kit.Near:
+			lacks = append(lacks, fmt.Sprintf("%s (nearest you have: %s)", what, item.Name))
+		case kit.Missing:
+			lacks = append(lacks, what)
+		}
+	}
+	if r.rig.Head {
+		item, fit := q.Kit.HeadFor(r.weightKg, math.Inf(1))
+		if r.rig.HookPattern != "weedless" {
+			want(item, fit, sys.Weight(r.weightKg)+" head")
+		}
+	}
+	if r.rig.Sinker != "" {
+		item, fit := q.Kit.SinkerFor(r.rig.Sinker, r.weightKg)
+		want(item, fit, sys.Weight(r.weightKg)+" "+r.rig.Sinker+" sinker")
+	}
+	if size != "" && (!r.rig.Head || pattern == "weedless") {
+		item, fit := q.Kit.HookFor(pattern, size)
+		want(item, fit, size+" "+pattern+" hook")
+	}
+	if r.leader != "" {
+		item, fit := q.Kit.LeaderFor(r.leader, leader)
+		want(item, fit, sys.Class(leader)+" "+r.leader)
+	}
+	return uses, lacks
+}

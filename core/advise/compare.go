@@ -1,0 +1,49 @@
+package advise
+
+import (
+	"cmp"
+	"math"
+	"slices"
+)
+
+// Beside is one reason in two choices.
+type Beside struct {
+	Rule, Says string
+	// A and B are its factors in each; 1 where it has no say.
+	A, B float64
+}
+
+// Compared are two choices, reason by reason, what differs most first. The product of
+// all A over all B is Ratio, as long as both are over the same yardstick: the blind
+// pick of one target, with its reason listed last.
+type Compared struct {
+	Ratio   float64
+	Reasons []Beside
+}
+
+// Compare two choices: of one moment, or of two.
+func Compare(a, b *Choice) Compared {
+	rows := map[string]*Beside{}
+	var order []string
+	take := func(r *Reason) *Beside {
+		if rows[r.Rule] == nil {
+			rows[r.Rule] = &Beside{r.Rule, r.Says, 1, 1}
+			order = append(order, r.Rule)
+		}
+		return rows[r.Rule]
+	}
+	for i := range a.Reasons {
+		take(&a.Reasons[i]).A = a.Reasons[i].Factor
+	}
+	for i := range b.Reasons {
+		take(&b.Reasons[i]).B = b.Reasons[i].Factor
+	}
+	out := Compared{Ratio: a.Edge.Value / b.Edge.Value}
+	for _, id := range order {
+		out.Reasons = append(out.Reasons, *rows[id])
+	}
+	slices.SortStableFunc(out.Reasons, func(x, y Beside) int {
+		return cmp.Compare(math.Abs(math.Log(y.A/y.B)), math.Abs(math.Log(x.A/x.B)))
+	})
+	return out
+}

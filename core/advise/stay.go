@@ -1,0 +1,38 @@
+package advise
+
+import (
+	"strings"
+	"time"
+
+	"greypebble/core/ground"
+)
+
+// stay says when to move on: by the school chosen, and what is known of the target.
+func stay(q *Question) string {
+	says := map[string]string{
+		"clock": "Half an hour without a bite: move.",
+		"bite":  "Stay while anything bites; recast the same place at once when one came.",
+		"odds":  "Go when another spot's edge is better with the way there counted; recast the same place at once when one came.",
+	}[q.Book.Chosen("Q3")]
+	if q.Spots[q.At].Place == "grass flat" || q.Spots[q.At].Place == "mud flat" {
+		switch q.Book.Chosen("Q12") {
+		case "same-flat":
+			says += " Small ones only: stay on this flat, but move along it."
+		case "leave":
+			says += " Small ones only: leave the flat."
+		}
+	}
+	return strings.TrimSpace(says + " " + q.Target.Stay)
+}
+
+// noTake is the rule of a zone in which nothing may be taken at a time; empty where
+// there is none.
+func noTake(s *Spot, t time.Time) string {
+	for i := range s.Zones {
+		z := &s.Zones[i]
+		if z.Kind != ground.Voluntary && z.InSeason(t) {
+			return z.Warning(t)
+		}
+	}
+	return ""
+}

@@ -1,0 +1,204 @@
+package advise
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+	"time"
+
+	"greypebble/core/conditions"
+	"greypebble/core/quantity"
+	"greypebble/core/tide"
+)
+
+// Turning is a change of one reading, all else as it is, that would change the first
+// choice.
+type Turning struct {
+	// Kind of reading; empty for the time.
+	Kind conditions.Kind
+	// Past is the value, in the reading's unit, beyond which it changes; Rises, which
+	// way. For the time, minutes from the moment.
+	Past  float64
+	Rises bool
+	// Says it in a sentence; Offering is what is first then, Mark where.
+	Says, Offering, Mark string
+	// Spreads is how far off it is, in standard deviations of what is believed.
+	Spreads float64
+}
+
+// probe is a reading whose change is looked for: between which values, and how it is
+// spoken of.
+type probe struct {
+	kind      conditions.Kind
+	low, high float64
+	log       bool
+	rises     string
+	falls     string
+	show      func(quantity.System, float64) string
+}
+
+var probes = []probe{
+	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.System.Depth},
+	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.System.Temperature},
+	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.System.Speed},
+	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s", func(_ quantity.System, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
+}
+
+const (
+	// probeSteps on each side of what is believed; bisectSteps then narrow it.
+	probeSteps  = 8
+	bisectSteps = 6
+	// timeAhead is how far ahead the time is tried.
+	timeAhead = 6 * time.Hour
+	timeStep  = 20 * time.Minute
+)
+
+// turnings looks for the nearest change of each reading, either way, and of the time
+// that would put something else first.
+func (q *Question) turnings(m *Moment, now ranking) ([]Turning, error) {
+	first := q.first(now.list)
+	if first == nil {
+		return nil, nil
+	}
+	var out []Turning
+	for _, p := range probes {
+		v, known := m.Believed[p.kind]
+		if !known {
+			continue
+		}
+		for _, end := range []float64{p.low, p.high} {
+			t, err := q.turning(m, &p, v, end, first.key(), now)
+			if err != nil {
+				return nil, err
+			}
+			if t != nil {
+				out = append(out, *t)
+			}
+		}
+	}
+	later, err := q.laterTurning(first.key(), now)
+	if err != nil {
+		return nil, err
+	}
+	if later != nil {
+		out = append(out, *later)
+	}
+	slices.SortStableFunc(out, func(a, b Turning) int { return cmp.Compare(a.Spreads, b.Spreads) })
+	return out, nil
+}
+
+// first of a ranking that is offered: of the kit where there is one.
+func (q *Question) first(list []rankedOption) *rankedOption {
+	for i := range list {
+		if q.Kit.Empty() || list[i].owned != nil {
+			return &list[i]
+		}
+	}
+	if len(list) > 0 {
+		return &list[0]
+	}
+	return nil
+}
+
+// turning of one reading on the way from what is believed to an end.
+func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Turning, error) {
+	scale := func(x float64) float64 { return x }
+	back := scale
+	if p.log {
+		scale, back = math.Log, math.Exp
+	}
+	at := func(x float64) (*rankedOption, error) { return q.firstWith(m, p.kind, back(x), now) }
+	from, to := scale(v.Value), scale(end)
+	last := from
+	for i := 1; i <= probeSteps; i++ {
+		x := from + (to-from)*float64(i)/probeSteps
+		o, err := at(x)
+		if err != nil {
+			return nil, err
+		}
+		if o == nil || o.key() == first {
+			last = x
+			continue
+		}
+		lo, hi, then := last, x, o
+		for range bisectSteps {
+			mid := (lo + hi) / 2
+			if o, err = at(mid); err != nil {
+				return nil, err
+			}
+			if o == nil || o.key() == first {
+				lo = mid
+			} else {
+				hi, then = mid, o
+			}
+		}
+		t := &Turning{Kind: p.kind, Past: back(hi), Rises: to > from, Offering: nameOf(then), Mark: then.mark.Name,
+			Spreads: math.Abs(hi-from) / math.Max(v.Spread, 1e-9)}
+		says := p.falls
+		if t.Rises {
+			says = p.rises
+		}
+		t.Says = fmt.Sprintf(says, p.show(q.System, t.Past)) + ": " + lowerFirst(t.Offering) + ", " + preposition(then.mark) + " " + withArticle(then.mark.Name) + "."
+		return t, nil
+	}
+	return nil, nil
+}
+
+func nameOf(o *rankedOption) string {
+	if o.owned != nil {
+		return o.owned.Name
+	}
+	return o.offering.Name
+}
+
+// firstWith another value of a reading, as if it had been seen. The yardstick stays:
+// it falls out of a comparison of choices.
+func (q *Question) firstWith(m *Moment, kind conditions.Kind, value float64, now ranking) (*rankedOption, error) {
+	other := *m
+	other.Believed = make(conditions.Believed, len(m.Believed))
+	for k, v := range m.Believed {
+		other.Believed[k] = v
+	}
+	v := other.Believed[kind]
+	v.Value = value
+	other.Believed[kind] = v
+	return q.firstOf(&other, now)
+}
+
+func (q *Question) firstOf(m *Moment, now ranking) (*rankedOption, error) {
+	again := *q
+	again.Blind = now.blind
+	r, err := again.rank(m)
+	if err != nil {
+		return nil, err
+	}
+	return again.first(r.list), nil
+}
+
+// laterTurning is the first time, within hours, at which something else is first.
+func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
+	s := q.Spots[q.At]
+	c, err := tide.Over(s.Tide, q.Time, q.Time.Add(timeAhead+time.Hour))
+	if err != nil {
+		return nil, err
+	}
+	for t := q.Time.Add(timeStep); !t.After(q.Time.Add(timeAhead)); t = t.Add(timeStep) {
+		m, err := s.At(c, t)
+		if err != nil {
+			return nil, err
+		}
+		m.Signs = q.Signs
+		o, err := q.firstOf(&m, now)
+		if err != nil {
+			return nil, err
+		}
+		if o == nil || o.key() == first {
+			continue
+		}
+		in := t.Sub(q.Time)
+		return &Turning{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
+			Says: fmt.Sprintf("In %d h %02d min, %s: %s, %s %s.", int(in.Hours()), int(in.Minutes())%60, m.Stage, lowerFirst(nameOf(o)), preposition(o.mark), withArticle(o.mark.Name))}, nil
+	}
+	return nil, nil
+}

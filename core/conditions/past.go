@@ -1,0 +1,38 @@
+package conditions
+
+import "time"
+
+// Change of a kind over the time before a moment, in its unit; false where it was not
+// known at either end: what is only assumed tells of no change.
+func (r Readings) Change(k Kind, t time.Time, over time.Duration) (float64, bool) {
+	now, known := r.one(k, t, t)
+	if !known || now.Origin == Assumed {
+		return 0, false
+	}
+	then := t.Add(-over)
+	before, known := r.one(k, then, then)
+	if !known || before.Origin == Assumed {
+		return 0, false
+	}
+	return now.Value - before.Value, true
+}
+
+// Total of a kind over the hours before a moment, rain say: each hour counts once, by
+// what was seen before what was forecast. False where no hour says anything.
+func (r Readings) Total(k Kind, t time.Time, over time.Duration) (float64, bool) {
+	hours := make(map[int64]Reading)
+	for _, one := range r.of(k) {
+		if one.Time.After(t) || !one.Time.After(t.Add(-over)) {
+			continue
+		}
+		h := one.Time.Unix() / 3600
+		if had, seen := hours[h]; !seen || had.Origin != Observed {
+			hours[h] = one
+		}
+	}
+	sum := 0.0
+	for _, one := range hours {
+		sum += one.Value
+	}
+	return sum, len(hours) > 0
+}

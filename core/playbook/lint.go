@@ -1,0 +1,195 @@
+package playbook
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"greypebble/core/quantity"
+)
+
+// unitOf a dimension, as conditions are commonly given.
+var unitOf = map[quantity.Dimension]string{quantity.Length: "m", quantity.RiseRate: "m/h", quantity.Fraction: "%", quantity.Angle: "deg", quantity.Illuminance: "lx",
+	quantity.Time: "d", quantity.Temperature: "°C", quantity.Speed: "m/s"}
+
+// Finding of a lint: not an error of the language, but hardly meant.
+type Finding struct {
+	Rule, Says string
+}
+
+func (f Finding) String() string { return f.Rule + ": " + f.Says }
+
+// Check a file against the book: whether it loads over it, and what in it can hardly
+// be meant. An error names file and line; findings name the rule.
+func (b *Book) Check(f File) ([]Finding, error) {
+	over, err := b.Over(Overlay{Files: []File{f}})
+	if err != nil {
+		return nil, err
+	}
+	return over.Lint(func(r *Rule) bool { return r.own }), nil
+}
+
+// Lint the rules that are picked: those that can never apply, always apply, contradict
+// another, or look at what no source tells.
+func (b *Book) Lint(pick func(*Rule) bool) []Finding {
+	var out []Finding
+	for i := range b.Rules {
+		r := &b.Rules[i]
+		if !pick(r) {
+			continue
+		}
+		add := func(format string, args ...any) { out = append(out, Finding{r.ID, fmt.Sprintf(format, args...)}) }
+		if why := b.never(r); why != "" {
+			add("can never apply: %s", why)
+			continue
+		}
+		if slices.ContainsFunc(r.when, func(c clause) bool { return len(c.tests) == 0 && allAlways(c.ramps) }) {
+			add("always applies: it changes nothing, since a blind pick has it too")
+		}
+		for _, m := range noted(r.when) {
+			add("looks at %s, which no source tells: it applies only when somebody notes it", measures[m].name)
+		}
+		for j := range b.Rules {
+			o := &b.Rules[j]
+			if i == j || j < i && pick(o) || o.School != r.School || !overlap(r.targets, o.targets) || !same(r.when, o.when) {
+				continue
+			}
+			switch against := (r.Prior.Mean > 0) != (o.Prior.Mean > 0); {
+			case against:
+				add("contradicts %q, which applies in the same conditions the other way", o.ID)
+			case o.Family != r.Family:
+				add("says what %q says in another family: both would count", o.ID)
+			default:
+				add("repeats %q: the two share their weight", o.ID)
+			}
+		}
+	}
+	return out
+}
+
+// never says why a rule cannot apply; empty where it can.
+func (b *Book) never(r *Rule) string {
+	why := ""
+	for i := range r.when {
+		w := b.clauseNever(r, &r.when[i])
+		if w == "" {
+			return ""
+		}
+		why = w
+	}
+	return why
+}
+
+func (b *Book) clauseNever(r *Rule, c *clause) string {
+	// Limits of each measure within which every ramp still weighs something.
+	low, high := map[Measure]float64{}, map[Measure]float64{}
+	for _, k := range c.ramps {
+		if _, seen := low[k.of]; !seen {
+			low[k.of], high[k.of] = measures[k.of].low, measures[k.of].high
+		}
+		zero, one := k.ends()
+		if one > zero {
+			low[k.of] = math.Max(low[k.of], zero)
+		} else {
+			high[k.of] = math.Min(high[k.of], zero)
+		}
+	}
+	for m := range low {
+		if low[m] >= high[m] {
+			return fmt.Sprintf("no %s satisfies it; one lies between %g and %g", measures[m].name, measures[m].low, measures[m].high)
+		}
+	}
+	if why := b.testsNever(c); why != "" {
+		return why
+	}
+	return b.offeredNever(r, c)
+}
+
+// testsNever: words asked to be two things at once.
+func (b *Book) testsNever(c *clause) string {
+	var left [wordCount]Set
+	for w := range left {
+		left[w] = Set(math.MaxUint64)
+		if n := len(b.vocabulary(Word(w))); n < mostWords {
+			left[w] = 1<<n - 1
+		}
+	}
+	for _, t := range c.tests {
+		if words[t.of].several && !t.no {
+			continue // more than one may hold
+		}
+		if t.no {
+			left[t.of] &^= t.any
+		} else {
+			left[t.of] &= t.any
+		}
+		if left[t.of] == 0 {
+			return fmt.Sprintf("no %s is all it asks for", words[t.of].name)
+		}
+	}
+	return ""
+}
+
+// offeredNever: an offering that none of its targets is offered.
+func (b *Book) offeredNever(r *Rule, c *clause) string {
+	for i := range b.Offerings {
+		o := &b.Offerings[i]
+		f := Nothing()
+		f.Offer(o)
+		fits := true
+		for _, t := range c.tests {
+			if t.of == OfferingID || t.of == Trait || t.of == Approach {
+				fits = fits && t.holds(&f)
+			}
+		}
+		if !fits {
+			continue
+		}
+		for k := range b.Targets {
+			if t := &b.Targets[k]; (len(r.targets) == 0 || slices.Contains(r.targets, t.ID)) && t.Offered(o.ID) {
+				return ""
+			}
+		}
+	}
+	return fmt.Sprintf("nothing that %s is offered is what it asks for", strings.Join(r.targets, " or "))
+}
+
+func (b *Book) vocabulary(w Word) []string {
+	if w == OfferingID {
+		return b.offeringIDs()
+	}
+	return words[w].vocabulary
+}
+
+// allAlways says that every ramp is full over all a measure can be.
+func allAlways(ramps []ramp) bool {
+	for _, r := range ramps {
+		_, one := r.ends()
+		if r.slope > 0 && one > measures[r.of].low || r.slope < 0 && one < measures[r.of].high {
+			return false
+		}
+	}
+	return true
+}
+
+func noted(c condition) []Measure {
+	var out []Measure
+	for _, k := range c {
+		for _, r := range k.ramps {
+			if measures[r.of].noted && !slices.Contains(out, r.of) {
+				out = append(out, r.of)
+			}
+		}
+	}
+	return out
+}
+
+func overlap(a, b []string) bool {
+	return len(a) == 0 || len(b) == 0 || slices.ContainsFunc(a, func(s string) bool { return slices.Contains(b, s) })
+}
+
+// same conditions, written in the same order.
+func same(a, b condition) bool {
+	return slices.EqualFunc(a, b, func(x, y clause) bool { return slices.Equal(x.tests, y.tests) && slices.Equal(x.ramps, y.ramps) })
+}

@@ -1,0 +1,157 @@
+package playbook
+
+import (
+	"slices"
+
+	"greypebble/core/quantity"
+)
+
+// Rig joins an offering to the line.
+type Rig struct {
+	ID, Name string
+	// Short names it in a sentence; {weight} and {hook} stand for what was chosen.
+	Short string
+	// Column of water it fishes: bottom, mid, top.
+	Column string
+	// SnagSafe rigs may go over shell, timber and rock.
+	SnagSafe bool
+	// Depth of water it can be used in, metres.
+	MinDepthM, MaxDepthM float64
+	// WeightKg of sinker; zero where a head is chosen by depth, or there is none.
+	WeightKg float64
+	// Head says that a jig head or hook weight is chosen by depth; Vertical, that it
+	// hangs under the rod and its weight is chosen by depth and current.
+	Head, Vertical bool
+	// FloatM is how deep below a float it hangs, zero without one.
+	FloatM float64
+	// places it is used at; none means all.
+	places []string
+	// Hook: pattern and size; empty for lures that carry their own.
+	HookPattern, HookSize string
+	// LeaderM is the leader's length, zero where none is tied.
+	LeaderM float64
+	// Sinker is its shape, as far as it has one.
+	Sinker string
+	// Holds its lead against the current; others roll or hang.
+	Holds bool
+	// Ways to move it; Bite says what a bite is like, Refused what to change first
+	// when it is refused, Tip how to hold the rod.
+	Ways               []Way
+	Bite, Refused, Tip string
+	// Parts from the main line down, as drawn on its card.
+	Parts []Part
+}
+
+// Way of moving a rig.
+type Way struct {
+	// Style is one of [Styles]; Move says it, with {strike} where the hook decides
+	// between striking and winding.
+	Style, Move string
+	// Cadence in the bench's written form, with {pause}; empty for what lies still.
+	Cadence string
+}
+
+// Part of a rig.
+type Part struct {
+	// Kind is one of [PartKinds].
+	Kind string
+	// LengthM of a line; of a dropper, how far it stands off.
+	LengthM float64
+	// Says what to mind of it.
+	Says string
+	// Slides on the line.
+	Slides bool
+	// Branch: it hangs off the line here and the line goes on.
+	Branch bool
+}
+
+// PartKinds a rig is made of.
+var PartKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook", "bait hook", "head", "lure", "dropper", "loop", "teaser"}
+
+// hookPatterns as they are sold.
+var hookPatterns = []string{"circle", "J", "weedless", "treble", "double"}
+
+// sinkers a rig may carry.
+var sinkerShapes = []string{"egg", "bank", "pyramid", "grip"}
+
+// UsedAt says whether the rig is used at a kind of place.
+func (r *Rig) UsedAt(place string) bool {
+	return len(r.places) == 0 || slices.Contains(r.places, place)
+}
+
+func (b *Book) readRig(n node) error {
+	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "vertical", "float", "places", "hook", "size", "leader",
+		"sinker", "holds", "ways", "bite", "refused", "tip", "parts")
+	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
+		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
+		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
+		Head: r.flag("head"), Vertical: r.flag("vertical"), FloatM: r.quantity("float", quantity.Length, false),
+		places: r.words("places", "kind of place", Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns), HookSize: r.maybe("size"),
+		LeaderM: r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes), Holds: r.flag("holds"),
+		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
+		Ways: readAll(r, "ways", readWay), Parts: readAll(r, "parts", readPart)}
+	r.unique(rig.ID, b.rigIDs())
+	switch {
+	case r.err != nil:
+		return r.err
+	case rig.MaxDepthM <= rig.MinDepthM:
+		return n.errorf("rig %q: max_depth must exceed min_depth", rig.ID)
+	case len(rig.Ways) == 0 || len(rig.Parts) == 0:
+		return n.errorf("rig %q needs at least one way to move it and one part", rig.ID)
+	}
+	b.Rigs = append(b.Rigs, rig)
+	return nil
+}
+
+func readWay(n node) (Way, error) {
+	r := n.reader("style", "move", "cadence")
+	return Way{r.word("style", "style", Styles), r.text("move"), r.maybe("cadence")}, r.err
+}
+
+func readPart(n node) (Part, error) {
+	r := n.reader("part", "length", "says", "slides", "branch")
+	p := Part{r.word("part", "part", PartKinds), r.quantity("length", quantity.Length, false), r.maybe("says"), r.flag("slides"), r.flag("branch")}
+	return p, r.err
+}
+
+// readAll reads a list of mappings.
+func readAll[T any](r *reader, key string, one func(node) (T, error)) []T {
+	return read(r, key, true, func(n node) ([]T, error) {
+		items, err := n.items()
+		if err != nil {
+			return nil, err
+		}
+		out := make([]T, len(items))
+		for i, it := range items {
+			if out[i], err = one(it); err != nil {
+				return nil, err
+			}
+		}
+		return out, nil
+	})
+}
+
+func (r *reader) maybeWord(key, what string, vocabulary []string) string {
+	return read(r, key, false, func(n node) (string, error) { return n.oneOf(what, vocabulary) })
+}
+
+// RigsOf lists the rigs an offering goes on.
+func (b *Book) RigsOf(o *Offering) []*Rig {
+	var out []*Rig
+	for i := range b.Rigs {
+		if slices.Contains(o.rigs, b.Rigs[i].ID) {
+			out = append(out, &b.Rigs[i])
+		}
+	}
+	return out
+}
+
+// Rig by id.
+func (b *Book) Rig(id string) (*Rig, bool) {
+	for i := range b.Rigs {
+		if b.Rigs[i].ID == id {
+			return &b.Rigs[i], true
+		}
+	}
+	return nil, false
+}

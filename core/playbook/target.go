@@ -1,0 +1,146 @@
+package playbook
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"greypebble/core/quantity"
+	"greypebble/core/tackle"
+)
+
+// Target is a species sought. What is said of it here becomes rules of its own (see
+// [Book.readTarget]), so that a target somebody adds is advised on like the others.
+type Target struct {
+	ID, Name, Latin, Note string
+	// Idea is the id of the fact of the trade behind it; Origin where it comes from.
+	Idea, Origin string
+	// Weight is the length–weight relation, from memory unless the origin says
+	// otherwise.
+	Weight tackle.Curve
+	// Senses it feeds by: sight, scent, both.
+	Senses string
+	// Columns of the water it feeds in.
+	Columns []string
+	// Feeds between two temperatures in °C.
+	Feeds Span
+	// GoneBelowC is the temperature in °C below which hardly one is left; nil where
+	// it only slows down.
+	GoneBelowC *float64
+	// Best and Away are months of the northern year: at its thickest, and not there.
+	Best, Away []string
+	// Lives at these kinds of place, likes these kinds of mark.
+	Lives, Likes []string
+	// Eats these offerings by preference, takes those too.
+	Eats, Takes []string
+	// Hooks as they are sold: "1/0 to 3/0".
+	Hooks string
+	// Strikes within a window ahead of its nose, metres.
+	Strikes Span
+	// Hazard that its mouth or its home is to a leader.
+	Hazard tackle.Hazard
+	// Handling says how to land, hold and put it back; Stay, when to move on.
+	Handling, Stay string
+	Cautions       []string
+	// Own: an angler wrote it.
+	Own bool
+	// says replaces the usual sentences of its rules.
+	says map[string]string
+}
+
+// Span of a quantity.
+type Span struct{ From, To float64 }
+
+// Offered says whether an offering is one for the target.
+func (t *Target) Offered(offering string) bool {
+	return slices.Contains(t.Eats, offering) || slices.Contains(t.Takes, offering)
+}
+
+// senses a fish feeds by.
+var senses = []string{"sight", "scent", "both"}
+
+// hazards to a leader.
+var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tackle.Pilings), string(tackle.Rocks), string(tackle.Teeth)}
+
+// aspects of a target that become rules.
+var aspects = []string{"warmth", "cold", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes", "eats"}
+
+func (b *Book) readTarget(n node) error {
+	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "senses", "column", "feeds", "gone_below", "best", "away", "lives", "likes",
+		"eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions", "note", "says")
+	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"), Origin: r.text("origin"),
+		Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")}, Senses: r.word("senses", "sense", senses),
+		Columns: r.words("column", "column", Columns, true), Feeds: r.span("feeds", quantity.Temperature, true),
+		Best: r.words("best", "month", Months, false), Away: r.words("away", "month", Months, false),
+		Lives: r.words("lives", "kind of place", Places, true), Likes: r.words("likes", "mark", words[MarkKind].vocabulary, false),
+		Eats: r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
+		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true), Hazard: tackle.Hazard(r.word("hazard", "hazard", hazards)),
+		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
+	t.says, t.Own = read(r, "says", false, readSays), n.own
+	if _, there := r.in["gone_below"]; there {
+		c := r.quantity("gone_below", quantity.Temperature, true)
+		t.GoneBelowC = &c
+	}
+	r.unique(t.ID, b.targetIDs())
+	if r.err != nil {
+		return r.err
+	}
+	if err := t.check(); err != nil {
+		return n.errorf("%s", err)
+	}
+	b.Targets = append(b.Targets, t)
+	return b.rulesOf(&t, n)
+}
+
+func readSays(n node) (map[string]string, error) {
+	in, err := n.fields(aspects...)
+	out := make(map[string]string, len(in))
+	for k, v := range in {
+		if out[k], err = v.text(); err != nil {
+			return nil, err
+		}
+	}
+	return out, err
+}
+
+func (t *Target) check() error {
+	switch {
+	case t.ID != plain(t.ID):
+		return fmt.Errorf("id %q: expected small letters, digits and hyphens", t.ID)
+	case len(t.Eats)+len(t.Takes) == 0:
+		return fmt.Errorf("target %q needs offerings in eats or takes", t.ID)
+	case t.GoneBelowC != nil && *t.GoneBelowC >= t.Feeds.From:
+		return fmt.Errorf("gone_below must be colder than where feeds begins")
+	}
+	for _, m := range t.Best {
+		if slices.Contains(t.Away, m) {
+			return fmt.Errorf("%s cannot be both a best month and one it is away in", m)
+		}
+	}
+	return nil
+}
+
+// plain writes an id or a name with hyphens and small letters.
+func plain(s string) string {
+	return strings.NewReplacer(" ", "-", "_", "-").Replace(strings.ToLower(strings.TrimSpace(s)))
+}
+
+// Target looks one up by id, by the end of an id, or by its Latin name; spaces
+// and underscores count as hyphens and case does not matter.
+func (b *Book) Target(id string) (*Target, error) {
+	key := plain(id)
+	var byEnd *Target
+	for i := range b.Targets {
+		t := &b.Targets[i]
+		if t.ID == key || plain(t.Latin) == key {
+			return t, nil
+		}
+		if byEnd == nil && key != "" && strings.HasSuffix(t.ID, "-"+key) {
+			byEnd = t
+		}
+	}
+	if byEnd != nil {
+		return byEnd, nil
+	}
+	return nil, fmt.Errorf("playbook: unknown target %q; known are %s", id, strings.Join(b.targetIDs(), ", "))
+}

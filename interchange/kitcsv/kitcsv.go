@@ -1,0 +1,176 @@
+package kitcsv
+
+import (
+	"bytes"
+	"encoding/csv"
+	"fmt"
+	"math"
+	"strconv"
+	"strings"
+
+	"greypebble/core/kit"
+	"greypebble/interchange/misread"
+	"greypebble/interchange/table"
+)
+
+// column of the table: how it is read into an item and written from one.
+type column struct {
+	name   string
+	number func(*kit.Item) *float64
+	text   func(*kit.Item) *string
+	flag   func(*kit.Item) *bool
+}
+
+var columns = []column{
+	{name: "kind"}, {name: "name", text: func(i *kit.Item) *string { return &i.Name }},
+	{name: "offering", text: func(i *kit.Item) *string { return &i.Offering }},
+	{name: "length_m", number: func(i *kit.Item) *float64 { return &i.LengthM }},
+	{name: "weight_kg", number: func(i *kit.Item) *float64 { return &i.WeightKg }},
+	{name: "rated_kg", number: func(i *kit.Item) *float64 { return &i.RatedKg }},
+	{name: "ratio", number: func(i *kit.Item) *float64 { return &i.Ratio }},
+	{name: "spool_m", number: func(i *kit.Item) *float64 { return &i.SpoolM }},
+	{name: "turn_m", number: func(i *kit.Item) *float64 { return &i.TurnM }},
+	{name: "diameter_m", number: func(i *kit.Item) *float64 { return &i.DiameterM }},
+	{name: "break_n", number: func(i *kit.Item) *float64 { return &i.BreakN }},
+	{name: "material", text: func(i *kit.Item) *string { return &i.Material }},
+	{name: "size", text: func(i *kit.Item) *string { return &i.Size }},
+	{name: "pattern", text: func(i *kit.Item) *string { return &i.Pattern }},
+	{name: "rated_m", number: func(i *kit.Item) *float64 { return &i.RatedM }},
+	{name: "fall_ms", number: func(i *kit.Item) *float64 { return &i.FallMS }},
+	{name: "finish", text: func(i *kit.Item) *string { return &i.Finish }},
+	{name: "snag_proof", flag: func(i *kit.Item) *bool { return &i.SnagProof }},
+	{name: "in_hand", flag: func(i *kit.Item) *bool { return &i.InHand }},
+	{name: "count"},
+}
+
+// most things a file may hold.
+const most = 5000
+
+// Read things; each is checked. A thing is in hand unless the file says no.
+func Read(raw []byte) ([]kit.Item, error) {
+	t, err := table.Open(raw, nil)
+	if err != nil {
+		return nil, err
+	}
+	if err := checkHeader(t); err != nil {
+		return nil, err
+	}
+	var out []kit.Item
+	for {
+		more, err := t.Next()
+		if err != nil || !more {
+			return out, err
+		}
+		if len(out) == most {
+			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d things; send the file in parts", most))
+		}
+		i, err := read(t)
+		if err != nil {
+			return nil, err
+		}
+		if err := i.Validate(); err != nil {
+			return nil, misread.At(t.Line(), "", strings.TrimPrefix(err.Error(), "kit: "))
+		}
+		out = append(out, i)
+	}
+}
+
+func checkHeader(t *table.Table) error {
+	known := make([]string, len(columns))
+	for i, c := range columns {
+		known[i] = c.name
+	}
+	for name := range t.Columns {
+		if !strings.Contains(" "+strings.Join(known, " ")+" ", " "+name+" ") {
+			return misread.At(1, name, "unknown column; known are "+strings.Join(known, ", "))
+		}
+	}
+	for _, c := range []string{"kind", "name"} {
+		if _, there := t.Columns[c]; !there {
+			return misread.At(1, "", fmt.Sprintf("expected at least the columns kind and name, not %q", strings.Join(t.Header, ", ")))
+		}
+	}
+	return nil
+}
+
+func read(t *table.Table) (kit.Item, error) {
+	i := kit.Item{InHand: true}
+	for _, c := range columns {
+		if _, there := t.Columns[c.name]; !there {
+			continue
+		}
+		text, err := t.Text(c.name)
+		if err != nil {
+			return i, err
+		}
+		if text == "" {
+			continue
+		}
+		switch {
+		case c.name == "kind":
+			i.Kind = kit.Kind(strings.ToLower(text))
+		case c.text != nil:
+			*c.text(&i) = text
+		case c.flag != nil:
+			v, ok := map[string]bool{"yes": true, "no": false, "true": true, "false": false, "1": true, "0": false}[strings.ToLower(text)]
+			if !ok {
+				return i, misread.At(t.Line(), c.name, fmt.Sprintf("expected yes or no, not %q", text))
+			}
+			*c.flag(&i) = v
+		default:
+			v, err := t.Number(c.name)
+			if err != nil {
+				return i, err
+			}
+			if c.name == "count" {
+				if v != math.Trunc(v) || math.Abs(v) > 1e6 {
+					return i, misread.At(t.Line(), c.name, fmt.Sprintf("expected a whole number, not %q", text))
+				}
+				i.Count = int(v)
+			} else {
+				*c.number(&i) = v
+			}
+		}
+	}
+	return i, nil
+}
+
+// Write things; what is not said stays empty.
+func Write(list []kit.Item) ([]byte, error) {
+	var b bytes.Buffer
+	w := csv.NewWriter(&b)
+	header := make([]string, len(columns))
+	for i, c := range columns {
+		header[i] = c.name
+	}
+	if err := w.Write(header); err != nil {
+		return nil, err
+	}
+	for k := range list {
+		i := &list[k]
+		line := make([]string, len(columns))
+		for n, c := range columns {
+			switch {
+			case c.name == "kind":
+				line[n] = string(i.Kind)
+			case c.text != nil:
+				line[n] = *c.text(i)
+			case c.flag != nil:
+				line[n] = map[bool]string{true: "yes", false: "no"}[*c.flag(i)]
+			case c.name == "count":
+				if i.Count > 0 {
+					line[n] = strconv.Itoa(i.Count)
+				}
+			default:
+				if v := *c.number(i); v != 0 {
+					line[n] = strconv.FormatFloat(v, 'g', -1, 64)
+				}
+			}
+		}
+		if err := w.Write(line); err != nil {
+			return nil, err
+		}
+	}
+	w.Flush()
+	return b.Bytes(), w.Error()
+}

@@ -1,0 +1,152 @@
+package api_test
+
+import (
+	"net/http"
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func target(name string) object {
+	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both", "columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24,
+		"lives": []string{"oyster bar"}, "takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3, "hazard": "shell", "handling": "gently"}
+}
+
+func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
+	moss, wren := kit.As(t, "moss"), kit.As(t, "wren")
+	t.Cleanup(func() {
+		moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, nil)
+		moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil)
+		moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil)
+	})
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/pebble-fish", target("Pebble fish"), nil))
+	rule := object{"says": "Under the post on the ebb", "family": "mark", "effect": "strong plus", "certainty": "usual", "targets": []string{"pebble-fish"},
+		"when": []object{{"of": "stage", "any": []string{"ebb"}}, {"of": "depth", "above": "0.5 m", "soft": "0.2 m"}}}
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/own-rules/under-the-post", rule, nil))
+
+	names := func(c interface {
+		Do(method, path string, in, out any) int
+	}) string {
+		var list []struct{ ID, Name string }
+		require.Equal(t, http.StatusOK, c.Do("GET", "/targets", nil, &list))
+		var all []string
+		for _, k := range list {
+			all = append(all, k.Name)
+		}
+		return strings.Join(all, "|")
+	}
+	assert.Contains(t, names(moss), "Pebble fish")
+	assert.NotContains(t, names(wren), "Pebble fish")
+
+	var spot string
+	for _, s := range spotsOf(t, moss) {
+		spot = s.ID
+		break
+	}
+	var a struct {
+		Choices []struct {
+			Reasons []struct{ Rule string }
+		}
+		Note string
+	}
+	require.Equal(t, http.StatusOK, moss.Do("POST", "/advise", object{"spot_id": spot, "target": "pebble-fish"}, &a))
+	assert.Equal(t, 422, wren.Do("POST", "/advise", object{"spot_id": spotsOf(t, wren)["Kettle Bar"].ID, "target": "pebble-fish"}, nil))
+
+	// A target with a rule of its own cannot go before the rule does.
+	var p problem
+	assert.Equal(t, http.StatusConflict, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, &p))
+	assert.Contains(t, p.Detail, "still speaks of it")
+
+	// Over one of the playbook's, and back.
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/red-drum", target("My drum"), nil))
+	assert.Contains(t, names(moss), "My drum")
+	assert.NotContains(t, names(moss), "Red drum")
+	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil))
+	assert.Contains(t, names(moss), "Red drum")
+
+	for want, body := range map[string]object{
+		`unknown mark "postt"`:  {"of": "mark", "any": []string{"postt"}},
+		`"3" has no unit`:       {"of": "depth", "above": "3", "soft": "1 m"},
+		`unknown key "weather"`: {"of": "weather", "any": []string{"fine"}},
+	} {
+		rule["when"] = []object{body}
+		assert.Equal(t, 422, moss.Do("PUT", "/playbook/own-rules/another", rule, &p), want)
+		assert.Contains(t, p.Detail, want)
+	}
+	rule["when"] = []object{{"of": "depth", "above": "900 m", "soft": "1 m"}}
+	var found struct{ Findings []string }
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/own-rules/never", rule, &found))
+	assert.Contains(t, strings.Join(found.Findings, "|"), "can never apply")
+	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/own-rules/never", nil, nil))
+	bad := target("x")
+	bad["gone_below_c"] = 20
+	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/x", bad, &p))
+	assert.Contains(t, p.Detail, "gone_below must be colder")
+	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/Not-An-Id", target("x"), &p))
+	assert.Contains(t, p.Detail, "small letters")
+}
+
+// Every school's other positions change something that is shown: the ranking, an edge,
+// or a sentence.
+func TestAPositionTakenVisiblyChangesAdvice(t *testing.T) {
+	wren := kit.As(t, "wren")
+	spots := spotsOf(t, wren)
+	var book struct {
+		Schools []struct {
+			ID, Default, Chosen string
+			Positions           []struct{ ID string }
+		}
+	}
+	require.Equal(t, http.StatusOK, wren.Do("GET", "/playbook", nil, &book))
+	require.Len(t, book.Schools, 12)
+	// Where each question comes up.
+	where := map[string]object{
+		"Q1": {"spot": "Kettle Bar", "target": "spotted-seatrout"}, "Q2": {"spot": "Kettle Bar", "target": "red-drum"}, "Q3": {"spot": "Kettle Bar", "target": "red-drum"},
+		"Q4": {"spot": "Kettle Bar", "target": "red-drum"}, "Q5": {"spot": "Kettle Bar", "target": "spotted-seatrout"}, "Q6": {"spot": "", "place": "pier", "target": "red-drum"},
+		"Q7": {"spot": "The Combs", "target": "black-sea-bass"}, "Q8": {"spot": "Anvil Ledge", "target": "kelp-bass"}, "Q9": {"spot": "Kettle Bar", "target": "trophy-seatrout"},
+		"Q10": {"spot": "Kettle Bar", "target": "black-drum"}, "Q11": {"spot": "Stone Arm", "target": "bluefish"}, "Q12": {"spot": "Ladle Flat", "target": "spotted-seatrout"},
+	}
+	for _, s := range book.Schools {
+		w := where[s.ID]
+		id := spots[w["spot"].(string)].ID
+		for _, sp := range spots {
+			if w["place"] == sp.Place {
+				id = sp.ID
+			}
+		}
+		ask := func(position string) object {
+			at := "2026-11-24T21:30:00Z"
+			if s.ID == "Q12" {
+				at = "2026-11-25T03:30:00Z" // the flat is under water
+			}
+			a := object{}
+			require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", object{"spot_id": id, "target": w["target"], "time": at, "most": 20, "schools": object{s.ID: position},
+				"readings": []object{{"kind": "water_temp_c", "value": 19}}}, &a), s.ID)
+			require.NotEmpty(t, a["choices"], "%s: %v", s.ID, a["note"])
+			return object{"choices": a["choices"], "stay": a["stay"]}
+		}
+		usual := ask(s.Default)
+		for _, p := range s.Positions {
+			if p.ID != s.Default {
+				assert.NotEqual(t, usual, ask(p.ID), "%s/%s changes nothing", s.ID, p.ID)
+			}
+		}
+	}
+	// Taken in Set-up it stays taken, for this angler alone.
+	require.Equal(t, http.StatusNoContent, wren.Do("PUT", "/playbook/schools/Q6", object{"position": "far"}, nil))
+	t.Cleanup(func() { wren.Do("PUT", "/playbook/schools/Q6", object{"position": ""}, nil) })
+	chosen := func(who string) string {
+		require.Equal(t, http.StatusOK, kit.As(t, who).Do("GET", "/playbook", nil, &book))
+		for _, s := range book.Schools {
+			if s.ID == "Q6" {
+				return s.Chosen
+			}
+		}
+		return ""
+	}
+	assert.Equal(t, "far", chosen("wren"))
+	assert.Equal(t, "beneath", chosen("moss"))
+	assert.Equal(t, 422, wren.Do("PUT", "/playbook/schools/Q6", object{"position": "sideways"}, nil))
+}

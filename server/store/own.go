@@ -1,0 +1,81 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+
+	"github.com/google/uuid"
+
+	"greypebble/core/playbook"
+)
+
+// Kinds of entry an angler writes in the playbook's language.
+const (
+	OwnTarget = "target"
+	OwnRule   = "rule"
+)
+
+// Overlay of an angler: their targets and rules, changes and positions.
+func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay, error) {
+	var o playbook.Overlay
+	var err error
+	if o.Changes, err = s.RuleChanges(ctx, angler); err != nil {
+		return o, err
+	}
+	var schools []struct {
+		School   string `db:"school_id"`
+		Position string `db:"position"`
+	}
+	if err = s.db.SelectContext(ctx, &schools, `SELECT school_id, position FROM school_choice WHERE angler_id = ?`, angler); err != nil {
+		return o, err
+	}
+	o.Schools = make(map[string]string, len(schools))
+	for _, c := range schools {
+		o.Schools[c.School] = c.Position
+	}
+	var entries []struct {
+		Kind   string `db:"kind"`
+		ID     string `db:"id"`
+		Source string `db:"source"`
+	}
+	// Targets before the rules that may speak of them.
+	if err = s.db.SelectContext(ctx, &entries, `SELECT kind, id, source FROM own_entry WHERE angler_id = ? ORDER BY kind DESC, id`, angler); err != nil {
+		return o, err
+	}
+	for _, e := range entries {
+		o.Files = append(o.Files, playbook.File{Name: e.Kind + " " + e.ID, Data: []byte(e.Source)})
+	}
+	return o, nil
+}
+
+// PutSchool takes a position; an empty one goes back to the default.
+func (s *Store) PutSchool(ctx context.Context, angler uuid.UUID, school, position string) error {
+	if position == "" {
+		_, err := s.db.ExecContext(ctx, `DELETE FROM school_choice WHERE angler_id = ? AND school_id = ?`, angler, school)
+		return err
+	}
+	_, err := s.db.ExecContext(ctx, `REPLACE INTO school_choice (angler_id, school_id, position) VALUES (?, ?, ?)`, angler, school, position)
+	return err
+}
+
+// PutOwn keeps an entry, new or over the one with its id.
+func (s *Store) PutOwn(ctx context.Context, angler uuid.UUID, kind, id string, source []byte) error {
+	_, err := s.db.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, kind, id, string(source))
+	return err
+}
+
+// DeleteOwn takes an entry out.
+func (s *Store) DeleteOwn(ctx context.Context, angler uuid.UUID, kind, id string) error {
+	return gone(s.db.ExecContext(ctx, `DELETE FROM own_entry WHERE angler_id = ? AND kind = ? AND id = ?`, angler, kind, id))
+}
+
+// gone is ErrNotFound where nothing was deleted.
+func gone(r sql.Result, err error) error {
+	if err != nil {
+		return err
+	}
+	if n, err := r.RowsAffected(); err != nil || n == 0 {
+		return ErrNotFound
+	}
+	return nil
+}
