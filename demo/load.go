@@ -69,5 +69,10 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 			return err
 		}
 	}
+	if a.name == "wren" { // the other shows what there is without a kit
+		if err := a.outfit(ctx, s, book); err != nil {
+			return err
+		}
+	}
 	return a.fish(ctx, s, book)
 }

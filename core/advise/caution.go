@@ -27,7 +27,7 @@ func WayCaution(m *Moment, c *tide.Curve) string {
 	if w.Closes.IsZero() || left > soon {
 		return ""
 	}
-	return fmt.Sprintf("Tide cut-off: in %d h %02d min it is %s. Be out before.", int(left.Hours()), int(left.Minutes())%60, w.ClosedBy)
+	return fmt.Sprintf("Tide cut-off: in %s it is %s. Be out before.", lasting(left), w.ClosedBy)
 }
 
 // PlaceCautions are shown once, with the place and the moment. They are the

@@ -198,7 +198,15 @@ func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
 		}
 		in := t.Sub(q.Time)
 		return &Turning{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
-			Says: fmt.Sprintf("In %d h %02d min, %s: %s, %s %s.", int(in.Hours()), int(in.Minutes())%60, m.Stage, lowerFirst(nameOf(o)), preposition(o.mark), withArticle(o.mark.Name))}, nil
+			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", lasting(in), m.Stage, lowerFirst(nameOf(o)), preposition(o.mark), withArticle(o.mark.Name))}, nil
 	}
 	return nil, nil
+}
+
+// lasting writes a stretch of time: "40 min", "2 h 05 min".
+func lasting(d time.Duration) string {
+	if d < time.Hour {
+		return fmt.Sprintf("%d min", int(d.Minutes()))
+	}
+	return fmt.Sprintf("%d h %02d min", int(d.Hours()), int(d.Minutes())%60)
 }

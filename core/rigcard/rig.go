@@ -58,7 +58,7 @@ func (c *card) say(y float64, text, mind string) {
 func (c *card) run(ink Ink, height, lengthM float64, text, mind string) {
 	c.stroke(ink, straight(point{axis, c.y}, point{axis, c.y + height}))
 	if lengthM > 0 {
-		x := axis - 52
+		x := axis - 68
 		c.stroke(Rule, straight(point{x, c.y + 2}, point{x, c.y + height - 2}))
 		for _, y := range []float64{c.y + 2, c.y + height - 2} {
 			c.stroke(Rule, straight(point{x - 4, y}, point{x + 4, y}))
@@ -90,7 +90,7 @@ func (c *card) part(p playbook.Part, last bool) {
 		h := squeezed(p.LengthM)
 		c.stroke(Line, straight(point{axis - 3, c.y}, point{axis - 3, c.y + h}))
 		c.stroke(Line, straight(point{axis + 3, c.y}, point{axis + 3, c.y + h}))
-		c.word(axis-60, c.y+h/2+4, "end", c.System.Short(p.LengthM), true)
+		c.word(axis-16, c.y+h/2+4, "end", c.System.Short(p.LengthM), true)
 		c.say(c.y+h/2-4, "Doubled line", p.Says)
 		c.y += h
 	case "leader":

@@ -184,6 +184,33 @@ func (p *Page) Fill(label, text string) error {
 	return p.Type(text)
 }
 
+// Pick an option, near the top, of the list with a label as it is read out.
+func (p *Page) Pick(label, option string) error {
+	picked, err := Eval[bool](p, `(async () => {
+		const pause = (ms) => new Promise((r) => setTimeout(r, ms));
+		const input = document.querySelector('[aria-label=' + JSON.stringify(`+quote(label)+`) + ']');
+		if (!input) return false;
+		input.scrollIntoView({block: 'center'});
+		const box = input.closest('.ant-select');
+		box.dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
+		(box.querySelector('.ant-select-selector, .ant-select-content') ?? box).dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
+		for (let n = 0; n < 60; n++) {
+			await pause(60);
+			const open = [...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')].at(-1);
+			if (!open) continue;
+			const hit = [...open.querySelectorAll('.ant-select-item-option')].find((o) => o.innerText.trim() === `+quote(option)+`);
+			if (hit) { hit.click(); await pause(150); return true; }
+			const list = open.querySelector('.rc-virtual-list-holder');
+			if (list) list.scrollTop += 180;
+		}
+		return false;
+	})()`)
+	if err == nil && !picked {
+		err = fmt.Errorf("browser: no option %q in the list %q", option, label)
+	}
+	return err
+}
+
 // Type on the keyboard.
 func (p *Page) Type(text string) error { return p.do(chromedp.KeyEvent(text)) }
 

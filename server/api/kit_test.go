@@ -281,6 +281,6 @@ func TestRigsKnotsAndPractice(t *testing.T) {
 		Turn    float64  `json:"length_per_turn_m"`
 		FromKit []string `json:"from_kit"`
 	}
-	require.Equal(t, http.StatusOK, wren.Do("GET", "/bench/usual?spot_id="+spotsOf(t, wren)["Kettle Bar"].ID, nil, &usual))
+	require.Equal(t, http.StatusOK, kit.As(t, "moss").Do("GET", "/bench/usual?spot_id="+spotsOf(t, kit.As(t, "moss"))["Candle Bar"].ID, nil, &usual))
 	assert.Equal(t, 0.6, usual.Turn)
 }

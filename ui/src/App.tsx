@@ -11,6 +11,7 @@ const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
+const CardsPage = lazy(() => import('./cards/CardsPage'));
 const BackPage = lazy(() => import('./back/BackPage'));
 const SetupPage = lazy(() => import('./setup/SetupPage'));
 
@@ -49,6 +50,8 @@ export function App() {
                       <Route path="/tie-on" element={<TiePage />} />
                       <Route path="/tie-on/bench" element={<BenchPage />} />
                       <Route path="/tie-on/bench/:id" element={<BenchPage />} />
+                      <Route path="/tie-on/cards" element={<CardsPage />} />
+                      <Route path="/tie-on/cards/:id" element={<CardsPage />} />
                       <Route path="/back" element={<BackPage />} />
                       <Route path="/set-up" element={<SetupPage />} />
                       <Route path="*" element={<Navigate to="/water" replace />} />

@@ -38,6 +38,17 @@ export type ImportQuery = paths['/v1/interchange/import']['post']['parameters'][
 export type GridQuery = paths['/v1/interchange/grid']['post']['parameters']['query'];
 export type Playbook = Schemas['PlaybookOutputBody'];
 export type Rule = Schemas['RuleOut'];
+export type School = Schemas['SchoolOut'];
+export type TargetFull = Schemas['TargetFull'];
+export type TargetBody = Schemas['TargetBody'];
+export type KitItem = Schemas['KitItemOut'];
+export type KitBody = Schemas['KitBody'];
+export type Drawing = Schemas['DrawingOut'];
+export type Turning = Schemas['TurningOut'];
+export type AdviseIn = Schemas['AdviseBody'];
+export type Pick = Schemas['PickBody'];
+export type Usual = Schemas['UsualOutputBody'];
+export type PracticeCast = Schemas['PracticeCast'];
 export type Analysis = Schemas['AnalyseOutputBody'];
 
 /** A problem the server reported, or that it could not be reached. */
@@ -72,7 +83,10 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
 }
 
 /** A calculation of the bench: its input and what it gives. */
-type BenchPath = Extract<keyof paths, `/v1/bench/${string}`>;
+type BenchPath = Exclude<
+  Extract<keyof paths, `/v1/bench/${string}`>,
+  '/v1/bench/usual' | `/v1/bench/practice${string}`
+>;
 type BenchName<P> = P extends `/v1/bench/${infer N}` ? N : never;
 export type Calculation = BenchName<BenchPath>;
 export type BenchIn<N extends Calculation> = paths[`/v1/bench/${N}`]['post'] extends {
@@ -104,7 +118,7 @@ export const api = {
     settle(client.GET('/v1/spots/{id}/state', { params: { path: { id }, query: { time } } })),
   ribbon: (id: string, from: string, hours: number) =>
     settle(client.GET('/v1/spots/{id}/ribbon', { params: { path: { id }, query: { from, hours } } })),
-  advise: (body: Schemas['AdviseInputBody']) => settle(client.POST('/v1/advise', { body })),
+  advise: (body: AdviseIn) => settle(client.POST('/v1/advise', { body })),
   putSpell: (id: string, body: SpellIn) =>
     settle(client.PUT('/v1/spells/{id}', { params: { path: { id } }, body })),
   deleteSpell: (id: string) => settle(client.DELETE('/v1/spells/{id}', { params: { path: { id } } })),
@@ -178,6 +192,30 @@ export const api = {
       >,
     ) as Promise<BenchOut<N>>,
   playbook: () => settle(client.GET('/v1/playbook')),
+  putSchool: (id: string, position: string) =>
+    settle(client.PUT('/v1/playbook/schools/{id}', { params: { path: { id } }, body: { position } })),
+  putTarget: (id: string, body: TargetBody) =>
+    settle(client.PUT('/v1/playbook/targets/{id}', { params: { path: { id } }, body })),
+  deleteTarget: (id: string) =>
+    settle(client.DELETE('/v1/playbook/targets/{id}', { params: { path: { id } } })),
+  putOwnRule: (id: string, body: Schemas['OwnRuleInputBody']) =>
+    settle(client.PUT('/v1/playbook/own-rules/{id}', { params: { path: { id } }, body })),
+  deleteOwnRule: (id: string) =>
+    settle(client.DELETE('/v1/playbook/own-rules/{id}', { params: { path: { id } } })),
+  compareAdvice: (a: Pick, b: Pick) => settle(client.POST('/v1/advise/compare', { body: { a, b } })),
+  kit: () => settle(client.GET('/v1/kit')),
+  putKit: (id: string, body: Schemas['KitItemInputBody']) =>
+    settle(client.PUT('/v1/kit/{id}', { params: { path: { id } }, body })),
+  deleteKit: (id: string) => settle(client.DELETE('/v1/kit/{id}', { params: { path: { id } } })),
+  importKit: (text: string, preview: boolean) =>
+    settle(client.POST('/v1/interchange/kit', { params: { query: { preview } }, ...asText(text) })),
+  rigCard: (id: string, query: NonNullable<paths['/v1/rigs/{id}/card']['get']['parameters']['query']>) =>
+    settle(client.GET('/v1/rigs/{id}/card', { params: { path: { id }, query } })),
+  knots: () => settle(client.GET('/v1/knots')),
+  usual: (spot_id: string, time?: string) =>
+    settle(client.GET('/v1/bench/usual', { params: { query: { spot_id, time } } })),
+  practice: (body: PracticeCast) => settle(client.POST('/v1/bench/practice', { body })),
+  throwAt: (body: Schemas['ThrowInputBody']) => settle(client.POST('/v1/bench/practice/throw', { body })),
   putRule: (id: string, body: Schemas['RuleInputBody']) =>
     settle(client.PUT('/v1/playbook/rules/{id}', { params: { path: { id } }, body })),
   readSurf: (body: Schemas['SurfInputBody']) => settle(client.POST('/v1/ground/surf', { body })),

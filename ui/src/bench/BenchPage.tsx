@@ -1,12 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { api } from '../api/client';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api, type Usual } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
 import { useMoment } from '../moment/moment';
 import type { Field, Tool, Values } from './tool';
+import { Practice } from './Practice';
 import { tools } from './tools';
 import './bench.css';
 
@@ -14,7 +15,15 @@ import './bench.css';
 export default function BenchPage() {
   const { id } = useParams();
   const m = useMoment();
+  const [search] = useSearchParams();
+  const given = search.get('text') ?? '';
   const chosen = tools.find((t) => t.id === id) ?? tools[0]!;
+  // The kit and the water are read once: a calculation under way does not jump.
+  const usual = useQuery({
+    queryKey: ['usual', m.spot.id],
+    queryFn: () => api.usual(m.spot.id, m.frame?.time),
+    enabled: !!m.frame,
+  });
   return (
     <div className="bench">
       <nav className="bench-list" aria-label="The bench">
@@ -25,27 +34,46 @@ export default function BenchPage() {
           <Link
             key={t.id}
             to={`/tie-on/bench/${t.id}`}
-            aria-current={t === chosen ? 'page' : undefined}
-            ref={t === chosen ? intoSight : undefined}
+            aria-current={t === chosen && id !== 'practice' ? 'page' : undefined}
+            ref={t === chosen && id !== 'practice' ? intoSight : undefined}
           >
             {t.name}
           </Link>
         ))}
+        <Link
+          className="bench-play"
+          to="/tie-on/bench/practice"
+          aria-current={id === 'practice' ? 'page' : undefined}
+          ref={id === 'practice' ? intoSight : undefined}
+        >
+          Practice fish
+        </Link>
       </nav>
-      <Work key={`${chosen.id} ${m.spot.id}`} tool={chosen} />
+      {id === 'practice' ? (
+        <Practice usual={usual.data} />
+      ) : (
+        usual.data && (
+          <Work key={`${chosen.id} ${m.spot.id} ${given}`} tool={chosen} usual={usual.data} given={given} />
+        )
+      )}
+      {usual.error && <p role="alert">{usual.error.message}</p>}
     </div>
   );
 }
 
-/** On a phone the list runs off the screen. */
+/** On a phone the list runs off the screen; beside the work it is left where it is. */
 function intoSight(e: HTMLElement | null) {
+  if (window.innerWidth > 1000) return;
   e?.scrollIntoView({ block: 'nearest', inline: 'center' });
 }
 
-function Work({ tool }: { tool: Tool }) {
+function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string }) {
   const m = useMoment();
   const entry = useEntry();
-  const [values, setValues] = useState<Values>(() => tool.first(m));
+  const [values, setValues] = useState<Values>(() => ({
+    ...tool.first(m, usual),
+    ...(given && tool.id === 'cadence' ? { text: given } : {}),
+  }));
   const complete = tool.fields.every(
     (f) => f.label.includes('leave empty') || (values[f.key] !== undefined && values[f.key] !== ''),
   );
@@ -63,7 +91,10 @@ function Work({ tool }: { tool: Tool }) {
   return (
     <article className="panel bench-work">
       <h1>{tool.name}</h1>
-      <p className="quiet">{tool.says}</p>
+      <p className="quiet">
+        {tool.says}
+        {usual.from_kit.length > 0 && ` Starts from ${usual.from_kit.join(', ')}.`}
+      </p>
       <div className="bench-fields">
         {tool.fields.map((f) => (
           <Ask

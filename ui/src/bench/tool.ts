@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { BenchIn, BenchOut, Calculation } from '../api/client';
+import type { BenchIn, BenchOut, Calculation, Usual } from '../api/client';
 import type { Moment } from '../moment/moment';
 
 /** Something a tool asks for, as it is written on screen. */
@@ -25,8 +25,8 @@ export interface Tool<N extends Calculation = Calculation> {
   name: string;
   says: string;
   fields: Field[];
-  /** Fitted to the chosen spot and moment, in SI. */
-  first: (m: Moment) => Values;
+  /** Fitted to the chosen spot and moment and to the kit, in SI. */
+  first: (m: Moment, u: Usual) => Values;
   body: (v: Values, m: Moment) => BenchIn<N>;
   /** The result in one line, for the log. */
   line: (r: BenchOut<N>, v: Values) => string;

@@ -21,8 +21,8 @@ export const tools = [
       { key: 'from_depth_m', label: 'From', unit: 'm deep', step: 0.5 },
       { key: 'to_depth_m', label: 'to', unit: 'm deep', step: 0.5 },
     ],
-    first: (m) => ({
-      length_per_turn_m: 0.6,
+    first: (m, u) => ({
+      length_per_turn_m: u.length_per_turn_m,
       from_depth_m: depthNow(m),
       to_depth_m: Math.max(depthNow(m) - 1, 0),
     }),
@@ -50,10 +50,14 @@ export const tools = [
       { key: 'depth_m', label: 'Depth', unit: 'm', step: 0.5 },
       { key: 'timed_ms', label: 'Timed once (leave empty)', unit: 'm/s', step: 0.05 },
     ],
-    first: (m) => ({ mass_kg: 0.0095, shape: 'soft lure', depth_m: depthNow(m) }),
+    first: (m, u) => ({
+      mass_kg: u.lure_kg,
+      shape: u.lure_shape,
+      depth_m: depthNow(m),
+      timed_ms: u.timed_ms || undefined,
+    }),
     body: (v) => ({
       mass_kg: num(v, 'mass_kg'),
-      density_kg_m3: v.shape === 'soft lure' ? 2200 : v.shape === 'metal' ? 7800 : 11340,
       shape: v.shape as 'sphere',
       depth_m: num(v, 'depth_m'),
       ...(v.timed_ms ? { timed_ms: num(v, 'timed_ms') } : {}),
@@ -69,7 +73,11 @@ export const tools = [
       { key: 'push_ms', label: 'The water pushes it to you by', unit: 'm/s', step: 0.05, min: -3 },
       { key: 'length_per_turn_m', label: 'One turn brings in', unit: 'm', step: 0.05 },
     ],
-    first: () => ({ least_water_speed_ms: 0.4, push_ms: 0, length_per_turn_m: 0.6 }),
+    first: (_, u) => ({
+      least_water_speed_ms: u.lure_ms,
+      push_ms: 0,
+      length_per_turn_m: u.length_per_turn_m,
+    }),
     body: (v) => ({
       least_water_speed_ms: num(v, 'least_water_speed_ms'),
       push_ms: num(v, 'push_ms'),
@@ -100,7 +108,12 @@ export const tools = [
       { key: 'line_length_m', label: 'Line in the water', unit: 'm', step: 5 },
       { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
     ],
-    first: (m) => ({ current_ms: runNow(m), line_diameter_m: 0.00025, line_length_m: 50, sinker: 'bank' }),
+    first: (m, u) => ({
+      current_ms: runNow(m),
+      line_diameter_m: u.line_diameter_m,
+      line_length_m: u.line_out_m,
+      sinker: 'bank',
+    }),
     body: (v) => ({
       current_ms: num(v, 'current_ms'),
       line_diameter_m: num(v, 'line_diameter_m'),
@@ -127,12 +140,12 @@ export const tools = [
       { key: 'strip_min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
       { key: 'strip_max_m', label: 'to', unit: 'm', step: 0.1 },
     ],
-    first: (m) => ({
+    first: (m, u) => ({
       stand_m: standing(m),
-      rated_m: 1.5,
-      cast_m: 35,
-      line_diameter_m: 0.00025,
-      pace_ms: 0.6,
+      rated_m: u.rated_m,
+      cast_m: u.cast_m,
+      line_diameter_m: u.line_diameter_m,
+      pace_ms: u.pace_ms,
       strip_min_m: 0.5,
       strip_max_m: 1.6,
     }),
@@ -161,7 +174,7 @@ export const tools = [
       { key: 'min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
       { key: 'max_m', label: 'to', unit: 'm', step: 0.1 },
     ],
-    first: () => ({ cast_m: 35, pace_ms: 0.5, min_m: 0.6, max_m: 1.6 }),
+    first: (_, u) => ({ cast_m: u.cast_m, pace_ms: u.pace_ms, min_m: 0.6, max_m: 1.6 }),
     body: (v, m) => ({
       spot_id: m.spot.id,
       time: m.frame?.time,
@@ -194,15 +207,15 @@ export const tools = [
       { key: 'window_min_m', label: 'Cross ahead by', unit: 'm', step: 0.05 },
       { key: 'window_max_m', label: 'to', unit: 'm', step: 0.05 },
     ],
-    first: () => ({
+    first: (_, u) => ({
       x_m: -14,
       y_m: 12,
       speed_ms: 0.5,
       bearing_deg: 90,
-      pace_ms: 0.5,
-      flight_speed_ms: 12,
-      reach_m: 30,
-      splash_clear_m: 1.8,
+      pace_ms: u.pace_ms,
+      flight_speed_ms: u.flight_ms,
+      reach_m: u.cast_m,
+      splash_clear_m: u.splash_m,
       window_min_m: 0.15,
       window_max_m: 0.3,
     }),
@@ -236,11 +249,11 @@ export const tools = [
       { key: 'sun_altitude_deg', label: 'Sun', unit: '° up', step: 5, min: -90 },
       { key: 'cloud_fraction', label: 'Cloud, 0 to 1', step: 0.1, max: 1 },
     ],
-    first: (m) => ({
-      secchi_m: 0.8,
+    first: (m, u) => ({
+      secchi_m: u.secchi_m,
       depth_m: Math.min(depthNow(m), 1.2),
       sun_altitude_deg: Math.round(m.frame?.sun_altitude_deg ?? 30),
-      cloud_fraction: 0.3,
+      cloud_fraction: Math.round(u.cloud_fraction * 10) / 10,
     }),
     body: (v) => ({
       secchi_m: num(v, 'secchi_m'),
@@ -269,7 +282,12 @@ export const tools = [
       { key: 'line_diameter_m', label: 'Line', ...mm },
       { key: 'angle_deg', label: 'Line off upright', unit: '°', step: 5 },
     ],
-    first: (m) => ({ depth_m: depthNow(m), run_ms: runNow(m), line_diameter_m: 0.0002, angle_deg: 15 }),
+    first: (m, u) => ({
+      depth_m: depthNow(m),
+      run_ms: runNow(m),
+      line_diameter_m: u.line_diameter_m,
+      angle_deg: 15,
+    }),
     body: (v) => ({
       depth_m: num(v, 'depth_m'),
       run_ms: num(v, 'run_ms'),
@@ -303,22 +321,8 @@ export const tools = [
       { key: 'rods', label: 'Rods', step: 1, min: 1, max: 12 },
       { key: 'reach_m', label: 'Your reach', unit: 'm', step: 5 },
     ],
-    first: () => ({ rods: 4, reach_m: 90 }),
-    body: (v, m) => {
-      const marks = [...(m.ribbon?.marks ?? [])].sort((a, b) => a.distance_m - b.distance_m);
-      return {
-        rods: num(v, 'rods'),
-        reach_m: num(v, 'reach_m'),
-        zones: marks
-          .filter((k) => k.distance_m > 0)
-          .map((k) => ({
-            name: k.name,
-            from_m: Math.max(k.distance_m - 6, 0),
-            to_m: k.distance_m + 6,
-            worth: 1,
-          })),
-      };
-    },
+    first: (_, u) => ({ rods: 4, reach_m: u.reach_m }),
+    body: (v, m) => ({ rods: num(v, 'rods'), reach_m: num(v, 'reach_m'), spot_id: m.spot.id }),
     line: (r) => r.rods.map((k) => `${fixed(k.cast_m, 0)} m`).join(', '),
     show: (r, v) => <Rods rods={r.rods} says={r.says} reach={num(v, 'reach_m')} />,
   }),
@@ -333,16 +337,16 @@ export const tools = [
       { key: 'ledge_m', label: 'Ledge along the way', unit: 'm', step: 10 },
       { key: 'drag_n', label: 'Drag', unit: 'lb', si: pounds, step: 0.5 },
       { key: 'break_n', label: 'Line', unit: 'lb', si: pounds, step: 1 },
-      { key: 'material', label: 'of', words: ['mono', 'braid'] },
+      { key: 'material', label: 'of', words: ['mono', 'fluorocarbon', 'braid'] },
     ],
-    first: () => ({
+    first: (_, u) => ({
       lure: 'bucktail',
-      speed_ms: (5 * 1852) / 3600,
-      behind_m: 25,
+      speed_ms: u.troll_ms,
+      behind_m: u.behind_m,
       ledge_m: 150,
-      drag_n: 4 * pounds,
-      break_n: 12 * pounds,
-      material: 'mono',
+      drag_n: u.drag_n,
+      break_n: u.line_n,
+      material: u.line_material === 'wire' ? 'mono' : u.line_material,
     }),
     body: (v) => ({
       lure: v.lure as 'bucktail',
@@ -351,7 +355,7 @@ export const tools = [
       ledge_m: num(v, 'ledge_m'),
       drag_n: num(v, 'drag_n'),
       break_n: num(v, 'break_n'),
-      stretch_at_break: v.material === 'mono' ? 0.22 : 0.04,
+      material: v.material as 'mono',
     }),
     line: (r) =>
       `${fixed(r.over_ledge_s, 0)} s over the ledge; turn ${fixed(r.turn_after_s, 0)} s after the boat is past it`,
@@ -373,7 +377,7 @@ export const tools = [
       { key: 'material', label: 'You tie', words: ['fluorocarbon', 'mono', 'braid'] },
       { key: 'free', label: 'The lure hangs', words: ['tight', 'free'] },
     ],
-    first: () => ({ hazard: 'shell', line_n: 20 * pounds, material: 'fluorocarbon', free: 'tight' }),
+    first: (_, u) => ({ hazard: 'shell', line_n: u.line_n, material: 'fluorocarbon', free: 'tight' }),
     body: (v) => ({
       hazard: v.hazard as 'shell',
       line_n: num(v, 'line_n'),

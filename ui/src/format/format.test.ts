@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { bearing, fixed, times } from './measure';
+import { bearing, fixed, times, unbroken } from './measure';
 import { clock, day, lasting } from './time';
 
 describe('measures', () => {
@@ -11,6 +11,12 @@ describe('measures', () => {
     expect(times(1.94)).toBe('×1.9');
     expect(times(12.3)).toBe('×12');
     expect(times(0.04)).toBe('×0.04');
+  });
+  it('keeps a number and its unit together', () => {
+    expect(unbroken('with a 28 g egg sinker in 0.91 m of water.')).toBe(
+      'with a 28\u00a0g egg sinker in 0.91\u00a0m of water.',
+    );
+    expect(unbroken('2 hooks, 3 marks')).toBe('2 hooks, 3 marks');
   });
   it('names the wind', () => {
     expect(bearing(225)).toBe('SW');

@@ -139,3 +139,10 @@ export const aged = (s: number) => {
   return s < -60 ? `in ${span}` : min === 0 ? 'now' : `${span} old`;
 };
 export const isKind = (k: string): k is Kind => k in kinds;
+
+/** A number and its unit kept on one line. */
+export const unbroken = (text: string) =>
+  text.replace(
+    /(\d) (g|kg|oz|lb|m|cm|mm|ft|in|s|h|min|kn|°C|°F|%|m\/s|ft\/s|turns)(?=[\s.,;:)]|$)/g,
+    '$1\u00a0$2',
+  );

@@ -3,12 +3,14 @@ import { App, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type Rule } from '../api/client';
 import { factor } from '../format/measure';
+import { OwnRule } from './OwnRule';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
   const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
   const [family, setFamily] = useState('flow');
   const [target, setTarget] = useState('');
+  const [writing, setWriting] = useState(false);
   if (book.error)
     return (
       <section className="panel">
@@ -50,6 +52,17 @@ export function Rules() {
           ]}
         />
       </div>
+      {writing ? (
+        <OwnRule
+          book={book.data}
+          onDone={() => {
+            setWriting(false);
+            setFamily('mine');
+          }}
+        />
+      ) : (
+        <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
+      )}
       <ul className="rules-list">
         {shown.map((r) => (
           <RuleRow key={r.id} rule={r} book={book.data} />
@@ -70,6 +83,13 @@ function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
     },
     onError: (e) => void message.error(e.message),
   });
+  const remove = useMutation({
+    mutationFn: () => api.deleteOwnRule(r.id),
+    onSuccess: () => {
+      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+    },
+    onError: (e) => void message.error(e.message),
+  });
   const now = { off: r.off, effect: r.effect, certainty: r.certainty };
   const words = (list: string[]) => list.map((v) => ({ value: v, label: v }));
   return (
@@ -79,7 +99,7 @@ function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
           <span className="sign" aria-hidden="true">
             {r.factor >= 1 ? '+' : '−'}
           </span>
-          <span className={r.off ? 'off' : ''}>{r.says}</span>
+          <span className={r.off || r.silent ? 'off' : ''}>{r.says}</span>
           <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : factor(r.factor)}</span>
         </summary>
         <div className="rule-edit">
@@ -102,10 +122,17 @@ function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
             options={words(book.certainties)}
             popupMatchSelectWidth={false}
           />
-          {r.changed && <Button onClick={() => put.mutate({})}>As the playbook has it</Button>}
+          {r.own ? (
+            <Button onClick={() => remove.mutate()}>Take it out</Button>
+          ) : (
+            r.changed && <Button onClick={() => put.mutate({})}>As the playbook has it</Button>
+          )}
           <p className="quiet small">
-            The playbook: {r.built_effect}, {r.built_certainty} ({r.origin}, {r.idea}).
-            {r.school && ` Anglers disagree: ${r.school}.`}
+            {r.own
+              ? 'You wrote it.'
+              : `The playbook: ${r.built_effect}, ${r.built_certainty} (${r.origin}, ${r.idea}).`}
+            {r.school && ` Anglers disagree. ${r.school}.`}
+            {r.silent && ' You take another side, so it does not speak.'}
             {r.targets.length > 0 && ` Speaks of ${r.targets.join(', ')}.`}
           </p>
         </div>

@@ -5,9 +5,12 @@ import { Analyse } from './Analyse';
 import { Depths } from './Depths';
 import { Logs } from './Logs';
 import { Places } from './Places';
+import { Kit } from '../kit/Kit';
 import { Rules } from './Rules';
+import { Schools } from './Schools';
 import { SpotTide } from './SpotTide';
 import { Stations } from './Stations';
+import { TargetsPanel } from './TargetsPanel';
 import './setup.css';
 
 /** What is set once: the light of the screen, the account, the tide stations, and what comes in and goes out as files. */
@@ -26,10 +29,13 @@ export default function SetupPage() {
           <Button onClick={signOut}>Sign out</Button>
         </div>
       </section>
+      <Kit />
+      <Schools />
       <Stations />
       <SpotTide />
       <Analyse />
       <Rules />
+      <TargetsPanel />
       <Logs />
       <Places />
       <Depths />

@@ -45,7 +45,7 @@ export function Gate({ children }: { children: ReactNode }) {
 
 function Plain({ children }: { children: ReactNode }) {
   return (
-    <main className="plain" role="alert">
+    <main className="signin-plain" role="alert">
       <p>{children}</p>
     </main>
   );

@@ -1,58 +1,134 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Button } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Choice, type Reason } from '../api/client';
+import { api, type Choice, type Pick } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
-import { useEntry } from '../entry/entry';
-import { factor, times } from '../format/measure';
+import { times, unbroken } from '../format/measure';
 import { clock } from '../format/time';
 import { useMoment } from '../moment/moment';
 import { Toggle } from '../water/Toggle';
 import { wayInWords } from '../water/windows';
+import { useAsking } from './asking';
+import { Compare, type Aside } from './Compare';
+import { Detail } from './Detail';
+import { Positions } from './Positions';
+import { Seen } from './Seen';
+import { Targets } from './Targets';
+import { Turnings } from './Turnings';
 import { useNarrow } from './useNarrow';
 import { Whisker } from './Whisker';
 import './tie.css';
 
-const targetKey = 'greypebble.target';
-
+/** What to tie on and how to move it, at the chosen spot and moment. */
 export default function TiePage() {
   const m = useMoment();
-  const [target, setTarget] = useState(() => localStorage.getItem(targetKey) ?? 'red-drum');
+  const [asking, ask] = useAsking();
+  const [seen, setSeen] = useState<string[]>([]);
   const [picked, setPicked] = useState('');
-  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const [aside, setAside] = useState<Aside>();
+  const [beside, setBeside] = useState<Aside>();
+  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets });
+  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
   const time = useSettled(m.frame?.time, 150);
+  const known = (targets.data ?? []).map((t) => t.id);
+  const wanted = asking.targets.filter((t) => known.length === 0 || known.includes(t));
+  const question = {
+    spot_id: m.spot.id,
+    targets: wanted.length > 0 ? wanted : ['red-drum'],
+    time: time!,
+    readings: m.readings,
+    signs: seen,
+    schools: asking.schools,
+    kit_only: asking.kitOnly,
+    most: asking.targets.length > 1 ? 5 : 3,
+  };
   const advice = useQuery({
-    queryKey: ['advise', m.spot.id, target, time, m.readings],
-    queryFn: () => api.advise({ spot_id: m.spot.id, target, time: time!, readings: m.readings }),
+    queryKey: ['advise', m.spot.id, asking.targets.join(), question],
+    queryFn: () => api.advise(question),
     enabled: !!time,
+    retry: false,
     placeholderData: (previous, q) =>
-      q?.queryKey[1] === m.spot.id && q?.queryKey[2] === target ? keepPreviousData(previous) : undefined,
+      q?.queryKey[1] === m.spot.id && q?.queryKey[2] === asking.targets.join()
+        ? keepPreviousData(previous)
+        : undefined,
+  });
+  // What would change it takes longer: it follows once the moment stands still.
+  const still = useSettled(JSON.stringify(question), 700);
+  const turns = useQuery({
+    queryKey: ['advise', 'turnings', still],
+    queryFn: () =>
+      api.advise({ ...(JSON.parse(still!) as typeof question), what_would_change: true, most: 1 }),
+    enabled: !!time && !!still && still === JSON.stringify(question),
+    retry: false,
   });
   const choices = advice.data?.choices ?? [];
+  const beyond = advice.data?.beyond;
   const narrow = useNarrow();
-  const chosen = choices.find((c) => c.offering === picked) ?? choices[0];
+  const chosen =
+    choices.find((c) => keyOf(c) === picked) ?? (beyond && keyOf(beyond) === picked ? beyond : choices[0]);
+  const asAside = (c: Choice): Aside => ({
+    pick: { ...question, targets: [c.target], offering: c.offering } as Pick,
+    says: clock(question.time, m.spot.time_zone),
+  });
+  const choose = (c: Choice) => {
+    setPicked(keyOf(c));
+    if (aside) setBeside(asAside(c));
+  };
+  const detail = chosen && (
+    <Detail
+      choice={chosen}
+      way={advice.data?.way}
+      stay={advice.data?.stay}
+      hasKit={!!advice.data?.kit}
+      onCompare={() => {
+        setAside(asAside(chosen));
+        setBeside(undefined);
+      }}
+    />
+  );
+  const disagreed = Object.keys(asking.schools).length;
   return (
     <div className="tie">
       <div className="tie-top">
-        <div className="targets" role="group" aria-label="Target">
-          {(targets.data ?? []).map((t) => (
-            <Toggle
-              key={t.id}
-              on={t.id === target}
-              onChange={() => {
-                localStorage.setItem(targetKey, t.id);
-                setTarget(t.id);
+        <Targets all={targets.data ?? []} place={m.spot.place} asking={asking} onChange={ask} />
+        <div className="tie-asks">
+          <Seen signs={book.data?.signs ?? []} seen={seen} onChange={setSeen} />
+          <details className="for-once">
+            <summary>
+              <span className="quiet">Today:</span>{' '}
+              {disagreed === 0 ? 'as set up' : `${disagreed} taken otherwise`}
+            </summary>
+            <p className="quiet small">
+              Where anglers disagree, for this outing only. Set-up keeps them for good.
+            </p>
+            <Positions
+              schools={book.data?.schools ?? []}
+              taken={(s) => asking.schools[s.id] ?? s.chosen}
+              onTake={(s, p) => {
+                const others = Object.entries(asking.schools).filter(([k]) => k !== s.id);
+                ask({ schools: Object.fromEntries(p === s.chosen ? others : [...others, [s.id, p]]) });
               }}
-            >
-              {t.name}
+            />
+          </details>
+          {advice.data?.kit || asking.kitOnly ? (
+            <Toggle on={asking.kitOnly} onChange={(kitOnly) => ask({ kitOnly })}>
+              Only what I have
             </Toggle>
-          ))}
+          ) : (
+            <Link className="quiet small" to="/set-up#kit">
+              Enter your kit and advice starts from it
+            </Link>
+          )}
+          <Link className="to-bench" to="/tie-on/cards">
+            Rigs and knots
+          </Link>
+          <Link className="to-bench" to="/tie-on/bench">
+            The bench
+          </Link>
         </div>
-        <Link className="to-bench" to="/tie-on/bench">
-          The bench
-        </Link>
-        <p className="quiet small">{targets.data?.find((t) => t.id === target)?.note}</p>
+        {asking.targets.length === 1 && (
+          <p className="quiet small">{targets.data?.find((t) => t.id === asking.targets[0])?.note}</p>
+        )}
       </div>
       {m.frame && m.ribbon && !m.frame.open && (
         <p className="caution shut">
@@ -60,152 +136,101 @@ export default function TiePage() {
           {wayInWords(m.ribbon.windows, Date.parse(m.frame.time), m.spot.time_zone)}
         </p>
       )}
+      {aside && (
+        <div className="beside">
+          {beside ? (
+            <Compare
+              a={aside}
+              b={beside}
+              onClose={() => {
+                setAside(undefined);
+                setBeside(undefined);
+              }}
+            />
+          ) : (
+            <p className="panel laid-aside">
+              Laid aside: <b>{aside.pick.offering}</b> at {aside.says}. Choose another below, or move the time
+              and{' '}
+              <button
+                className="plain"
+                disabled={!chosen}
+                onClick={() => chosen && setBeside(asAside(chosen))}
+              >
+                compare it with this moment
+              </button>
+              .{' '}
+              <button className="plain" onClick={() => setAside(undefined)}>
+                Never mind
+              </button>
+            </p>
+          )}
+        </div>
+      )}
       {advice.error && (
         <p role="alert" className="panel">
           {advice.error.message}
         </p>
       )}
-      {advice.data && !chosen && <p className="panel">{advice.data.note}</p>}
+      {advice.data && !chosen && (
+        <div className="panel">
+          <p>{advice.data.note}</p>
+          <Turnings advice={advice.data} />
+        </div>
+      )}
       {chosen && (
         <>
           <ol className="choices" aria-label="Choices, best first">
             {choices.map((c) => (
-              <li key={c.offering}>
-                <button
-                  className={c === chosen ? 'choice chosen' : 'choice'}
-                  aria-pressed={c === chosen}
-                  onClick={() => setPicked(c.offering)}
-                >
-                  <span className="choice-edge">{times(c.edge)}</span>
-                  <span className="choice-says">{c.sentence}</span>
-                  <Whisker
-                    edge={c.edge}
-                    low={c.edge_low}
-                    high={c.edge_high}
-                    chosen={c === chosen}
-                    width={300}
-                  />
-                </button>
-                {narrow && c === chosen && <Detail choice={c} way={advice.data?.way} target={target} />}
+              <li key={keyOf(c)}>
+                <Offer
+                  c={c}
+                  chosen={c === chosen}
+                  several={asking.targets.length > 1}
+                  onChoose={() => choose(c)}
+                />
+                {narrow && c === chosen && detail}
               </li>
             ))}
+            {beyond && (
+              <li>
+                <p className="quiet small">Better, but not in your kit:</p>
+                <Offer
+                  c={beyond}
+                  chosen={beyond === chosen}
+                  several={false}
+                  onChoose={() => choose(beyond)}
+                />
+                {narrow && beyond === chosen && detail}
+              </li>
+            )}
             <li className="quiet small basis">
-              ×1 is turning up blind. {advice.data?.basis} The bar holds four in five of what could be true.
+              ×1 is turning up blind{asking.targets.length > 1 ? ' for that target' : ''}.{' '}
+              {advice.data?.basis} The bar holds four in five of what could be true.
             </li>
+            {turns.data && (
+              <li>
+                <Turnings advice={turns.data} />
+              </li>
+            )}
           </ol>
-          {!narrow && <Detail choice={chosen} way={advice.data?.way} target={target} />}
+          {!narrow && detail}
         </>
       )}
     </div>
   );
 }
 
-function Detail({ choice, way, target }: { choice: Choice; way?: string; target: string }) {
-  const entry = useEntry();
-  const narrow = useNarrow();
-  const log = (kind: 'catch' | 'blank') =>
-    entry.open({ kind, target, approach: choice.approach, offering: choice.offering, mark: choice.mark });
-  return (
-    <article className="detail panel" aria-label="The chosen presentation">
-      {!narrow && <h1>{choice.sentence}</h1>}
-      <p className="how">{choice.retrieve}</p>
-      <p className="quiet">
-        {choice.rig}. Bite: {choice.bite.charAt(0).toLowerCase() + choice.bite.slice(1)}
-      </p>
-      <div className="detail-two">
-        <section>
-          <h2>Why {times(choice.edge)}</h2>
-          <Reasons reasons={choice.reasons} />
-        </section>
-        <section>
-          {choice.arithmetic.length > 0 && (
-            <>
-              <h2>The arithmetic</h2>
-              <dl className="workings">
-                {choice.arithmetic.map((a) => (
-                  <div key={a.label}>
-                    <dt>
-                      {a.label} <b>{a.result}</b>
-                    </dt>
-                    <dd className="small">= {a.formula}</dd>
-                    {a.weak && <dd className="quiet small">{a.weak}</dd>}
-                  </div>
-                ))}
-              </dl>
-            </>
-          )}
-          <h2>Mind</h2>
-          {choice.cautions
-            .filter((c) => c !== way)
-            .map((c) => (
-              <p key={c} className="caution small">
-                {c}
-              </p>
-            ))}
-          <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
-          <div className="detail-log">
-            <Button type="primary" onClick={() => log('catch')}>
-              Caught on this
-            </Button>
-            <Button onClick={() => log('blank')}>Blank on this</Button>
-          </div>
-        </section>
-      </div>
-    </article>
-  );
-}
+const keyOf = (c: Choice) => `${c.target} ${c.offering}`;
 
-const shown = 6;
-
-function Reasons({ reasons }: { reasons: Reason[] }) {
-  const [all, setAll] = useState(false);
-  const rules = reasons.filter((r) => r.rule !== 'blind-pick');
-  const blind = reasons.find((r) => r.rule === 'blind-pick');
-  const few = all ? rules : rules.slice(0, shown);
-  const rest = rules.slice(few.length);
-  const product = rest.reduce((p, r) => p * r.factor, 1);
+function Offer(props: { c: Choice; chosen: boolean; several: boolean; onChoose: () => void }) {
+  const { c, chosen, several, onChoose } = props;
   return (
-    <ul className="reasons">
-      {few.map((r) => (
-        <li key={r.rule}>
-          <details>
-            <summary>
-              <Sign factor={r.factor} />
-              <span>{r.says}</span>
-              <span className="reason-factor">{factor(r.factor)}</span>
-            </summary>
-            <p className="quiet small">
-              A {r.effect}, {r.certainty} ({r.origin}, {r.idea}); applies {Math.round(r.applies * 100)} %
-              here.
-              {r.school ? ` Anglers disagree: ${r.school}.` : ''} Your log does not speak to it yet.
-            </p>
-          </details>
-        </li>
-      ))}
-      {rest.length > 0 && (
-        <li>
-          <button className="more" onClick={() => setAll(true)}>
-            <span>{rest.length} smaller reasons</span>
-            <span className="reason-factor">{factor(product)}</span>
-          </button>
-        </li>
-      )}
-      {blind && (
-        <li className="reason-blind">
-          <Sign factor={blind.factor} />
-          <span>{blind.says}</span>
-          <span className="reason-factor">{factor(blind.factor)}</span>
-        </li>
-      )}
-    </ul>
-  );
-}
-
-function Sign({ factor }: { factor: number }) {
-  const plus = factor >= 1;
-  return (
-    <span className="sign" aria-label={plus ? 'for' : 'against'} role="img">
-      {plus ? '+' : '−'}
-    </span>
+    <button className={chosen ? 'choice chosen' : 'choice'} aria-pressed={chosen} onClick={onChoose}>
+      <span className="choice-edge">{times(c.edge)}</span>
+      {several && <span className="quiet small choice-target">{c.target_name}</span>}
+      <span className="choice-says">{unbroken(c.sentence)}</span>
+      <Whisker edge={c.edge} low={c.edge_low} high={c.edge_high} chosen={chosen} width={300} />
+      {c.lacks.length > 0 && <span className="quiet small">Missing: {c.lacks.join('; ')}</span>}
+    </button>
   );
 }

@@ -1,0 +1,149 @@
+package e2e
+
+import (
+	"strconv"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/e2e/browser"
+)
+
+const firstChoice = `document.querySelector('.choices .choice-says')?.innerText ?? ''`
+
+// press the button with a text, wherever it is scrolled to.
+func press(t *testing.T, p *browser.Page, text string) {
+	t.Helper()
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('button, summary')].some((b) => b.innerText.trim().startsWith('`+text+`'))`), text)
+	_, err := browser.Eval[any](p, `([...document.querySelectorAll('button, summary')].find((b) => b.innerText.trim().startsWith('`+text+`')).click(), 1)`)
+	require.NoError(t, err)
+}
+
+// What one sees on the water, what one owns and which side one takes change what is
+// offered; what would change it and what cannot work are said.
+func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	choose(t, p, "Kettle Bar")
+	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.Wait(firstChoice+` !== ''`))
+	edge := `Number(document.querySelector('.choices .choice-edge').innerText.slice(1))`
+	plain := eval[float64](t, p, edge)
+	press(t, p, "You see")
+	require.NoError(t, p.Click("birds"))
+	require.NoError(t, p.Wait(edge+` > `+ftoa(plain)), "birds raise the edge")
+	require.NoError(t, p.Click("birds"))
+	require.NoError(t, p.Wait(edge+` === `+ftoa(plain)))
+
+	// The kit of the demo's angler was asked first.
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.card-lines').innerText`), "Your kit")
+	require.NoError(t, p.Click("Only what I have"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.choice').length > 0`))
+	require.NoError(t, p.Click("Only what I have"))
+
+	require.NoError(t, p.Wait(`document.querySelector('.turnings')?.innerText.includes('cannot work') || document.querySelector('.turnings li')`))
+	require.NoError(t, p.Wait(`document.querySelector('.sketch path')`), "the rig is drawn")
+	noViolations(t, p, "tie on")
+
+	// Another hook for today only.
+	hooks := `document.querySelector('.how').innerText + document.querySelector('.card-lines').innerText`
+	require.NoError(t, p.Wait(`(`+hooks+`).length > 0`))
+	press(t, p, "Today")
+	require.NoError(t, p.Wait(`document.querySelector('[data-school=Q10]')`))
+	noViolations(t, p, "sides")
+	assert.Equal(t, 12, eval[int](t, p, `document.querySelectorAll('.positions > li').length`))
+	press(t, p, "Today")
+
+	// Two choices side by side.
+	press(t, p, "Compare with")
+	require.NoError(t, p.WaitText("Laid aside"))
+	_, err := browser.Eval[any](p, `(document.querySelectorAll('.choice')[1].click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.compare tbody tr')`))
+	assert.Regexp(t, `in favour of the (first|second)`, eval[string](t, p, `document.querySelector('.compare h2').innerText`))
+	noViolations(t, p, "compare")
+	require.NoError(t, p.Click("close"))
+	require.NoError(t, p.Wait(`!document.querySelector('.compare')`))
+
+	// Several targets at once.
+	require.NoError(t, p.Click("several"))
+	require.NoError(t, p.Click("Spotted seatrout"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.choice-target').length > 0`))
+	require.NoError(t, p.Click("Spotted seatrout"))
+	require.NoError(t, p.Click("one only"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.choice-target').length === 0`))
+}
+
+func TestRigsKnotsAndThePracticeFish(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Go("/tie-on/cards/double-dropper"))
+	require.NoError(t, p.Wait(`document.querySelector('.one-card .sketch')?.textContent.includes('Pyramid sinker')`))
+	noViolations(t, p, "rig card")
+	require.NoError(t, p.Go("/tie-on/cards/clinch"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.knot-steps .sketch').length === 4`))
+	require.NoError(t, p.Go("/tie-on/cards/all"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.one-card').length > 30`))
+
+	require.NoError(t, p.Go("/tie-on/bench/practice"))
+	require.NoError(t, p.Wait(`document.querySelector('.practice-water .fish')`))
+	x := eval[float64](t, p, `document.querySelector('.practice-water').getBoundingClientRect().left + 200`)
+	y := eval[float64](t, p, `document.querySelector('.practice-water').getBoundingClientRect().top + 20`)
+	require.NoError(t, p.Touch(x, y))
+	require.NoError(t, p.WaitText("0 of 1 throws"))
+	require.NoError(t, p.Wait(`document.querySelector('.bench-result').innerText.includes('beyond your reach')`))
+	noViolations(t, p, "practice")
+}
+
+// A thing is entered from the list, changed, duplicated and taken out again.
+func TestTheKitIsQuickToEnter(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.WaitText("Nothing entered yet"))
+	noViolations(t, p, "an empty kit")
+	require.NoError(t, p.Pick("Add a thing", "Metal spoon"))
+	require.NoError(t, p.Wait(`document.querySelector('.kit-form')`))
+	require.NoError(t, p.Fill("Name", "The dented one"))
+	press(t, p, "Keep")
+	require.NoError(t, p.Wait(`document.querySelector('.kit-name b')?.innerText === 'The dented one'`))
+	press(t, p, "Duplicate")
+	require.NoError(t, p.Wait(`document.querySelectorAll('.kit-name').length === 2`))
+	noViolations(t, p, "kit")
+	for n := 1; n >= 0; n-- {
+		if eval[bool](t, p, `!document.querySelector('.kit-form')`) {
+			_, err := browser.Eval[any](p, `(document.querySelector('.kit-name').click(), 1)`)
+			require.NoError(t, err)
+		}
+		press(t, p, "Take out")
+		require.NoError(t, p.Wait(`document.querySelectorAll('.kit-name').length === `+strconv.Itoa(n)))
+	}
+}
+
+// A rule of one's own is written, is in the playbook, and goes again.
+func TestARuleOfOnesOwn(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	press(t, p, "Write a rule of your own")
+	require.NoError(t, p.Fill("What it says", "Under the old post"))
+	require.NoError(t, p.Pick("Condition 1", "level"))
+	require.NoError(t, p.Fill("above", "1"))
+	noViolations(t, p, "own rule")
+	press(t, p, "Add the rule")
+	require.NoError(t, p.WaitText("Your rule is in the playbook"))
+	row := `document.querySelector('[data-rule=under-the-old-post]')`
+	require.NoError(t, p.Wait(row))
+	_, err := browser.Eval[any](p, `(`+row+`.querySelector('details').open = true, 1)`)
+	require.NoError(t, err)
+	press(t, p, "Take it out")
+	require.NoError(t, p.Wait(`!`+row))
+}
+
+func TestTieOnOnAPhone(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	for _, path := range []string{"/tie-on", "/tie-on/cards/fish-finder", "/tie-on/bench/practice", "/set-up"} {
+		require.NoError(t, p.Go(path))
+		require.NoError(t, p.Wait(`document.querySelector('.choice, .one-card .sketch, .practice-water .fish, .kit-name')`), path)
+		assert.LessOrEqual(t, eval[int](t, p, `document.documentElement.scrollWidth`), 390, path)
+	}
+}
+
+func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }

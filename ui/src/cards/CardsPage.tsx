@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { api } from '../api/client';
+import { Sketch } from '../tie/Sketch';
+import '../bench/bench.css';
+import './cards.css';
+
+/** Rigs and knots drawn, one to a card, to be read on screen or printed for the tackle box. */
+export default function CardsPage() {
+  const { id } = useParams();
+  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const knots = useQuery({ queryKey: ['knots'], queryFn: api.knots, staleTime: Infinity });
+  const rigs = book.data?.rigs ?? [];
+  const knot = knots.data?.find((k) => k.id === id);
+  const rig = rigs.find((r) => r.id === id) ?? (knot ? undefined : rigs[0]);
+  const everything = id === 'all';
+  return (
+    <div className="cards">
+      <nav className="bench-list" aria-label="Rigs and knots">
+        <Link className="bench-back" to="/tie-on">
+          ‹ What to tie on
+        </Link>
+        <Link to="/tie-on/cards/all" aria-current={everything ? 'page' : undefined}>
+          All, for the tackle box
+        </Link>
+        <h2>Rigs</h2>
+        {rigs.map((r) => (
+          <Link
+            key={r.id}
+            to={`/tie-on/cards/${r.id}`}
+            aria-current={!everything && r === rig ? 'page' : undefined}
+          >
+            {r.name}
+          </Link>
+        ))}
+        <h2>Knots</h2>
+        {(knots.data ?? []).map((k) => (
+          <Link key={k.id} to={`/tie-on/cards/${k.id}`} aria-current={k === knot ? 'page' : undefined}>
+            {k.name}
+          </Link>
+        ))}
+      </nav>
+      <div className="cards-sheet">
+        <div className="cards-acts">
+          <button className="act" onClick={() => window.print()}>
+            Print
+          </button>
+        </div>
+        {everything ? (
+          <>
+            {rigs.map((r) => (
+              <RigCard key={r.id} id={r.id} />
+            ))}
+            {(knots.data ?? []).map((k) => (
+              <KnotCard key={k.id} knot={k} />
+            ))}
+          </>
+        ) : knot ? (
+          <KnotCard knot={knot} />
+        ) : (
+          rig && <RigCard id={rig.id} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function RigCard({ id }: { id: string }) {
+  const card = useQuery({
+    queryKey: ['rig-card', id, {}],
+    queryFn: () => api.rigCard(id, {}),
+    staleTime: Infinity,
+  });
+  if (card.error) return <p role="alert">{card.error.message}</p>;
+  if (!card.data) return null;
+  const c = card.data;
+  return (
+    <article className="panel one-card">
+      <h1>{c.name}</h1>
+      <div className="card-two">
+        <Sketch drawing={c.drawing} label={`${c.name}, drawn with its measures`} />
+        <div>
+          {c.ways.map((w) => (
+            <p key={w.style}>
+              <b>{w.style}.</b> {w.move.replace('{strike}', '')}
+              {w.cadence && <span className="quiet"> {w.cadence.replace('{pause}', '2')}</span>}
+            </p>
+          ))}
+          <p>
+            <b>Rod.</b> {c.tip}
+          </p>
+          <p>
+            <b>Bite.</b> {c.bite}.
+          </p>
+          <p>
+            <b>Refused.</b> Change first: {c.refused}.
+          </p>
+        </div>
+      </div>
+    </article>
+  );
+}
+
+function KnotCard({ knot }: { knot: Awaited<ReturnType<typeof api.knots>>[number] }) {
+  return (
+    <article className="panel one-card">
+      <h1>{knot.name}</h1>
+      <p className="quiet">For {knot.for}.</p>
+      <ol className="knot-steps">
+        {knot.steps.map((s, i) => (
+          <li key={i}>
+            <Sketch drawing={s.drawing} label={`Step ${i + 1}`} />
+            <p>
+              <b>{i + 1}.</b> {s.says}
+            </p>
+          </li>
+        ))}
+      </ol>
+      <p className="quiet small">Wet every knot before it is drawn tight; pull on it before you trust it.</p>
+    </article>
+  );
+}

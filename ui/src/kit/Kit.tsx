@@ -1,0 +1,228 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { api, type KitBody, type KitItem } from '../api/client';
+import { ChooseFile } from '../setup/ChooseFile';
+import { fieldsOf, inShort, type KitField } from './kinds';
+import './kit.css';
+
+/** What the angler owns: what is in hand today, and what it is like. */
+export function Kit() {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const kit = useQuery({ queryKey: ['kit'], queryFn: api.kit });
+  const [open, setOpen] = useState('');
+  const changed = () => {
+    for (const k of ['kit', 'advise', 'usual']) void queries.invalidateQueries({ queryKey: [k] });
+  };
+  const put = useMutation({
+    mutationFn: (i: { id: string; body: KitBody & { revision?: number } }) => api.putKit(i.id, i.body),
+    onSuccess: changed,
+    onError: (e) => void message.error(e.message),
+  });
+  const remove = useMutation({
+    mutationFn: (id: string) => api.deleteKit(id),
+    onSuccess: changed,
+    onError: (e) => void message.error(e.message),
+  });
+  const bring = useMutation({
+    mutationFn: (text: string) => api.importKit(text, false),
+    onSuccess: (r) => {
+      changed();
+      void message.success(`${r.items.length} things added`);
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  if (kit.error)
+    return (
+      <section className="panel" id="kit">
+        <p role="alert">{kit.error.message}</p>
+      </section>
+    );
+  if (!kit.data) return null;
+  const { items, templates, kinds, finishes } = kit.data;
+  const add = (body: KitBody) => {
+    const id = crypto.randomUUID();
+    put.mutate({ id, body });
+    setOpen(id);
+  };
+  return (
+    <section className="panel kit" id="kit">
+      <h2>Your kit</h2>
+      <p className="quiet">
+        Advice starts from what is with you today, says what is missing and the nearest you have.
+      </p>
+      <div className="kit-add">
+        <Select
+          aria-label="Add a thing"
+          showSearch={{ optionFilterProp: 'label' }}
+          value={null}
+          placeholder="Add: rod, reel, line, hook, lure, bait…"
+          popupMatchSelectWidth={false}
+          onChange={(name: string | null) => {
+            const t = templates.find((k) => k.name === name);
+            if (t) add(t);
+          }}
+          options={kinds.map((k) => ({
+            label: k,
+            title: k,
+            options: templates.filter((t) => t.kind === k).map((t) => ({ value: t.name, label: t.name })),
+          }))}
+        />
+        <ChooseFile
+          says="Add from CSV…"
+          accept=".csv,text/csv"
+          onFile={(f) => void f.text().then((text) => bring.mutate(text))}
+        />
+        {items.length > 0 && (
+          <a className="act" href="/api/v1/interchange/kit.csv" download>
+            As CSV
+          </a>
+        )}
+      </div>
+      {items.length === 0 && (
+        <p className="quiet">
+          Nothing entered yet. Pick what you own from the list; numbers can be changed after.
+        </p>
+      )}
+      {kinds
+        .filter((k) => items.some((i) => i.kind === k))
+        .map((k) => (
+          <section key={k} className="kit-kind">
+            <h3>{k}s</h3>
+            <ul>
+              {items
+                .filter((i) => i.kind === k)
+                .map((i) => (
+                  <li key={i.id}>
+                    <div className="kit-row">
+                      <Checkbox
+                        checked={i.in_hand}
+                        aria-label={`${i.name}, with you today`}
+                        onChange={(e) =>
+                          put.mutate({ id: i.id, body: { ...bodyOf(i), in_hand: e.target.checked } })
+                        }
+                      />
+                      <button
+                        className="kit-name"
+                        aria-expanded={open === i.id}
+                        onClick={() => setOpen(open === i.id ? '' : i.id)}
+                      >
+                        <b>{i.name}</b> <span className="quiet small">{inShort(i)}</span>
+                      </button>
+                    </div>
+                    {open === i.id && (
+                      <KitForm
+                        key={i.revision}
+                        item={i}
+                        finishes={finishes}
+                        onSave={(body) => put.mutate({ id: i.id, body })}
+                        onDuplicate={() => {
+                          const { revision: _revision, ...copy } = bodyOf(i);
+                          void _revision;
+                          add({ ...copy, name: `${i.name}, another` });
+                        }}
+                        onRemove={() => remove.mutate(i.id)}
+                      />
+                    )}
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+    </section>
+  );
+}
+
+function bodyOf(i: KitItem): KitBody & { revision: number } {
+  const { id: _id, ...body } = i;
+  void _id;
+  return body;
+}
+
+function KitForm(props: {
+  item: KitItem;
+  finishes: string[];
+  onSave: (b: KitBody & { revision: number }) => void;
+  onDuplicate: () => void;
+  onRemove: () => void;
+}) {
+  const { item, finishes, onSave, onDuplicate, onRemove } = props;
+  const [b, set] = useState(() => bodyOf(item));
+  return (
+    <div className="form kit-form">
+      <label>
+        Name
+        <Input value={b.name} maxLength={80} onChange={(e) => set({ ...b, name: e.target.value })} />
+      </label>
+      <div className="form-row">
+        {fieldsOf[b.kind].map((f) => (
+          <KitAsk key={f.key} field={f} value={b[f.key]} onChange={(v) => set({ ...b, [f.key]: v })} />
+        ))}
+        {b.kind === 'lure' && (
+          <label>
+            Finish
+            <Select
+              aria-label="Finish"
+              value={b.finish || undefined}
+              onChange={(finish) => set({ ...b, finish })}
+              options={finishes.map((v) => ({ value: v, label: v }))}
+            />
+          </label>
+        )}
+      </div>
+      {(b.kind === 'lure' || b.kind === 'hook') && (
+        <Checkbox checked={!!b.snag_proof} onChange={(e) => set({ ...b, snag_proof: e.target.checked })}>
+          Weedless
+        </Checkbox>
+      )}
+      <div className="kit-acts">
+        <Button type="primary" onClick={() => onSave(b)}>
+          Keep
+        </Button>
+        <Button onClick={onDuplicate}>Duplicate</Button>
+        <Button onClick={onRemove}>Take out</Button>
+      </div>
+    </div>
+  );
+}
+
+function KitAsk(props: {
+  field: KitField;
+  value: KitBody[keyof KitBody];
+  onChange: (v: string | number | undefined) => void;
+}) {
+  const { field: f, value, onChange } = props;
+  if (f.words)
+    return (
+      <label>
+        {f.label}
+        <Select
+          aria-label={f.label}
+          value={(value as string) || undefined}
+          onChange={onChange}
+          options={f.words.map((w) => ({ value: w, label: w }))}
+        />
+      </label>
+    );
+  if (f.text)
+    return (
+      <label>
+        {f.label}
+        <Input value={(value as string) ?? ''} onChange={(e) => onChange(e.target.value)} />
+      </label>
+    );
+  const si = f.si ?? 1;
+  return (
+    <label>
+      {f.label}
+      <InputNumber<number>
+        value={value ? Number((Number(value) / si).toPrecision(5)) : null}
+        min={0}
+        step={f.step}
+        suffix={f.unit}
+        onChange={(v) => onChange(v === null ? undefined : v * si)}
+      />
+    </label>
+  );
+}

@@ -1,0 +1,175 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Playbook } from '../api/client';
+
+interface Row {
+  of: string;
+  above: string;
+  below: string;
+  any: string[];
+}
+
+const blank: Row = { of: '', above: '', below: '', any: [] };
+
+/** An id from what a rule says: small letters, digits, hyphens. */
+export const idFrom = (text: string) =>
+  text
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 50);
+
+/** A rule the angler writes: what it says, how strongly, and when it holds. */
+export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const [says, setSays] = useState('');
+  const [family, setFamily] = useState('mark');
+  const [effect, setEffect] = useState('clear plus');
+  const [certainty, setCertainty] = useState('usual');
+  const [targets, setTargets] = useState<string[]>([]);
+  const [rows, setRows] = useState<Row[]>([blank]);
+  const vocabulary = (of: string) => book.vocabularies.find((v) => v.name === of);
+  const put = useMutation({
+    mutationFn: () =>
+      api.putOwnRule(idFrom(says), {
+        says,
+        family,
+        effect,
+        certainty,
+        targets,
+        when: rows
+          .filter((r) => r.of)
+          .map((r) => {
+            const v = vocabulary(r.of)!;
+            if (v.words.length > 0) return { of: r.of, any: r.any };
+            const unit = v.unit ?? '';
+            const q = (t: string) => (t === '' ? undefined : /[a-z°%]/i.test(t) ? t : `${t} ${unit}`);
+            // It fades over a fifth of the range, or of the limit.
+            const at = Math.abs(Number.parseFloat(r.above || r.below)) || 1;
+            const wide =
+              r.above && r.below ? Math.abs(Number.parseFloat(r.below) - Number.parseFloat(r.above)) : at;
+            return {
+              of: r.of,
+              above: q(r.above),
+              below: q(r.below),
+              soft: `${(wide / 5).toPrecision(2)} ${unit}`,
+            };
+          }),
+      }),
+    onSuccess: (r) => {
+      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+      if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
+      else void message.success('Your rule is in the playbook.');
+      onDone();
+    },
+    onError: (e) => void message.error(e.message, 8),
+  });
+  const words = (list: string[]) => list.map((v) => ({ value: v, label: v.replaceAll('_', ' ') }));
+  const change = (i: number, part: Partial<Row>) =>
+    setRows(rows.map((r, k) => (k === i ? { ...r, ...part } : r)));
+  return (
+    <div className="form own-rule">
+      <label>
+        What it says
+        <Input
+          value={says}
+          maxLength={120}
+          onChange={(e) => setSays(e.target.value)}
+          placeholder="Under the old post on the ebb"
+        />
+      </label>
+      <div className="form-row">
+        <label>
+          About
+          <Select aria-label="About" value={family} onChange={setFamily} options={words(book.families)} />
+        </label>
+        <label>
+          How strong
+          <Select aria-label="How strong" value={effect} onChange={setEffect} options={words(book.effects)} />
+        </label>
+        <label>
+          How sure
+          <Select
+            aria-label="How sure"
+            value={certainty}
+            onChange={setCertainty}
+            options={words(book.certainties)}
+          />
+        </label>
+      </div>
+      <label>
+        For (none: all)
+        <Select
+          aria-label="For which targets"
+          mode="multiple"
+          value={targets}
+          onChange={setTargets}
+          showSearch={{ optionFilterProp: 'label' }}
+          options={book.targets.map((t) => ({ value: t.id, label: t.name }))}
+        />
+      </label>
+      {rows.map((r, i) => {
+        const v = vocabulary(r.of);
+        return (
+          <div className="form-row" key={i}>
+            <label>
+              {i === 0 ? 'When' : 'and'}
+              <Select
+                aria-label={`Condition ${i + 1}`}
+                showSearch
+                value={r.of || undefined}
+                onChange={(of) => change(i, { ...blank, of })}
+                options={words(book.vocabularies.map((k) => k.name))}
+              />
+            </label>
+            {v && v.words.length > 0 && (
+              <label className="wide">
+                is
+                <Select
+                  aria-label={`Condition ${i + 1} is`}
+                  mode="multiple"
+                  value={r.any}
+                  onChange={(any) => change(i, { any })}
+                  options={words(v.words)}
+                />
+              </label>
+            )}
+            {v && v.words.length === 0 && (
+              <>
+                <label>
+                  above
+                  <Input
+                    value={r.above}
+                    suffix={v.unit}
+                    onChange={(e) => change(i, { above: e.target.value })}
+                  />
+                </label>
+                <label>
+                  below
+                  <Input
+                    value={r.below}
+                    suffix={v.unit}
+                    onChange={(e) => change(i, { below: e.target.value })}
+                  />
+                </label>
+              </>
+            )}
+          </div>
+        );
+      })}
+      <div className="kit-acts">
+        <Button onClick={() => setRows([...rows, blank])}>And another condition</Button>
+        <Button
+          type="primary"
+          disabled={!says.trim() || !rows.some((r) => r.of)}
+          onClick={() => put.mutate()}
+        >
+          Add the rule
+        </Button>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App } from 'antd';
+import { api } from '../api/client';
+import { Positions } from '../tie/Positions';
+
+/** Where anglers disagree: which side this angler takes, for good. */
+export function Schools() {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const take = useMutation({
+    mutationFn: (t: { school: string; position: string }) => api.putSchool(t.school, t.position),
+    onSuccess: () => {
+      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  if (!book.data) return null;
+  return (
+    <section className="panel schools">
+      <h2>Where anglers disagree</h2>
+      <p className="quiet">
+        Twelve old questions. Take a side and advice follows it; for one outing you can take another in Tie
+        on.
+      </p>
+      <Positions
+        schools={book.data.schools}
+        taken={(s) => s.chosen}
+        onTake={(s, position) =>
+          take.mutate({ school: s.id, position: position === s.default ? '' : position })
+        }
+      />
+    </section>
+  );
+}

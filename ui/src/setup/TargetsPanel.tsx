@@ -1,0 +1,130 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { App, Button, Input, InputNumber, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Playbook, type TargetBody, type TargetFull } from '../api/client';
+import { idFrom } from './OwnRule';
+
+/** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
+export function TargetsPanel() {
+  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const [id, setId] = useState('red-drum');
+  if (!book.data) return null;
+  const t = book.data.targets.find((k) => k.id === id) ?? book.data.targets[0]!;
+  return (
+    <section className="panel targets-panel">
+      <h2>Targets</h2>
+      <p className="quiet">
+        What is said of a target becomes rules. Change one, or copy it under another name: yours lies over the
+        playbook and survives its updates.
+      </p>
+      <Select
+        aria-label="Target to read or change"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={t.id}
+        onChange={setId}
+        options={book.data.targets.map((k) => ({ value: k.id, label: k.name + (k.own ? ' (yours)' : '') }))}
+      />
+      <TargetForm key={t.id + String(t.own)} target={t} book={book.data} onCopied={setId} />
+    </section>
+  );
+}
+
+function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: string) => void }) {
+  const { target: t, book, onCopied } = props;
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const { id: _id, own: _own, over: _over, ...first } = t;
+  void [_id, _own, _over];
+  const [b, set] = useState<TargetBody>(first);
+  const fresh = () => {
+    for (const k of ['playbook', 'advise', 'targets']) void queries.invalidateQueries({ queryKey: [k] });
+  };
+  const put = useMutation({
+    mutationFn: (id: string) => api.putTarget(id, b),
+    onSuccess: (r, id) => {
+      fresh();
+      if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
+      else void message.success(`${b.name} is kept.`);
+      onCopied(id);
+    },
+    onError: (e) => void message.error(e.message, 8),
+  });
+  const remove = useMutation({
+    mutationFn: () => api.deleteTarget(t.id),
+    onSuccess: fresh,
+    onError: (e) => void message.error(e.message, 8),
+  });
+  const vocabulary = (name: string) => book.vocabularies.find((v) => v.name === name)?.words ?? [];
+  const lists: [keyof TargetBody, string, { value: string; label: string }[]][] = [
+    ['lives', 'Lives at', options(vocabulary('place'))],
+    ['likes', 'Likes', options(vocabulary('mark'))],
+    ['eats', 'Prefers', book.offerings.map((o) => ({ value: o.id, label: o.name }))],
+    ['takes', 'Takes too', book.offerings.map((o) => ({ value: o.id, label: o.name }))],
+    ['best', 'Best months', options(vocabulary('month'))],
+    ['away', 'Not there in', options(vocabulary('month'))],
+    ['columns', 'Feeds', options(['bottom', 'mid', 'top'])],
+  ];
+  const number = (key: keyof TargetBody, label: string, unit: string) => (
+    <label>
+      {label}
+      <InputNumber<number>
+        value={(b[key] as number | undefined) ?? null}
+        suffix={unit}
+        onChange={(v) => set({ ...b, [key]: v ?? undefined })}
+      />
+    </label>
+  );
+  const copyId = idFrom(b.name);
+  const isCopy = copyId !== '' && b.name !== first.name && !book.targets.some((k) => k.id === copyId);
+  return (
+    <div className="form">
+      <label>
+        Name
+        <Input value={b.name} maxLength={80} onChange={(e) => set({ ...b, name: e.target.value })} />
+      </label>
+      <p className="small quiet">
+        <i>{t.latin}</i>. {t.note} Hooks {t.hooks}. {t.handling}
+      </p>
+      <div className="form-row">
+        {number('feeds_from_c', 'Feeds well from', '°C')}
+        {number('feeds_to_c', 'to', '°C')}
+        {number('gone_below_c', 'Gone below', '°C')}
+        <label>
+          Hunts by
+          <Select
+            aria-label="Hunts by"
+            value={b.senses}
+            onChange={(senses) => set({ ...b, senses })}
+            options={options(['sight', 'scent', 'both']) as never}
+          />
+        </label>
+      </div>
+      {lists.map(([key, label, opts]) => (
+        <label key={key}>
+          {label}
+          <Select
+            aria-label={label}
+            mode="multiple"
+            value={(b[key] as string[] | undefined) ?? []}
+            onChange={(v) => set({ ...b, [key]: v })}
+            options={opts}
+            showSearch={{ optionFilterProp: 'label' }}
+          />
+        </label>
+      ))}
+      <div className="kit-acts">
+        <Button type="primary" onClick={() => put.mutate(isCopy ? copyId : t.id)}>
+          {isCopy ? `Add ${b.name}` : 'Keep for me'}
+        </Button>
+        {t.own && (
+          <Button onClick={() => remove.mutate()}>{t.over ? 'As the playbook has it' : 'Take out'}</Button>
+        )}
+        {!isCopy && (
+          <span className="small quiet">Give it another name to add it as a target of its own.</span>
+        )}
+      </div>
+    </div>
+  );
+}
+
+const options = (list: string[]) => list.map((v) => ({ value: v, label: v }));

@@ -1,0 +1,81 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, type Choice, type Pick } from '../api/client';
+import { factor, times } from '../format/measure';
+import { Whisker } from './Whisker';
+
+/** A choice laid aside to be compared with another, or with another moment. */
+export interface Aside {
+  pick: Pick;
+  says: string;
+}
+
+const shown = 10;
+
+/** Two choices side by side, what differs most first. */
+export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
+  const { a, b, onClose } = props;
+  const q = useQuery({
+    queryKey: ['compare', a.pick, b.pick],
+    queryFn: () => api.compareAdvice(a.pick, b.pick),
+    retry: false,
+  });
+  const differ = (q.data?.reasons ?? []).filter((r) => Math.abs(Math.log(r.a / r.b)) > 0.005);
+  return (
+    <section className="panel compare" aria-label="Side by side">
+      <header>
+        <h2>
+          {q.data
+            ? `${times(Math.max(q.data.ratio, 1 / q.data.ratio))} in favour of the ${q.data.ratio >= 1 ? 'first' : 'second'}`
+            : 'Side by side'}
+        </h2>
+        <button className="plain" onClick={onClose}>
+          close
+        </button>
+      </header>
+      {q.error && <p role="alert">{q.error.message}</p>}
+      {q.data && (
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="quiet small">What differs</span>
+              </th>
+              <th scope="col">
+                <Side choice={q.data.a} when={a.says} />
+              </th>
+              <th scope="col">
+                <Side choice={q.data.b} when={b.says} />
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {differ.slice(0, shown).map((r) => (
+              <tr key={r.rule}>
+                <th scope="row">{r.says}</th>
+                <td>{r.a === 1 ? '–' : factor(r.a)}</td>
+                <td>{r.b === 1 ? '–' : factor(r.b)}</td>
+              </tr>
+            ))}
+            {differ.length === 0 && (
+              <tr>
+                <td colSpan={3}>Nothing differs.</td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function Side({ choice, when }: { choice: Choice; when: string }) {
+  return (
+    <>
+      <b>{choice.offering}</b>
+      <span className="quiet small">
+        {choice.mark}, {when}
+      </span>
+      <Whisker edge={choice.edge} low={choice.edge_low} high={choice.edge_high} chosen={false} width={170} />
+    </>
+  );
+}

@@ -1,0 +1,142 @@
+import { useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { Link } from 'react-router';
+import { api, type Choice } from '../api/client';
+import { useEntry } from '../entry/entry';
+import { times, unbroken } from '../format/measure';
+import { Reasons } from './Reasons';
+import { Sketch } from './Sketch';
+import { useNarrow } from './useNarrow';
+
+/** The chosen presentation: how, with what, why, the rig drawn, what to mind. */
+export function Detail(props: {
+  choice: Choice;
+  way?: string;
+  stay?: string;
+  hasKit: boolean;
+  onCompare: () => void;
+}) {
+  const { choice, way, stay, hasKit, onCompare } = props;
+  const entry = useEntry();
+  const narrow = useNarrow();
+  const c = choice.card;
+  const log = (kind: 'catch' | 'blank') =>
+    entry.open({
+      kind,
+      target: choice.target,
+      approach: choice.approach,
+      offering: choice.offering,
+      mark: choice.mark,
+    });
+  return (
+    <article className="detail panel" aria-label="The chosen presentation">
+      {!narrow && <h1>{unbroken(choice.sentence)}</h1>}
+      <p className="how">{unbroken(choice.retrieve)}</p>
+      <dl className="card-lines">
+        <Line name="Cast">{c.cast}</Line>
+        <Line name="Offering">
+          {[choice.offering, c.size, c.finish].filter(Boolean).join(', ')}. {c.hooked}
+        </Line>
+        <Line name="Rig">{[choice.rig, c.weight, c.hook].filter(Boolean).join(', ')}</Line>
+        <Line name="Leader">{[c.leader, c.knot].filter(Boolean).join('; ')}</Line>
+        <Line name="Depth">{c.depth}</Line>
+        <Line name="Rod">{c.tip}</Line>
+        <Line name="Bite">{choice.bite}</Line>
+        <Line name="Refused">{c.refused}</Line>
+        <Line name="Stay or go">{stay}</Line>
+        <Line name="In hand">{choice.handling}</Line>
+        {hasKit && <Line name="Your kit">{choice.uses.join(', ')}</Line>}
+        {hasKit && choice.lacks.length > 0 && <Line name="Missing">{choice.lacks.join('; ')}</Line>}
+      </dl>
+      <div className="detail-acts">
+        {c.cadence && (
+          <Link className="act" to={`/tie-on/bench/cadence?text=${encodeURIComponent(c.cadence)}`}>
+            Practise the cadence
+          </Link>
+        )}
+        <button className="act" onClick={onCompare}>
+          Compare with…
+        </button>
+      </div>
+      <div className="detail-two">
+        <section>
+          <h2>Why {times(choice.edge)}</h2>
+          <Reasons reasons={choice.reasons} />
+          <h2>Mind</h2>
+          {choice.cautions
+            .filter((k) => k !== way)
+            .map((k) => (
+              <p key={k} className="caution small">
+                {k}
+              </p>
+            ))}
+          <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
+        </section>
+        <section>
+          <h2>The rig</h2>
+          <RigOf choice={choice} />
+          {choice.arithmetic.length > 0 && (
+            <>
+              <h2>The arithmetic</h2>
+              <dl className="workings">
+                {choice.arithmetic.map((a) => (
+                  <div key={a.label}>
+                    <dt>
+                      {a.label} <b>{a.result}</b>
+                    </dt>
+                    <dd className="small">= {a.formula}</dd>
+                    {a.weak && <dd className="quiet small">{a.weak}</dd>}
+                  </div>
+                ))}
+              </dl>
+            </>
+          )}
+          <div className="detail-log">
+            <Button type="primary" onClick={() => log('catch')}>
+              Caught on this
+            </Button>
+            <Button onClick={() => log('blank')}>Blank on this</Button>
+          </div>
+        </section>
+      </div>
+    </article>
+  );
+}
+
+function Line({ name, children }: { name: string; children?: React.ReactNode }) {
+  if (!children) return null;
+  return (
+    <div>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}
+
+/** The query of a rig's card for a choice. */
+export const cardOf = (c: Choice) => ({
+  weight_kg: c.card.weight_kg,
+  hook: c.card.hook,
+  leader_n: c.card.leader_n,
+  leader_of: c.card.leader ? c.card.leader.split(' ').at(-1) : undefined,
+  offering: c.card.offering_id,
+});
+
+function RigOf({ choice }: { choice: Choice }) {
+  const query = cardOf(choice);
+  const card = useQuery({
+    queryKey: ['rig-card', choice.card.rig_id, query],
+    queryFn: () => api.rigCard(choice.card.rig_id, query),
+    staleTime: Infinity,
+  });
+  if (card.error) return <p role="alert">{card.error.message}</p>;
+  if (!card.data) return <div className="sketch-room" />;
+  return (
+    <>
+      <Sketch drawing={card.data.drawing} label={`${card.data.name}, drawn with its measures`} />
+      <p className="small">
+        <Link to={`/tie-on/cards/${choice.card.rig_id}`}>All rigs and knots, to print</Link>
+      </p>
+    </>
+  );
+}

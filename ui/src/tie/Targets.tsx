@@ -1,0 +1,60 @@
+import { Select } from 'antd';
+import type { Target } from '../api/client';
+import { Toggle } from '../water/Toggle';
+import type { Asking } from './asking';
+
+/** How many targets of the place stand as buttons; the rest are in the list. */
+const shown = 6;
+
+/** What is sought: the fish of this kind of place first, all others in a list. */
+export function Targets(props: {
+  all: Target[];
+  place: string;
+  asking: Asking;
+  onChange: (part: Partial<Asking>) => void;
+}) {
+  const { all, place, asking, onChange } = props;
+  const here = all.filter((t) => t.lives.includes(place));
+  const buttons = [
+    ...here.slice(0, shown),
+    ...all.filter((t) => asking.targets.includes(t.id) && !here.slice(0, shown).includes(t)),
+  ];
+  const rest = all.filter((t) => !buttons.includes(t));
+  const take = (id: string) => {
+    if (!asking.several) return onChange({ targets: [id] });
+    const has = asking.targets.includes(id);
+    if (has && asking.targets.length === 1) return;
+    onChange({ targets: has ? asking.targets.filter((t) => t !== id) : [...asking.targets, id] });
+  };
+  return (
+    <div className="targets" role="group" aria-label="Target">
+      {buttons.map((t) => (
+        <Toggle key={t.id} on={asking.targets.includes(t.id)} onChange={() => take(t.id)}>
+          {t.name}
+        </Toggle>
+      ))}
+      <Select
+        aria-label="Other targets"
+        className="other-targets"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={null}
+        placeholder="Others…"
+        popupMatchSelectWidth={false}
+        onChange={(id: string | null) => id && take(id)}
+        options={rest.map((t) => ({ value: t.id, label: t.name }))}
+      />
+      <button
+        className="plain targets-several"
+        aria-pressed={asking.several}
+        onClick={() =>
+          onChange({
+            several: !asking.several,
+            targets: asking.several ? asking.targets.slice(0, 1) : asking.targets,
+          })
+        }
+      >
+        {asking.several ? 'one only' : 'several'}
+      </button>
+    </div>
+  );
+}

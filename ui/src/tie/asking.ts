@@ -1,0 +1,34 @@
+import { useCallback, useState } from 'react';
+
+/** What one asks for and how: it stays from one opening of the page to the next. */
+export interface Asking {
+  targets: string[];
+  several: boolean;
+  kitOnly: boolean;
+  /** Positions taken for this outing only, by question. */
+  schools: Record<string, string>;
+}
+
+const key = 'greypebble.asking';
+const first: Asking = { targets: ['red-drum'], several: false, kitOnly: false, schools: {} };
+
+function stored(): Asking {
+  try {
+    const s = { ...first, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Asking>) };
+    return s.targets.length > 0 ? s : first;
+  } catch {
+    return first;
+  }
+}
+
+export function useAsking() {
+  const [asking, set] = useState(stored);
+  const change = useCallback((part: Partial<Asking>) => {
+    set((was) => {
+      const now = { ...was, ...part };
+      localStorage.setItem(key, JSON.stringify(now));
+      return now;
+    });
+  }, []);
+  return [asking, change] as const;
+}
