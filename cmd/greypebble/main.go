@@ -12,10 +12,11 @@ import (
 )
 
 type program struct {
-	Serve   serveCommand   `cmd:"" help:"Serve on an existing MariaDB."`
-	Demo    demoCommand    `cmd:"" help:"Serve an invented coast on a private MariaDB."`
-	Sim     simCommand     `cmd:"" help:"Simulated forecast service and sounder, able to fail on purpose."`
-	Openapi openapiCommand `cmd:"" help:"Print the API document."`
+	Serve    serveCommand    `cmd:"" help:"Serve on an existing MariaDB."`
+	Demo     demoCommand     `cmd:"" help:"Serve an invented coast on a private MariaDB."`
+	Sim      simCommand      `cmd:"" help:"Simulated forecast service and sounder, able to fail on purpose."`
+	Playbook playbookCommand `cmd:"" help:"Work on playbook files."`
+	Openapi  openapiCommand  `cmd:"" help:"Print the API document."`
 }
 
 type openapiCommand struct{}

@@ -108,6 +108,7 @@ func Ask(q Question) (Advice, error) {
 	}
 	m.Signs = q.Signs
 	a := Advice{Moment: m, Way: WayCaution(&m, c), Cautions: PlaceCautions(&m), Stay: stay(&q)}
+	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {
 		a.Note = "No take here now. " + says
 		return a, nil

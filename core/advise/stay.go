@@ -36,3 +36,14 @@ func noTake(s *Spot, t time.Time) string {
 	}
 	return ""
 }
+
+// codes that hold at a time: they warn, but forbid nothing.
+func codes(s *Spot, t time.Time) []string {
+	var out []string
+	for i := range s.Zones {
+		if z := &s.Zones[i]; z.Kind == ground.Voluntary && z.InSeason(t) {
+			out = append(out, z.Warning(t))
+		}
+	}
+	return out
+}

@@ -265,3 +265,40 @@ func TestTargetsAndRulesAreWrittenAsTheyAreRead(t *testing.T) {
 	_, err = OwnRule{ID: "x"}.Source()
 	assert.ErrorContains(t, err, "at least one condition")
 }
+
+// What is joined into one file and split again loads to the same book.
+func TestOwnFilesAreJoinedAndSplit(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	snook, err := b.Target("snook")
+	require.NoError(t, err)
+	mine := *snook
+	mine.ID, mine.Name = "my-snook", "Snook of mine"
+	source, err := mine.Source()
+	require.NoError(t, err)
+	files := []File{{"a", source}, {"b", []byte(strings.ReplaceAll(ownRule, "red-drum", "my-snook"))}}
+	one, err := Join(files)
+	require.NoError(t, err)
+	entries, err := Split(File{"all.yaml", one})
+	require.NoError(t, err)
+	require.Len(t, entries, 2)
+	assert.Equal(t, []string{"target", "rule"}, []string{entries[0].Kind, entries[1].Kind})
+	assert.Equal(t, []string{"my-snook", "pelican-post"}, []string{entries[0].ID, entries[1].ID})
+	var again []File
+	for _, e := range entries {
+		again = append(again, File{e.ID, e.Source})
+	}
+	x, err := b.Over(Overlay{Files: files})
+	require.NoError(t, err)
+	y, err := b.Over(Overlay{Files: again})
+	require.NoError(t, err)
+	assert.Equal(t, x.Rules, y.Rules)
+	assert.Equal(t, x.Targets, y.Targets)
+	empty, err := Join(nil)
+	require.NoError(t, err)
+	none, err := Split(File{"none.yaml", empty})
+	require.NoError(t, err)
+	assert.Empty(t, none)
+	_, err = Split(File{"bad.yaml", []byte("rules:\n- {says: nothing}\n")})
+	assert.ErrorContains(t, err, "bad.yaml:2")
+}

@@ -54,10 +54,10 @@ var shots = []shot{
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "back-phone", size: browser.Phone, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
-	{name: "set-up-tide", size: browser.Desk, path: "/set-up", setUp: notes},
+	{name: "kit", size: browser.Desk, path: "/set-up"},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
-	{name: "entry", size: browser.Desk, path: "/water", setUp: click("Catch")},
+	{name: "rig-card", size: browser.Desk, path: "/tie-on/cards/double-dropper"},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
 }
 
@@ -78,48 +78,6 @@ func editor(p *browser.Page) error { return showing(p, ".spot-ground", "Change K
 
 func surf(p *browser.Page) error {
 	return showing(p, ".surf", "Spot", "Long Strand", "Mark the white water", "Add a line of breakers")
-}
-
-// notes gives the spot some noted waters and the angler a secondary station to
-// compare with.
-func notes(p *browser.Page) error {
-	h, err := tide.NewHarmonics(demo.Constituents(), 0.95)
-	if err != nil {
-		return err
-	}
-	turns, err := h.Turns(testkit.Now.AddDate(0, 0, -6), testkit.Now)
-	if err != nil {
-		return err
-	}
-	var b strings.Builder
-	put := func(path, body string) {
-		fmt.Fprintf(&b, "await fetch('/api/v1%s', {method: 'PUT', headers: {'Content-Type': 'application/json'}, body: JSON.stringify(%s)});", path, body)
-	}
-	for i, k := range turns[:5] {
-		at := k.Time.Add(time.Duration(22+i%3*5) * time.Minute).Format(time.RFC3339)
-		put(fmt.Sprintf("/spots/%s/noted/019a0000-0000-7000-8000-00000000000%d", demo.SpotID("Kettle Bar"), i), fmt.Sprintf("{time: '%s', kind: '%s'}", at, k.Kind))
-	}
-	put("/stations/019a0000-0000-7000-8000-0000000000aa", "{name: 'Sedge mouth', source: 'noted by eye, invented for the demo', reference_id: (await (await fetch('/api/v1/stations')).json()).find((s) => !s.reference_id).id, offsets: {lag_high_min: 35, lag_low_min: 50, factor_high: 0.86, factor_low: 0.8}}")
-	if _, err := browser.Eval[any](p, "(async () => {"+b.String()+" return 1; })()"); err != nil {
-		return err
-	}
-	if err := p.Go("/set-up"); err != nil {
-		return err
-	}
-	if err := p.WaitText("notes say"); err != nil {
-		return err
-	}
-	for _, t := range []string{"First station", "Tern Head", "Second station", "Sedge mouth"} {
-		if err := p.Click(t); err != nil {
-			return err
-		}
-		time.Sleep(300 * time.Millisecond)
-	}
-	if err := p.Wait(`document.querySelector('.compare svg')`); err != nil {
-		return err
-	}
-	_, err = browser.Eval[any](p, `(document.querySelector('.noted').scrollIntoView({block: 'center'}), 1)`)
-	return err
 }
 
 // gauge gives Set-up a made-up record with a spike and a move of its zero.

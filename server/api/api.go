@@ -119,6 +119,7 @@ func (s *Server) register(api huma.API) {
 	s.registerBench(api)
 	s.registerPlaybook(api)
 	s.registerOwn(api)
+	s.registerOwnFile(api)
 	s.registerKit(api)
 	s.registerRigs(api)
 	s.registerPractice(api)

@@ -66,7 +66,7 @@ func verticalJig(_ context.Context, in *jigIn) (o jigOut, err error) {
 	if o.MassKg, err = tackle.VerticalJig(in.DepthM, in.RunMS, in.LineDiameterM, in.AngleDeg); err != nil {
 		return o, wrong("body", err)
 	}
-	o.Shown = Shown{fmt.Sprintf("½ the line's drag over %.0f m ÷ tan %.0f°", in.DepthM, in.AngleDeg), "The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter."}
+	o.Shown = Shown{fmt.Sprintf("½ the line's drag over %.0f m ÷ tan %.0f°", in.DepthM, in.AngleDeg), "The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter. A teaser half a metre above it takes many."}
 	return o, nil
 }
 
@@ -85,7 +85,7 @@ func stopKnot(_ context.Context, in *floatIn) (o floatOut, err error) {
 	if o.KnotM, err = tackle.StopKnot(in.LevelM, in.CrestM, in.ClearM); err != nil {
 		return o, wrong("body", err)
 	}
-	o.Shown = Shown{fmt.Sprintf("%.2f − (%.2f) − %.2f m", in.LevelM, in.CrestM, in.ClearM), "Move the knot as the tide moves; wind on the float lifts the bait."}
+	o.Shown = Shown{fmt.Sprintf("%.2f − (%.2f) − %.2f m", in.LevelM, in.CrestM, in.ClearM), "Move the knot as the tide moves; wind on the float lifts the bait. A popping float has no knot: its leader must hang a hand's breadth clear."}
 	return o, nil
 }
 
@@ -120,6 +120,6 @@ func lineAndLeader(_ context.Context, in *lineIn) (o lineOut, err error) {
 	if o.Knot, o.Turns, err = tackle.Knot(in.Material, in.Free); err != nil {
 		return o, wrong("body.material", err)
 	}
-	o.Shown = Shown{"a third of the weaker of line and leader", "Check the leader and tie it anew after every good fish."}
+	o.Shown = Shown{"a third of the weaker of line and leader", "Check the leader and tie it anew after every good fish. Never wind against slipping drag, which twists the line: lift, then wind down."}
 	return o, nil
 }

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"net/http"
 	"regexp"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -164,6 +165,77 @@ func (s *Server) registerOwn(api huma.API) {
 			}
 			return findings(found), nil
 		})
+}
+
+type ownFileInput struct {
+	RawBody []byte `contentType:"text/plain"`
+}
+
+type ownFileOutput struct {
+	Body struct {
+		Targets  []string `json:"targets" nullable:"false"`
+		Rules    []string `json:"rules" nullable:"false"`
+		Findings []string `json:"findings" nullable:"false" doc:"what can hardly be meant"`
+	}
+}
+
+func (s *Server) registerOwnFile(api huma.API) {
+	huma.Register(api, operation(http.MethodGet, "/interchange/playbook.yaml", "ownFile", "Your own targets and rules as a playbook file"),
+		func(ctx context.Context, _ *struct{}) (*fileOutput, error) {
+			angler, err := s.angler(ctx)
+			if err != nil {
+				return nil, err
+			}
+			o, err := s.store.Overlay(ctx, angler)
+			if err != nil {
+				return nil, failed(err)
+			}
+			raw, err := playbook.Join(o.Files)
+			if err != nil {
+				return nil, failed(err)
+			}
+			return &fileOutput{ContentType: "application/yaml; charset=utf-8", ContentDisposition: `attachment; filename="playbook.yaml"`, Body: raw}, nil
+		})
+	huma.Register(api, operation(http.MethodPost, "/interchange/playbook", "importOwn", "Keep the targets and rules of a playbook file as yours, all or none; those of the same name are written anew"), s.importOwn)
+}
+
+func (s *Server) importOwn(ctx context.Context, in *ownFileInput) (*ownFileOutput, error) {
+	angler, err := s.angler(ctx)
+	if err != nil {
+		return nil, err
+	}
+	f := playbook.File{Name: "your file", Data: in.RawBody}
+	entries, err := playbook.Split(f)
+	if err != nil {
+		return nil, wrong("body", said(err))
+	}
+	o, err := s.store.Overlay(ctx, angler)
+	if err != nil {
+		return nil, failed(err)
+	}
+	out := &ownFileOutput{}
+	out.Body.Targets, out.Body.Rules, out.Body.Findings = []string{}, []string{}, []string{}
+	for _, e := range entries {
+		if !ownIDs.MatchString(e.ID) {
+			return nil, wrong("body", fmt.Errorf("id %q: expected small letters, digits and hyphens", e.ID))
+		}
+		o.Files = withoutFile(o.Files, e.Kind+" "+e.ID)
+		if e.Kind == store.OwnTarget {
+			out.Body.Targets = append(out.Body.Targets, e.ID)
+		} else {
+			out.Body.Rules = append(out.Body.Rules, e.ID)
+		}
+	}
+	// The file's targets come before rules kept earlier that may speak of them.
+	o.Files = append([]playbook.File{f}, o.Files...)
+	book, err := s.book.Over(o)
+	if err != nil {
+		return nil, wrong("body", said(err))
+	}
+	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Own() && slices.Contains(out.Body.Rules, r.ID) }) {
+		out.Body.Findings = append(out.Body.Findings, k.String())
+	}
+	return out, failed(s.store.PutAllOwn(ctx, angler, entries))
 }
 
 func withoutFile(files []playbook.File, name string) []playbook.File {

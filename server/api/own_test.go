@@ -54,6 +54,20 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	require.Equal(t, http.StatusOK, moss.Do("POST", "/advise", object{"spot_id": spot, "target": "pebble-fish"}, &a))
 	assert.Equal(t, 422, wren.Do("POST", "/advise", object{"spot_id": spotsOf(t, wren)["Kettle Bar"].ID, "target": "pebble-fish"}, nil))
 
+	// Out as a file, gone, and in again to the same state.
+	var file, again string
+	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/playbook.yaml", nil, &file))
+	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, nil))
+	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil))
+	assert.NotContains(t, names(moss), "Pebble fish")
+	var kept struct{ Targets, Rules, Findings []string }
+	require.Equal(t, http.StatusOK, moss.Do("POST", "/interchange/playbook", file, &kept))
+	assert.Equal(t, []string{"pebble-fish"}, kept.Targets)
+	assert.Equal(t, []string{"under-the-post"}, kept.Rules)
+	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/playbook.yaml", nil, &again))
+	assert.Equal(t, file, again)
+	assert.Equal(t, 422, moss.Do("POST", "/interchange/playbook", file+"- {id: half}\n", nil), "all or none")
+
 	// A target with a rule of its own cannot go before the rule does.
 	var p problem
 	assert.Equal(t, http.StatusConflict, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, &p))

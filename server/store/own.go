@@ -5,6 +5,7 @@ import (
 	"database/sql"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 
 	"greypebble/core/playbook"
 )
@@ -60,8 +61,19 @@ func (s *Store) PutSchool(ctx context.Context, angler uuid.UUID, school, positio
 
 // PutOwn keeps an entry, new or over the one with its id.
 func (s *Store) PutOwn(ctx context.Context, angler uuid.UUID, kind, id string, source []byte) error {
-	_, err := s.db.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, kind, id, string(source))
-	return err
+	return s.PutAllOwn(ctx, angler, []playbook.Entry{{Kind: kind, ID: id, Source: source}})
+}
+
+// PutAllOwn keeps entries, all or none.
+func (s *Store) PutAllOwn(ctx context.Context, angler uuid.UUID, list []playbook.Entry) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		for _, e := range list {
+			if _, err := tx.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, e.Kind, e.ID, string(e.Source)); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
 }
 
 // DeleteOwn takes an entry out.

@@ -202,6 +202,7 @@ export const api = {
     settle(client.PUT('/v1/playbook/own-rules/{id}', { params: { path: { id } }, body })),
   deleteOwnRule: (id: string) =>
     settle(client.DELETE('/v1/playbook/own-rules/{id}', { params: { path: { id } } })),
+  importOwn: (text: string) => settle(client.POST('/v1/interchange/playbook', asText(text))),
   compareAdvice: (a: Pick, b: Pick) => settle(client.POST('/v1/advise/compare', { body: { a, b } })),
   kit: () => settle(client.GET('/v1/kit')),
   putKit: (id: string, body: Schemas['KitItemInputBody']) =>

@@ -42,6 +42,8 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
       : t < aim.splash_s
         ? (far * (t - aim.wait_s)) / Math.max(aim.splash_s - aim.wait_s, 0.01)
         : Math.max(far - num(v, 'pace_ms') * (t - aim.splash_s), 0);
+  // Where on the cast the lure meets the fish.
+  const crossing = Math.max(far - num(v, 'pace_ms') * (aim.cross_s - aim.splash_s), 0);
   const lure = far > 0 ? { x: (aim.land_x_m / far) * out, y: (aim.land_y_m / far) * out } : { x: 0, y: 0 };
   return (
     <div className="intercept">
@@ -63,6 +65,7 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
         </g>
         <circle cx={px(0)} cy={py(0)} r={5} />
       </svg>
+      {aim.possible && <FromTheSide aim={aim} t={t} out={out} far={far} cross={crossing} />}
       <div>
         <label>
           {fixed(t, 1)} s{' '}
@@ -97,5 +100,51 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
         )}
       </div>
     </div>
+  );
+}
+
+const wide = 300;
+const high = 96;
+
+/** From the side, along the cast: the flight, the splash, where it meets the fish. Heights are not to scale. */
+function FromTheSide(props: {
+  aim: BenchOut<'interception'>;
+  t: number;
+  out: number;
+  far: number;
+  cross: number;
+}) {
+  const { aim, t, out, far, cross } = props;
+  const x = (m: number) => 12 + (m / Math.max(far, 1)) * (wide - 30);
+  const top = 48;
+  // A throw's height over the water is that of a parabola; in the water it runs a little under it.
+  const air = (m: number) => top - 36 * 4 * (m / far) * (1 - m / far);
+  const flying = t >= aim.wait_s && t < aim.splash_s;
+  const arc = Array.from({ length: 21 }, (_, i) => (far * i) / 20)
+    .map((m, i) => `${i === 0 ? 'M' : 'L'}${x(m).toFixed(1)} ${air(m).toFixed(1)}`)
+    .join('');
+  return (
+    <svg
+      width={wide}
+      height={high}
+      className="from-side"
+      role="img"
+      aria-label="The cast from the side, heights not to scale"
+    >
+      <rect x={0} y={top} width={wide} height={high - top} className="side-water" />
+      <path d={arc} className="swims" />
+      <line x1={x(far)} y1={top + 14} x2={x(0)} y2={top + 14} className="cast-line" />
+      <g transform={`translate(${x(cross)} ${top + 14})`} className="fish">
+        <path d="M-9 0C-4 -4 4 -4 9 0C4 4 -4 4 -9 0Z" opacity={Math.abs(t - aim.cross_s) < 1.2 ? 1 : 0.35} />
+      </g>
+      {t >= aim.wait_s && <circle cx={x(out)} cy={flying ? air(out) : top + 14} r={3.5} className="lure" />}
+      <circle cx={x(0)} cy={top - 8} r={5} />
+      <text x={x(far)} y={top + 36} textAnchor="end">
+        {fixed(far, 0)} m
+      </text>
+      <text x={x(cross)} y={top + 36} textAnchor="middle">
+        meets it at {fixed(cross, 0)} m
+      </text>
+    </svg>
   );
 }

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { fixed } from '../format/measure';
 import { Beats } from './Beats';
 import { Interception } from './Interception';
@@ -49,6 +50,7 @@ export const tools = [
       },
       { key: 'depth_m', label: 'Depth', unit: 'm', step: 0.5 },
       { key: 'timed_ms', label: 'Timed once (leave empty)', unit: 'm/s', step: 0.05 },
+      { key: 'bank', label: 'Steps down a bank, as 1, 2, 3.5 (leave empty)', text: true },
     ],
     first: (m, u) => ({
       mass_kg: u.lure_kg,
@@ -61,8 +63,28 @@ export const tools = [
       shape: v.shape as 'sphere',
       depth_m: num(v, 'depth_m'),
       ...(v.timed_ms ? { timed_ms: num(v, 'timed_ms') } : {}),
+      ...(v.bank
+        ? {
+            bank_m: String(v.bank)
+              .split(/[,;\s]+/)
+              .filter(Boolean)
+              .map(Number),
+            lift_m: 0.3,
+          }
+        : {}),
     }),
     line: (r) => `${fixed(r.seconds, 1)} s to the bottom, ${fixed(r.speed_ms, 2)} m/s`,
+    show: (r) =>
+      r.hops.length === 0 ? null : (
+        <ol className="hops">
+          {r.hops.map((h, i) => (
+            <li key={i}>
+              {fixed(h.from_m, 1)} to {fixed(h.to_m, 1)} m: lift 30 cm, let it fall{' '}
+              <b>{fixed(h.seconds, 1)} s</b>
+            </li>
+          ))}
+        </ol>
+      ),
   }),
   tool({
     id: 'pace',
@@ -386,6 +408,15 @@ export const tools = [
     }),
     line: (r) =>
       `Leader ${fixed(r.leader_min_n / pounds, 0)} to ${fixed(r.leader_max_n / pounds, 0)} lb; ${r.knot}, ${r.turns} turns; drag ${fixed(r.drag_n / pounds, 1)} lb`,
+    show: (r) => (
+      <p>
+        <Link
+          to={`/tie-on/cards/${r.knot.startsWith('doubled') ? 'leader-to-loop' : r.knot.replace(' knot', '').replaceAll(' ', '-')}`}
+        >
+          The knot, step by step
+        </Link>
+      </p>
+    ),
   }),
   tool({
     id: 'length-weight',

@@ -3,6 +3,7 @@ import { App, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type Rule } from '../api/client';
 import { factor } from '../format/measure';
+import { ChooseFile } from './ChooseFile';
 import { OwnRule } from './OwnRule';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
@@ -11,6 +12,17 @@ export function Rules() {
   const [family, setFamily] = useState('flow');
   const [target, setTarget] = useState('');
   const [writing, setWriting] = useState(false);
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const bring = useMutation({
+    mutationFn: api.importOwn,
+    onSuccess: (r) => {
+      for (const k of ['playbook', 'advise', 'targets']) void queries.invalidateQueries({ queryKey: [k] });
+      const what = `${r.targets.length} targets and ${r.rules.length} rules are yours.`;
+      void message.success(r.findings.length > 0 ? `${what} But: ${r.findings.join('; ')}` : what, 8);
+    },
+    onError: (e) => void message.error(e.message, 8),
+  });
   if (book.error)
     return (
       <section className="panel">
@@ -61,7 +73,19 @@ export function Rules() {
           }}
         />
       ) : (
-        <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
+        <div className="kit-acts">
+          <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
+          <ChooseFile
+            says="Bring a playbook file…"
+            accept=".yaml,.yml"
+            onFile={(f) => void f.text().then((text) => bring.mutate(text))}
+          />
+          {book.data.rules.some((r) => r.own) && (
+            <a className="act" href="/api/v1/interchange/playbook.yaml" download>
+              Yours as a file
+            </a>
+          )}
+        </div>
       )}
       <ul className="rules-list">
         {shown.map((r) => (
