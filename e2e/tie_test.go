@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"os"
 	"strconv"
 	"testing"
 
@@ -79,6 +80,21 @@ func TestRigsKnotsAndThePracticeFish(t *testing.T) {
 	require.NoError(t, p.Go("/tie-on/cards/double-dropper"))
 	require.NoError(t, p.Wait(`document.querySelector('.one-card .sketch')?.textContent.includes('Pyramid sinker')`))
 	noViolations(t, p, "rig card")
+	// On paper there is the card and nothing else.
+	require.NoError(t, p.OnPaper(true))
+	seen := func(what string) bool {
+		return eval[bool](t, p, `document.querySelector('`+what+`').getBoundingClientRect().height > 0`)
+	}
+	assert.True(t, seen(".one-card"))
+	assert.False(t, seen(".rail"))
+	assert.False(t, seen(".foot"))
+	assert.Equal(t, "visible", eval[string](t, p, `getComputedStyle(document.querySelector('.main')).overflowY`), "no page is cut off")
+	if where := os.Getenv("PAPER"); where != "" {
+		picture, err := p.Shot()
+		require.NoError(t, err)
+		require.NoError(t, os.WriteFile(where, picture, 0o600))
+	}
+	require.NoError(t, p.OnPaper(false))
 	require.NoError(t, p.Go("/tie-on/cards/clinch"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.knot-steps .sketch').length === 4`))
 	require.NoError(t, p.Go("/tie-on/cards/all"))

@@ -302,3 +302,27 @@ func TestOwnFilesAreJoinedAndSplit(t *testing.T) {
 	_, err = Split(File{"bad.yaml", []byte("rules:\n- {says: nothing}\n")})
 	assert.ErrorContains(t, err, "bad.yaml:2")
 }
+
+// Whatever a file of one's own holds, it is refused with file and line or splits into
+// entries that are read again.
+func FuzzSplit(f *testing.F) {
+	f.Add([]byte(ownRule))
+	f.Add([]byte("targets: [{id: a}]\nrules: [{id: b}, {id: &x c}]"))
+	f.Add([]byte("rules: [*x]"))
+	f.Fuzz(func(t *testing.T, raw []byte) {
+		entries, err := Split(File{"f.yaml", raw})
+		if err != nil {
+			if !strings.HasPrefix(err.Error(), "f.yaml:") {
+				t.Fatal(err)
+			}
+			return
+		}
+		var files []File
+		for _, e := range entries {
+			files = append(files, File{e.ID, e.Source})
+		}
+		if _, err := Join(files); err != nil {
+			t.Fatalf("%v of %q", err, raw)
+		}
+	})
+}

@@ -20,8 +20,10 @@ type Cast struct {
 	Fish Fish
 	// PaceMS over the ground; FlightMS through the air.
 	PaceMS, FlightMS float64
-	// ReachM is the longest cast.
-	ReachM float64
+	// ReachM is the longest cast in still air; WindMS the wind, WindFromDeg where it
+	// comes from, degrees clockwise from north.
+	ReachM              float64
+	WindMS, WindFromDeg float64
 	// SplashClearM is how far from the fish the lure must fall: 1.5 to 2 m (common
 	// practice, no source).
 	SplashClearM float64
@@ -66,6 +68,8 @@ func (c Cast) Validate() error {
 		return fmt.Errorf("tackle: the pace must be between 0 and 10 m/s and the flight between 0 and 100 m/s, not %v and %v", c.PaceMS, c.FlightMS)
 	case !(c.ReachM > 0 && c.ReachM < 400) || !(c.SplashClearM >= 0 && c.SplashClearM < 50):
 		return fmt.Errorf("tackle: the reach must be between 0 and 400 m and the splash 0 to 50 m clear, not %v and %v", c.ReachM, c.SplashClearM)
+	case !(c.WindMS >= 0 && c.WindMS <= 40) || math.IsNaN(c.WindFromDeg) || math.IsInf(c.WindFromDeg, 0):
+		return fmt.Errorf("tackle: the wind must be between 0 and 40 m/s from a direction in degrees, not %v from %v", c.WindMS, c.WindFromDeg)
 	case !(c.WindowMinM >= 0 && c.WindowMaxM >= c.WindowMinM && c.WindowMaxM < 50):
 		return fmt.Errorf("tackle: the strike window must run from 0 or more to less than 50 m, not %v to %v", c.WindowMinM, c.WindowMaxM)
 	}
@@ -105,6 +109,29 @@ func (c Cast) Intercept() (Aim, error) {
 	return aim, nil
 }
 
+// What the wind does to a cast: each m/s in the back or in the face lengthens or
+// shortens it, and hastens or slows its flight, by so much of itself (common practice,
+// no source: a strong wind in the face takes a third).
+const (
+	windOnReach  = 0.03
+	windOnFlight = 0.4
+	leastReach   = 0.3
+	mostReach    = 1.4
+)
+
+// Towards a place at a distance east and north: how far a cast reaches that way, metres,
+// and how fast it flies, metres a second.
+func (c Cast) Towards(x, y float64) (reachM, flightMS float64) {
+	r := math.Hypot(x, y)
+	if c.WindMS == 0 || r == 0 {
+		return c.ReachM, c.FlightMS
+	}
+	s, co := math.Sincos(c.WindFromDeg * math.Pi / 180)
+	behind := -c.WindMS * (s*x + co*y) / r // blowing from there is in the face
+	reach := c.ReachM * math.Min(math.Max(1+windOnReach*behind, leastReach), mostReach)
+	return reach, math.Max(c.FlightMS+windOnFlight*behind, c.FlightMS/3)
+}
+
 // Reasons why a crossing cannot be had.
 const (
 	noTime   = "the lure cannot fly there in time"
@@ -119,7 +146,8 @@ func (c Cast) crossing(t, w float64) (Aim, string) {
 	fx, fy := c.Fish.At(t)
 	x, y := fx+w*s, fy+w*co
 	r := math.Hypot(x, y)
-	if r > c.ReachM {
+	reach, flight := c.Towards(x, y)
+	if r > reach {
 		return Aim{}, noReach
 	}
 	if r < 1 || math.Abs((x*co-y*s)/r) < 0.17 { // within 10° of the ray
@@ -128,14 +156,14 @@ func (c Cast) crossing(t, w float64) (Aim, string) {
 	why := noTime
 	for lead := 0.0; lead <= longestLead; lead += leadStep {
 		land := r + c.PaceMS*lead
-		if land > c.ReachM {
+		if land > reach {
 			if why == noTime && lead == 0 {
 				return Aim{}, noReach
 			}
 			return Aim{}, why
 		}
 		splash := t - lead
-		wait := splash - land/c.FlightMS
+		wait := splash - land/flight
 		if wait < 0 {
 			return Aim{}, why
 		}

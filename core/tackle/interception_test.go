@@ -138,3 +138,34 @@ func TestWhatCannotBeHadSaysWhy(t *testing.T) {
 		assert.Error(t, err)
 	}
 }
+
+// Wind in the face takes reach, wind in the back gives some; across it hardly matters.
+// A fish out of reach against the wind is in reach with it.
+func TestWindOnACast(t *testing.T) {
+	c := Cast{Fish: Fish{XM: -6, YM: 27, SpeedMS: 0.4, BearingDeg: 90}, PaceMS: 0.5, FlightMS: 12, ReachM: 30, SplashClearM: 1.8, WindowMinM: 0.15, WindowMaxM: 0.4}
+	calm, flight := c.Towards(0, 10)
+	assert.Equal(t, 30.0, calm)
+	assert.Equal(t, 12.0, flight)
+	c.WindMS = 9
+	for from, compare := range map[float64]func(float64) bool{
+		0:   func(reach float64) bool { return reach < 23 && reach > 20 },
+		180: func(reach float64) bool { return reach > 36 },
+		90:  func(reach float64) bool { return math.Abs(reach-30) < 1e-9 },
+	} {
+		c.WindFromDeg = from
+		reach, _ := c.Towards(0, 10)
+		assert.True(t, compare(reach), "%v m in a wind from %v°", reach, from)
+	}
+	c.WindFromDeg = 0
+	against, err := c.Intercept()
+	require.NoError(t, err)
+	assert.False(t, against.Possible)
+	assert.Equal(t, noReach, against.Why)
+	c.WindFromDeg = 180
+	with, err := c.Intercept()
+	require.NoError(t, err)
+	assert.True(t, with.Possible)
+	c.WindMS = -1
+	_, err = c.Intercept()
+	assert.ErrorContains(t, err, "the wind must be between 0 and 40 m/s")
+}

@@ -90,15 +90,16 @@ func (c Cast) Judge(s *Swimmer, t Throw) (Outcome, error) {
 		return Outcome{}, err
 	}
 	far := math.Hypot(t.LandXM, t.LandYM)
+	reach, flight := c.Towards(t.LandXM, t.LandYM)
 	switch {
 	case !(t.AtS >= 0 && t.AtS <= swims):
 		return Outcome{}, fmt.Errorf("tackle: a throw must be within the %v s the fish swims, not at %v", swims, t.AtS)
 	case !(far > 0.5 && far < 500):
 		return Outcome{}, fmt.Errorf("tackle: a throw must land 0.5 to 500 m off, not %v", far)
-	case far > c.ReachM:
-		return Outcome{Says: fmt.Sprintf("%.0f m is beyond your reach of %.0f m. Wait until it is nearer.", far, c.ReachM)}, nil
+	case far > reach:
+		return Outcome{Says: fmt.Sprintf("%.0f m is beyond your reach of %.0f m. Wait until it is nearer.", far, reach)}, nil
 	}
-	o := Outcome{SplashS: t.AtS + far/c.FlightMS, NearestM: math.Inf(1)}
+	o := Outcome{SplashS: t.AtS + far/flight, NearestM: math.Inf(1)}
 	fx, fy := s.at(o.SplashS)
 	if d := math.Hypot(t.LandXM-fx, t.LandYM-fy); d < c.SplashClearM {
 		o.EndS, o.NearestM = o.SplashS, d

@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/chromedp"
@@ -239,6 +240,13 @@ func (p *Page) Shot() ([]byte, error) {
 	ctx, cancel := context.WithTimeout(p.ctx, 2*patience)
 	defer cancel()
 	return chromedp.Run(ctx, chromedp.CaptureScreenshot())
+}
+
+// OnPaper shows the page as it would be printed, or as it is on screen again.
+func (p *Page) OnPaper(printed bool) error {
+	media := map[bool]string{true: "print"}[printed]
+	_, err := chromedp.Call(p.ctx, emulation.SetEmulatedMedia, emulation.SetEmulatedMediaParams{Media: media})
+	return err
 }
 
 // SignIn on the first page.

@@ -186,7 +186,9 @@ type interceptionIn struct {
 	Fish          fishIn  `json:"fish"`
 	PaceMS        float64 `json:"pace_ms"`
 	FlightSpeedMS float64 `json:"flight_speed_ms"`
-	ReachM        float64 `json:"reach_m"`
+	ReachM        float64 `json:"reach_m" doc:"in still air"`
+	WindMS        float64 `json:"wind_ms,omitempty"`
+	WindFromDeg   float64 `json:"wind_from_deg,omitempty" doc:"clockwise from north"`
 	SplashClearM  float64 `json:"splash_clear_m" doc:"how far from the fish it must fall"`
 	WindowMinM    float64 `json:"window_min_m" doc:"how far ahead of the nose it is to cross"`
 	WindowMaxM    float64 `json:"window_max_m"`
@@ -204,7 +206,7 @@ type interceptionOut struct {
 }
 
 func interception(_ context.Context, in *interceptionIn) (o interceptionOut, err error) {
-	a, err := tackle.Cast{Fish: tackle.Fish(in.Fish), PaceMS: in.PaceMS, FlightMS: in.FlightSpeedMS, ReachM: in.ReachM, SplashClearM: in.SplashClearM,
+	a, err := tackle.Cast{Fish: tackle.Fish(in.Fish), PaceMS: in.PaceMS, FlightMS: in.FlightSpeedMS, ReachM: in.ReachM, WindMS: in.WindMS, WindFromDeg: in.WindFromDeg, SplashClearM: in.SplashClearM,
 		WindowMinM: in.WindowMinM, WindowMaxM: in.WindowMaxM}.Intercept()
 	if err != nil {
 		return o, wrong("body", err)

@@ -40,6 +40,8 @@ type usualOutput struct {
 		BehindM        float64  `json:"behind_m"`
 		TrollMS        float64  `json:"troll_ms"`
 		DragN          float64  `json:"drag_n"`
+		WindMS         float64  `json:"wind_ms"`
+		WindFromDeg    float64  `json:"wind_from_deg"`
 		SecchiM        float64  `json:"secchi_m"`
 		CloudFraction  float64  `json:"cloud_fraction"`
 		FromKit        []string `json:"from_kit" nullable:"false" doc:"what of your kit it rests on"`
@@ -75,6 +77,7 @@ func (s *Server) usual(ctx context.Context, in *usualInput) (*usualOutput, error
 	b.ReachM, b.SplashM, b.BehindM, b.TrollMS, b.RatedM = tackle.UsualReach, tackle.UsualSplash, tackle.UsualBehind, tackle.UsualTrolling, tackle.UsualRated
 	b.LineMaterial, b.LineN = string(tackle.Braid), tackle.UsualLineN
 	b.LureKg, b.LureShape, b.LureMS = tackle.OnHead(tackle.GeneralHead).MassKg, string(tackle.SoftLure), tackle.UsualPace
+	b.WindMS, b.WindFromDeg = m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
 	b.SecchiM, b.CloudFraction = m.Believed[conditions.Clarity].Value, m.Believed[conditions.Cloud].Value
 	if turn, ok := k.Turn(); ok {
 		b.LengthPerTurnM = turn

@@ -226,6 +226,9 @@ func (s *Server) importOwn(ctx context.Context, in *ownFileInput) (*ownFileOutpu
 			out.Body.Rules = append(out.Body.Rules, e.ID)
 		}
 	}
+	if err := tooMany(len(o.Files) + len(entries)); err != nil {
+		return nil, err
+	}
 	// The file's targets come before rules kept earlier that may speak of them.
 	o.Files = append([]playbook.File{f}, o.Files...)
 	book, err := s.book.Over(o)
@@ -248,6 +251,17 @@ func withoutFile(files []playbook.File, name string) []playbook.File {
 	return out
 }
 
+// mostOwn entries an angler may keep.
+const mostOwn = 500
+
+// tooMany refuses more than an angler may keep.
+func tooMany(n int) error {
+	if n > mostOwn {
+		return wrong("body", fmt.Errorf("that would be %d targets and rules of your own; at most %d are kept", n, mostOwn))
+	}
+	return nil
+}
+
 var ownIDs = regexp.MustCompile(`^[a-z0-9]+(-[a-z0-9]+)*$`)
 
 // putOwn keeps an entry if the angler's book loads with it.
@@ -265,6 +279,9 @@ func (s *Server) putOwn(ctx context.Context, kind, id string, source []byte) (*o
 	}
 	name := kind + " " + id
 	o.Files = withoutFile(o.Files, name)
+	if err := tooMany(len(o.Files) + 1); err != nil {
+		return nil, err
+	}
 	before, err := s.book.Over(o)
 	if err != nil {
 		return nil, wrong("path.id", said(err))

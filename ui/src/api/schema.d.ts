@@ -2450,13 +2450,23 @@ export interface components {
             flight_speed_ms: number;
             /** Format: double */
             pace_ms: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description in still air
+             */
             reach_m: number;
             /**
              * Format: double
              * @description how far from the fish it must fall
              */
             splash_clear_m: number;
+            /**
+             * Format: double
+             * @description clockwise from north
+             */
+            wind_from_deg?: number;
+            /** Format: double */
+            wind_ms?: number;
             /** Format: double */
             window_max_m: number;
             /**
@@ -4445,6 +4455,10 @@ export interface components {
             timed_ms: number;
             /** Format: double */
             troll_ms: number;
+            /** Format: double */
+            wind_from_deg: number;
+            /** Format: double */
+            wind_ms: number;
         };
         VisitOut: {
             /**

@@ -1,10 +1,11 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { Button, Input, InputNumber, Select } from 'antd';
+import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Usual } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
+import { NumberIn } from '../format/NumberIn';
 import { useMoment } from '../moment/moment';
 import type { Field, Tool, Values } from './tool';
 import { Practice } from './Practice';
@@ -158,18 +159,16 @@ function Ask(props: { field: Field; value: Values[string]; onChange: (v: Values[
         />
       </label>
     );
-  const si = f.si ?? 1;
   return (
-    <label>
-      {f.label}
-      <InputNumber<number>
-        value={value === undefined ? null : Number((Number(value) / si).toPrecision(6))}
-        step={f.step}
-        min={f.min ?? 0}
-        max={f.max}
-        suffix={f.unit}
-        onChange={(v) => onChange(v === null ? undefined : v * si)}
-      />
-    </label>
+    <NumberIn
+      label={f.label}
+      value={value === undefined ? undefined : Number(value)}
+      onChange={onChange}
+      unit={f.unit}
+      si={f.si}
+      step={f.step}
+      min={f.min}
+      max={f.max}
+    />
   );
 }

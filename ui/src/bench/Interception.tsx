@@ -65,8 +65,8 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
         </g>
         <circle cx={px(0)} cy={py(0)} r={5} />
       </svg>
-      {aim.possible && <FromTheSide aim={aim} t={t} out={out} far={far} cross={crossing} />}
       <div>
+        {aim.possible && <FromTheSide aim={aim} t={t} out={out} far={far} cross={crossing} />}
         <label>
           {fixed(t, 1)} s{' '}
           <input
@@ -139,10 +139,10 @@ function FromTheSide(props: {
       </g>
       {t >= aim.wait_s && <circle cx={x(out)} cy={flying ? air(out) : top + 14} r={3.5} className="lure" />}
       <circle cx={x(0)} cy={top - 8} r={5} />
-      <text x={x(far)} y={top + 36} textAnchor="end">
-        {fixed(far, 0)} m
+      <text x={x(far)} y={16} textAnchor="end">
+        lands {fixed(far, 0)} m out
       </text>
-      <text x={x(cross)} y={top + 36} textAnchor="middle">
+      <text x={x(cross)} y={top + 36} textAnchor="end">
         meets it at {fixed(cross, 0)} m
       </text>
     </svg>

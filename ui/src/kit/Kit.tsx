@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type KitBody, type KitItem } from '../api/client';
+import { NumberIn } from '../format/NumberIn';
 import { ChooseFile } from '../setup/ChooseFile';
 import { fieldsOf, inShort, type KitField } from './kinds';
 import './kit.css';
@@ -212,17 +213,14 @@ function KitAsk(props: {
         <Input value={(value as string) ?? ''} onChange={(e) => onChange(e.target.value)} />
       </label>
     );
-  const si = f.si ?? 1;
   return (
-    <label>
-      {f.label}
-      <InputNumber<number>
-        value={value ? Number((Number(value) / si).toPrecision(5)) : null}
-        min={0}
-        step={f.step}
-        suffix={f.unit}
-        onChange={(v) => onChange(v === null ? undefined : v * si)}
-      />
-    </label>
+    <NumberIn
+      label={f.label}
+      value={value ? Number(value) : undefined}
+      onChange={onChange}
+      unit={f.unit}
+      si={f.si}
+      step={f.step}
+    />
   );
 }

@@ -17,6 +17,7 @@ export const idFrom = (text: string) =>
   text
     .toLowerCase()
     .normalize('NFD')
+    .replace(/\p{M}/gu, '')
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
     .slice(0, 50);

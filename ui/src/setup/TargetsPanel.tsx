@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { App, Button, Input, InputNumber, Select } from 'antd';
+import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type TargetBody, type TargetFull } from '../api/client';
+import { NumberIn } from '../format/NumberIn';
 import { idFrom } from './OwnRule';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
@@ -65,14 +66,13 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
     ['columns', 'Feeds', options(['bottom', 'mid', 'top'])],
   ];
   const number = (key: keyof TargetBody, label: string, unit: string) => (
-    <label>
-      {label}
-      <InputNumber<number>
-        value={(b[key] as number | undefined) ?? null}
-        suffix={unit}
-        onChange={(v) => set({ ...b, [key]: v ?? undefined })}
-      />
-    </label>
+    <NumberIn
+      label={label}
+      value={b[key] as number | undefined}
+      onChange={(v) => set({ ...b, [key]: v })}
+      unit={unit}
+      min={-3}
+    />
   );
   const copyId = idFrom(b.name);
   const isCopy = copyId !== '' && b.name !== first.name && !book.targets.some((k) => k.id === copyId);

@@ -1,0 +1,34 @@
+import { describe, expect, it } from 'vitest';
+import type { KitBody } from '../api/client';
+import { idFrom } from '../setup/OwnRule';
+import { fieldsOf, inShort } from './kinds';
+
+describe('a thing owned', () => {
+  it('is told in one line, in the units it is sold in', () => {
+    const line: KitBody = {
+      kind: 'line',
+      name: 'x',
+      material: 'braid',
+      break_n: 20 * 4.4482216152605,
+      diameter_m: 0.00022,
+      in_hand: true,
+    };
+    expect(inShort(line)).toBe('braid, 20 lb, 0.22 mm');
+    expect(
+      inShort({ kind: 'lure', name: 'x', finish: 'white', length_m: 0.09, snag_proof: true, in_hand: true }),
+    ).toBe('white, 9 cm, weedless');
+    expect(inShort({ kind: 'bait', name: 'x', count: 12, in_hand: true })).toBe('12 pieces');
+  });
+  it('is asked for what its kind needs', () => {
+    expect(fieldsOf.reel.map((f) => f.key)).toEqual(['turn_m', 'ratio', 'spool_m']);
+    expect(Object.keys(fieldsOf)).toHaveLength(9);
+  });
+});
+
+describe('an id of a rule of one’s own', () => {
+  it('is small letters, digits and hyphens', () => {
+    expect(idFrom('  Under the OLD post, on the ébb! ')).toBe('under-the-old-post-on-the-ebb');
+    expect(idFrom('§§§')).toBe('');
+    expect(idFrom('a'.repeat(80))).toHaveLength(50);
+  });
+});
