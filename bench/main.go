@@ -74,7 +74,7 @@ func edges14d() (float64, error) {
 		s.Targets = append(s.Targets, t)
 	}
 	var failed error
-	ms := median(5, func() {
+	ms := median(9, func() {
 		if _, err := s.Edges(); err != nil {
 			failed = err
 		}

@@ -23,12 +23,13 @@ func describe(q *Question, m *Moment, r *rankedOption) Choice {
 	pattern, size := hookOf(q, r)
 	leader := leaderN(q, r.mark)
 	fill := strings.NewReplacer("{weight}", q.System.Weight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern), " hook hook", " hook")
+	article := strings.NewReplacer(" a 8 ", " an 8 ", " a 11 ", " an 11 ", " a 18 ", " an 18 ")
 	name := r.offering.Name
 	if r.owned != nil {
 		name = r.owned.Name
 	}
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, fill.Replace(r.rig.Short), preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
+	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:], preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
 	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish, Hooked: r.offering.Hooked,
 		Size: q.System.Short(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.System, m.Spot, r.mark, r.rig),
 		Tip: r.rig.Tip, Bite: capital(r.rig.Bite) + ".", Refused: capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
@@ -153,6 +154,8 @@ func preposition(m *ground.Mark) string {
 		return "over"
 	case ground.Piling, ground.Timber:
 		return "beside"
+	case ground.Sill, ground.Rock:
+		return "at"
 	case ground.Edge, ground.Slope, ground.Step:
 		return "along"
 	}

@@ -153,6 +153,9 @@ func (o *options) leader(rig *playbook.Rig) string {
 	return "fluorocarbon"
 }
 
+// smallestOf the usual weight a lure is commonly sold in, as a share of it.
+const smallestOf = 1.0 / 3
+
 // tooLight is how much less than what the water asks for a lure may weigh and still
 // be used.
 const tooLight = 0.6
@@ -188,7 +191,7 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 			}
 			return p.owned.WeightKg, ""
 		}
-		return math.Max(need, p.rig.WeightKg), ""
+		return math.Max(math.Max(need, p.rig.WeightKg), p.offering.WeightKg*smallestOf), ""
 	case p.rig.Holds && o.current > 0:
 		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: verticalLine, LineLengthM: math.Max(depth*3, 30), DepthM: depth, Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
 		if err == nil {

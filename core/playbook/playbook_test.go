@@ -12,6 +12,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
+
+	"greypebble/core/tackle"
 )
 
 func builtinBook(t testing.TB) *Book {
@@ -292,4 +294,15 @@ func ExampleLoad() {
 	_, err := Load([]File{{"mine.yaml", []byte("rules:\n- id: x\n  says: more water\n  whenn: {stage: flood}\n")}})
 	fmt.Println(err)
 	// Output: mine.yaml:4: unknown key "whenn"; known are id, says, idea, origin, family, effect, certainty, school, targets, when
+}
+
+// Fulton's condition of every target's curve is that of a fish: common practice, no
+// source. A slip in a parameter from memory would show.
+func TestCurvesAreThoseOfFish(t *testing.T) {
+	for _, target := range builtinBook(t).Targets {
+		kg, err := target.Weight.Mass(0.4)
+		require.NoError(t, err)
+		k := tackle.Condition(0.4, kg)
+		assert.True(t, k > 0.7 && k < 2.8, "%s: K = %.2f at 40 cm", target.Name, k)
+	}
 }

@@ -27,8 +27,10 @@ type Tables struct {
 	Marks   []Table
 	fixed   []tabled
 	varying []tabled
-	// common rules are the same on every mark: their places among the above.
+	// common rules are the same on every mark: their places among the above. Bare ones
+	// look at one uncertain measure and nothing else, as most do.
 	commonFixed, commonVarying []int
+	bare                       []bareRule
 	// weights of the last moment, by place in fixed and varying.
 	wFixed   []float64
 	wVarying [][mostStates]float64
@@ -78,6 +80,38 @@ type unsureRamp struct {
 	ramp
 	// bit of the rule's state that says whether its reading is high.
 	bit int
+}
+
+// bareRule is a varying rule that is one or two ramps on one measure.
+type bareRule struct {
+	place       int
+	of          Measure
+	ramps       int
+	slope, from [2]float64
+}
+
+// bareOf a rule, where it is one.
+func bareOf(r *tabled, place int) (bareRule, bool) {
+	if len(r.clauses) != 1 {
+		return bareRule{}, false
+	}
+	c := &r.clauses[0]
+	if len(c.tests)+len(c.sure) > 0 || len(c.unsure) > 2 || c.unsure[0].of != c.unsure[len(c.unsure)-1].of {
+		return bareRule{}, false
+	}
+	b := bareRule{place: place, of: c.unsure[0].of, ramps: len(c.unsure)}
+	for i, u := range c.unsure {
+		b.slope[i], b.from[i] = u.slope, u.offset
+	}
+	return b, true
+}
+
+func (b *bareRule) weight(x float64) float64 {
+	w := x*b.slope[0] + b.from[0]
+	if b.ramps == 2 {
+		w = min(w, x*b.slope[1]+b.from[1])
+	}
+	return min(max(w, 0), 1)
 }
 
 // family of rules of one target: places in the table and the means of their
@@ -178,9 +212,16 @@ func (t *Table) place(r *sieved, mark int, fixed bool) (place int, own bool) {
 	place = len(*list)
 	t.asked[r.rule] = append(t.asked[r.rule], askedRule{r.when, mark, place})
 	*list = append(*list, tabledOf(r.when))
-	if own {
+	bare, isBare := bareRule{}, false
+	if !fixed && !own {
+		bare, isBare = bareOf(&t.varying[place], place)
+	}
+	switch {
+	case own:
 		*mine = append(*mine, place)
-	} else {
+	case isBare:
+		t.bare = append(t.bare, bare)
+	default:
 		*common = append(*common, place)
 	}
 	return place, own
@@ -271,6 +312,12 @@ func (c *tabledClause) certain(f *Facts) float64 {
 // Weigh the rules that are the same on every mark at a moment.
 func (t *Tables) Weigh(f *Facts, spread *Spread) {
 	t.weigh(t.commonFixed, t.commonVarying, f, spread)
+	for i := range t.bare {
+		b := &t.bare[i]
+		x, row := &spread[b.of], &t.wVarying[b.place]
+		row[0], row[1] = b.weight(x[0]), b.weight(x[1])
+		t.live[b.place] = row[0] > 0 || row[1] > 0
+	}
 	for _, i := range t.common {
 		t.means[i] = t.meanOf(&t.families[i])
 	}

@@ -47,11 +47,11 @@ func (b *Book) rulesOf(t *Target, n node) error {
 		{"warmth", "warmth", "clear plus", "Good feeding temperature for " + name, between(WaterTemp, t.Feeds.From, t.Feeds.To, fadesC)},
 		{"hot", "warmth", "clear minus", "Too warm for " + name + " to feed well", above(WaterTemp, t.Feeds.To+hotBy, fadesC)},
 		{"column", "depth", "clear plus", name + " feeds at this height in the water", is(Column, t.Columns)},
-		{"elsewhere", "place", "hopeless", "Hardly a place for " + name, is(Place, t.Lives).not()},
+		{"elsewhere", "presence", "hopeless", "Hardly a place for " + name, is(Place, t.Lives).not()},
 		{"cold", "warmth", "strong minus", "Cold water: " + name + " moves and eats little", below(WaterTemp, t.Feeds.From-coldBy, fadesC)}, // last: it gives way to gone
 	}
 	if t.GoneBelowC != nil {
-		list[len(list)-1] = said{"gone", "warmth", "hopeless", "Too cold for " + name, below(WaterTemp, *t.GoneBelowC, fadesC)}
+		list[len(list)-1] = said{"gone", "presence", "hopeless", "Too cold for " + name, below(WaterTemp, *t.GoneBelowC, fadesC)}
 	}
 	if len(t.Eats) > 0 {
 		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference", isTest(test{of: OfferingID, any: eats})})
@@ -69,7 +69,7 @@ func (b *Book) rulesOf(t *Target, n node) error {
 		list = append(list, said{"season", "season", "strong plus", "Its best months here", is(Month, t.Best)})
 	}
 	if len(t.Away) > 0 {
-		list = append(list, said{"away", "season", "hopeless", "Not here at this time of year", is(Month, t.Away)})
+		list = append(list, said{"away", "presence", "hopeless", "Not here at this time of year", is(Month, t.Away)})
 	}
 	if len(t.Likes) > 0 {
 		list = append(list, said{"likes", "mark", "clear plus", name + " lies at such marks", is(MarkKind, t.Likes)})

@@ -23,7 +23,7 @@ func prior(effect, certainty string) Prior {
 
 // families group rules that speak of the same thing; within one, weights that
 // add to more than one are divided by their sum.
-var families = []string{"flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark", "approach", "offering", "bait", "size",
+var families = []string{"presence", "flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark", "approach", "offering", "bait", "size",
 	"finish", "pace", "retrieve", "depth", "rig", "moon"}
 
 // Families in the order they are spoken of.
