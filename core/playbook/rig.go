@@ -146,6 +146,16 @@ func (b *Book) RigsOf(o *Offering) []*Rig {
 	return out
 }
 
+// Example of what goes on a rig: the first offering that does; nil where none does.
+func (b *Book) Example(r *Rig) *Offering {
+	for i := range b.Offerings {
+		if slices.Contains(b.Offerings[i].rigs, r.ID) {
+			return &b.Offerings[i]
+		}
+	}
+	return nil
+}
+
 // Rig by id.
 func (b *Book) Rig(id string) (*Rig, bool) {
 	for i := range b.Rigs {

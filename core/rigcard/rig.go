@@ -34,6 +34,8 @@ func squeezed(m float64) float64 { return 26 + 34*math.Log1p(m/0.15) }
 func Rig(r *playbook.Rig, t Tied) Drawing {
 	d := &card{Tied: t, rig: r, y: margin}
 	for i, p := range r.Parts {
+		d.onHead = i > 0 && r.Parts[i-1].Kind == "head"
+		d.bodied = i+1 < len(r.Parts) && r.Parts[i+1].Kind == "lure"
 		d.part(p, i == len(r.Parts)-1)
 	}
 	d.Height = d.y + margin
@@ -46,12 +48,40 @@ type card struct {
 	Tied
 	rig *playbook.Rig
 	y   float64
+	// onHead: the part hangs on a head's hook. bodied: a lure hides the hook of this one.
+	onHead, bodied bool
 }
 
 // say a word beside the line, with what to mind under it.
 func (c *card) say(y float64, text, mind string) {
-	c.word(words, y+4, "start", text, false)
-	c.word(words, y+19, "start", mind, true)
+	y += 4
+	for _, line := range broken(text, widestName) {
+		c.word(words, y, "start", line, false)
+		y += 15
+	}
+	for _, line := range broken(mind, widest) {
+		c.word(words, y, "start", line, true)
+		y += 13
+	}
+}
+
+// widest lines of small words and of names, in letters.
+const (
+	widest     = 26
+	widestName = 23
+)
+
+// broken into lines of no more than so many letters, where words end.
+func broken(text string, most int) []string {
+	var out []string
+	for _, w := range strings.Fields(text) {
+		if n := len(out) - 1; n >= 0 && len([]rune(out[n]))+1+len([]rune(w)) <= most {
+			out[n] += " " + w
+		} else {
+			out = append(out, w)
+		}
+	}
+	return out
 }
 
 // run of line downwards, its measure on the left.
@@ -223,7 +253,7 @@ func (c *card) float(p playbook.Part) {
 // branch off the line to the left, the line going on.
 func (c *card) branch(p playbook.Part) {
 	y := c.y + 10
-	length := 34 + 14*math.Log1p(p.LengthM/0.05)
+	length := 26 + 10*math.Log1p(p.LengthM/0.05)
 	if p.LengthM == 0 {
 		length = 12
 	}
@@ -282,8 +312,12 @@ func (c *card) head(p playbook.Part) {
 	if c.hook() != "" {
 		mind = strings.TrimSuffix(c.hook()+" hook; "+p.Says, "; ")
 	}
-	c.say(c.y+12, strings.TrimSpace(c.weightOr("")+" "+strings.ToLower(name)), mind)
-	c.y += 70
+	c.say(c.y+12, upper(strings.TrimSpace(c.weightOr("")+" "+strings.ToLower(name))), mind)
+	if c.bodied {
+		c.y += 22
+	} else {
+		c.y += 70
+	}
 }
 
 // lure by what it is.
@@ -327,7 +361,7 @@ func (c *card) lure(p playbook.Part) {
 			break
 		}
 		c.fill(Body, smooth([]point{{axis, y}, {axis + 9, y + 14}, {axis + 8, y + 46}, {axis + 3, y + 68}, {axis + 14, y + 84}, {axis + 4, y + 90}, {axis - 8, y + 84}, {axis - 3, y + 66}, {axis - 8, y + 46}, {axis - 9, y + 14}, {axis, y}}))
-		if c.rig.HookPattern != "" {
+		if c.rig.HookPattern != "" && !c.onHead {
 			c.stroke(Metal, smooth([]point{{axis, y + 2}, {axis, y + 34}, {axis + 6, y + 46}, {axis + 15, y + 42}, {axis + 15, y + 28}}))
 		}
 	}
@@ -338,6 +372,10 @@ func (c *card) lure(p playbook.Part) {
 		mind = c.weightOr(c.hook() + " hook; " + p.Says)
 	}
 	c.say(y+34, name, mind)
+	if c.onHead {
+		// The point stands out of the body.
+		c.stroke(Metal, smooth([]point{{axis + 3, y + 40}, {axis + 13, y + 45}, {axis + 23, y + 37}, {axis + 23, y + 16}}))
+	}
 	c.y += high
 }
 

@@ -34,6 +34,9 @@ func inside(t *testing.T, d Drawing, what string) {
 		}
 	}
 	for _, l := range d.Labels {
+		if l.Small && l.Anchor == "start" {
+			assert.LessOrEqual(t, len([]rune(l.Text)), widest+4, "%s: %q runs off the sheet", what, l.Text)
+		}
 		assert.True(t, l.Y > 0 && l.Y <= d.Height, "%s: %q at %v of %v", what, l.Text, l.Y, d.Height)
 	}
 }

@@ -115,7 +115,9 @@ func (s *Server) rigCard(_ context.Context, in *rigCardInput) (*rigCardOutput, e
 	if t.WeightKg == 0 {
 		t.WeightKg = r.WeightKg
 	}
-	if in.Offering != "" {
+	if in.Offering == "" {
+		t.Offering = s.book.Example(r)
+	} else {
 		o, known := s.book.Offering(in.Offering)
 		if !known {
 			return nil, wrong("query.offering", fmt.Errorf("the playbook has no offering %q", in.Offering))
