@@ -163,3 +163,53 @@ func TestTieOnOnAPhone(t *testing.T) {
 }
 
 func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }
+
+// A side taken in Set-up is kept, and is taken back.
+func TestASideIsTakenForGood(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	side := `document.querySelector('.schools [data-school=Q6]')`
+	require.NoError(t, p.Wait(side))
+	assert.Contains(t, eval[string](t, p, side+`.innerText`), "The pilings gain.")
+	require.NoError(t, p.Pick("On a pier:", "as far as you can"))
+	require.NoError(t, p.Wait(side+`.innerText.includes('Marks away from the pilings gain.')`))
+	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Wait(side+`?.innerText.includes('Marks away from the pilings gain.')`), "it is kept")
+	require.NoError(t, p.Pick("On a pier:", "beneath your feet (usual)"))
+	require.NoError(t, p.Wait(side+`.innerText.includes('The pilings gain.')`))
+}
+
+// A target is copied under another name, can be sought, and goes again.
+func TestATargetOfOnesOwn(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	panel := `document.querySelector('.targets-panel')`
+	require.NoError(t, p.Wait(panel))
+	name := `[...` + panel + `.querySelectorAll('label')].find((l) => l.innerText.startsWith('Name')).querySelector('input')`
+	_, err := browser.Eval[any](p, `(`+name+`.scrollIntoView({block: 'center'}), `+name+`.focus(), `+name+`.select(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Type("Pebble drum"))
+	press(t, p, "Add Pebble drum")
+	require.NoError(t, p.WaitText("Pebble drum is kept."))
+	require.NoError(t, p.Wait(panel+`.innerText.includes('Pebble drum (yours)')`))
+	require.NoError(t, p.Go("/tie-on"))
+	require.NoError(t, p.Wait(firstChoice+` !== ''`))
+	assert.True(t, eval[bool](t, p, `fetch('/api/v1/targets').then((r) => r.json()).then((l) => l.some((k) => k.id === 'pebble-drum'))`))
+	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Wait(panel))
+	require.NoError(t, p.Wait(`fetch('/api/v1/playbook/targets/pebble-drum', {method: 'DELETE'}).then((r) => r.status === 204)`))
+}
+
+// A kit comes in from a table; a table that is wrong says where, and nothing is kept.
+func TestAKitFromATable(t *testing.T) {
+	p := signedIn(t, "moss", browser.Desk)
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.WaitText("Nothing entered yet"))
+	handFile(t, p, "Add from CSV", "kit.csv", "kind,name,weight_kg\nhead,Half ounce,0.014\nhead,Broken,heavy\n")
+	require.NoError(t, p.WaitText("line 3, column weight_kg"))
+	assert.Zero(t, eval[int](t, p, `document.querySelectorAll('.kit-name').length`))
+	handFile(t, p, "Add from CSV", "kit.csv", "kind,name,weight_kg\nhead,Half ounce,0.014\nhead,Eighth,0.0035\n")
+	require.NoError(t, p.Wait(`document.querySelectorAll('.kit-name').length === 2`))
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.kit').innerText`), "14 g")
+	require.NoError(t, p.Wait(`fetch('/api/v1/kit').then((r) => r.json()).then((k) => Promise.all(k.items.map((i) => fetch('/api/v1/kit/' + i.id, {method: 'DELETE'})))).then(() => true)`))
+}
