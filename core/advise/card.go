@@ -7,7 +7,6 @@ import (
 
 	"greypebble/core/ground"
 	"greypebble/core/kit"
-	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/tackle"
 )
@@ -86,11 +85,12 @@ func hazardOf(m *ground.Mark) tackle.Hazard {
 }
 
 // castTo says from where and which way.
-func castTo(sys quantity.System, s *Spot, m *ground.Mark, r *playbook.Rig) string {
+func castTo(sys quantity.System, s *Spot, p *presentation) string {
+	m := p.mark
 	switch {
-	case r.Vertical || m.Kind == ground.Piling:
+	case p.rig.Vertical || m.Kind == ground.Piling:
 		return "Straight down."
-	case r.ID == "troll-light" || r.ID == "troll-fast" || r.ID == "planer-strip":
+	case p.way.Style == "troll":
 		return "Along the edge, out past it, and back over where one came."
 	}
 	switch m.Kind {

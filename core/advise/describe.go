@@ -31,7 +31,7 @@ func describe(q *Question, m *Moment, r *rankedOption) Choice {
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
 	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:], preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
 	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish, Hooked: r.offering.Hooked,
-		Size: q.System.Short(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.System, m.Spot, r.mark, r.rig),
+		Size: q.System.Short(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.System, m.Spot, &r.presentation),
 		Tip: r.rig.Tip, Bite: capital(r.rig.Bite) + ".", Refused: capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
 	c := &ch.Card
 	if r.owned != nil && r.owned.LengthM > 0 {
@@ -72,20 +72,32 @@ func knotFor(r *rankedOption) string {
 	return fmt.Sprintf("%s, %d turns", name, turns)
 }
 
+// sinks is what falls on a rig, and what to call it.
+func sinks(r *rankedOption) (tackle.Body, string) {
+	body, what := tackle.OnHead(r.weightKg), "head with its soft body"
+	switch {
+	case r.rig.Sinker != "":
+		body, what = tackle.Body{MassKg: r.weightKg, DensityKgM3: tackle.DensityOf(tackle.Egg), Shape: tackle.Egg}, "lead"
+	case r.offering.Kind == "metal" || r.offering.Kind == "spoon":
+		body, what = tackle.Body{MassKg: r.weightKg, DensityKgM3: tackle.DensityOf(tackle.Metal), Shape: tackle.Metal}, "metal"
+	}
+	if r.owned != nil && r.owned.FallMS > 0 {
+		body.TimedMS = r.owned.FallMS
+	}
+	return body, what
+}
+
 // retrieve says how to move it, with the arithmetic done.
 func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) (string, []Working) {
 	sys, depth, temp := q.System, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
 	var say []string
 	var work []Working
 	if (r.rig.Head || r.rig.Vertical) && r.rig.Column == "bottom" {
-		body := tackle.OnHead(r.weightKg)
-		if r.owned != nil && r.owned.FallMS > 0 {
-			body.TimedMS = r.owned.FallMS
-		}
+		body, what := sinks(r)
 		if v, err := body.FallSpeed(); err == nil {
 			count := depth / v
 			say = append(say, "Count "+count1(count)+" s down.")
-			how := fmt.Sprintf("%s ÷ %s fall of a %s head with its soft body", sys.Depth(depth), sys.Speed(v), sys.Weight(r.weightKg))
+			how := fmt.Sprintf("%s ÷ %s fall of %s of %s", sys.Depth(depth), sys.Speed(v), sys.Weight(r.weightKg), what)
 			weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
 			if body.TimedMS > 0 {
 				how, weak = fmt.Sprintf("%s ÷ %s as you timed it", sys.Depth(depth), sys.Speed(v)), ""
@@ -104,7 +116,7 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
 		c.Pace = count1(turns) + " turns in 10 s"
 		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.Speed(r.speedMS), sys.Depth(turn)), weak})
-		if strings.Contains(r.way.Cadence, "pause") {
+		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
 			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.Temperature(temp)),
 				"Common practice; let the fish correct it."})

@@ -224,3 +224,40 @@ func TestChosenSidesChangeTheHookAndTheLeader(t *testing.T) {
 	assert.Contains(t, card("Q11", "wire", "bluefish", tied).Card.Leader, "wire")
 	assert.Contains(t, card("Q11", "fluorocarbon", "bluefish", func(c Card) bool { return tied(c) && c.RigID != "surface-leader" }).Card.Leader, "fluorocarbon")
 }
+
+// The arithmetic names what falls, and a pause only where the retrieve has one that
+// follows the water's warmth.
+func TestTheArithmeticSpeaksOfWhatIsTiedOn(t *testing.T) {
+	w := newWorld(t)
+	working := func(c Choice, label string) string {
+		for _, k := range c.Arithmetic {
+			if k.Label == label {
+				return k.Formula
+			}
+		}
+		return ""
+	}
+	seen := map[string]bool{}
+	for _, ask := range [][2]string{{"pier", "weakfish"}, {"reef", "black-sea-bass"}, {"oyster bar", "red-drum"}, {"surf beach", "california-halibut"}} {
+		for _, c := range w.all(t, w.shore(ask[0], ground.Edge, "sand", 6), ask[1], nil).Choices {
+			fall := working(c, "Fall to the bottom")
+			switch {
+			case fall == "":
+			case strings.Contains(c.Card.Rig, "snoods"):
+				seen["lead"] = true
+				assert.Contains(t, fall, "of lead", c.Sentence)
+			case strings.Contains(c.Card.OfferingID, "metal") || strings.Contains(c.Card.OfferingID, "spoon"):
+				seen["metal"] = true
+				assert.Contains(t, fall, "of metal", c.Sentence)
+			default:
+				seen["head"] = true
+				assert.Contains(t, fall, "head with its soft body", c.Sentence)
+			}
+			if c.Card.Style == "stop and go" || c.Card.Style == "steady" || c.Card.Style == "roll" {
+				assert.Empty(t, c.Card.Pause, c.Sentence)
+			}
+			assert.NotContains(t, c.Sentence+c.Retrieve+c.Card.Cadence, "{", "a blank left open")
+		}
+	}
+	assert.Len(t, seen, 3)
+}

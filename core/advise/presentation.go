@@ -32,7 +32,7 @@ const clearance = 0.2
 // RuledOut is an offering that cannot work now, and why.
 type RuledOut struct{ Offering, Why string }
 
-// bench holds what does not depend on the presentation while they are listed.
+// options being listed, with what is the same for all of them.
 type options struct {
 	q       *Question
 	m       *Moment
@@ -166,8 +166,8 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 	switch {
 	case p.rig.Head:
 		want, most := tackle.HeadFor(depth, o.temp, o.m.Stage.RateMPerH), tackle.HeaviestHead(depth)
-		if p.rig.ID == "light-tandem" {
-			want = tackle.UltralightHead
+		if p.rig.HeadKg > 0 {
+			want = p.rig.HeadKg
 		}
 		if p.owned != nil && p.owned.WeightKg > 0 {
 			want = p.owned.WeightKg
@@ -181,7 +181,7 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		}
 		return want, ""
 	case p.rig.Vertical:
-		need, err := tackle.VerticalJig(depth, o.current, verticalLine, verticalAngle)
+		need, err := tackle.VerticalJig(depth, o.current, thinBraid, offUpright)
 		if err != nil {
 			return 0, "no weight keeps the line upright here"
 		}
@@ -193,7 +193,7 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		}
 		return math.Max(math.Max(need, p.rig.WeightKg), p.offering.WeightKg*smallestOf), ""
 	case p.rig.Holds && o.current > 0:
-		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: verticalLine, LineLengthM: math.Max(depth*3, 30), DepthM: depth, Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
+		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: thinBraid, LineLengthM: math.Max(depth*3, 30), DepthM: depth, Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
 		if err == nil {
 			return math.Max(l.HoldKg, p.rig.WeightKg), ""
 		}
@@ -205,11 +205,11 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 	return p.rig.WeightKg, ""
 }
 
-// The line a vertical rig is reckoned on, metres thick, and how far off upright it
-// may stand, degrees.
+// thinBraid is the line leads and jigs are reckoned on, metres thick; offUpright, how
+// far a vertical line may lean, degrees.
 const (
-	verticalLine  = 0.00025
-	verticalAngle = 15
+	thinBraid  = tackle.UsualLine
+	offUpright = 15
 )
 
 // usualCast of a plug in metres, and the line it is thrown on.

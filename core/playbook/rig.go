@@ -22,6 +22,8 @@ type Rig struct {
 	// Head says that a jig head or hook weight is chosen by depth; Vertical, that it
 	// hangs under the rod and its weight is chosen by depth and current.
 	Head, Vertical bool
+	// HeadKg is the head's weight where it is always the same, zero otherwise.
+	HeadKg float64
 	// FloatM is how deep below a float it hangs, zero without one.
 	FloatM float64
 	// places it is used at; none means all.
@@ -80,12 +82,12 @@ func (r *Rig) UsedAt(place string) bool {
 }
 
 func (b *Book) readRig(n node) error {
-	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "vertical", "float", "places", "hook", "size", "leader",
+	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical", "float", "places", "hook", "size", "leader",
 		"sinker", "holds", "ways", "bite", "refused", "tip", "parts")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
 		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
-		Head: r.flag("head"), Vertical: r.flag("vertical"), FloatM: r.quantity("float", quantity.Length, false),
+		Head: r.flag("head"), HeadKg: r.quantity("head_weight", quantity.Mass, false), Vertical: r.flag("vertical"), FloatM: r.quantity("float", quantity.Length, false),
 		places: r.words("places", "kind of place", Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns), HookSize: r.maybe("size"),
 		LeaderM: r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes), Holds: r.flag("holds"),
 		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),

@@ -158,9 +158,6 @@ func HeadFor(depthM, waterTempC, riseRateMPerH float64) float64 {
 	return 0.0053
 }
 
-// UltralightHead is 1/32 oz, for the spring runs (common practice, no source).
-const UltralightHead = 0.00089
-
 // HeaviestHead that still works in a depth: more sinks into the bottom before the
 // lure has moved (common practice, no source). Mass in kilograms.
 func HeaviestHead(depthM float64) float64 {
