@@ -88,6 +88,8 @@ func hazardOf(m *ground.Mark) tackle.Hazard {
 func castTo(sys quantity.System, s *Spot, p *presentation) string {
 	m := p.mark
 	switch {
+	case m.Kind == ground.Piling && p.rig.FloatM > 0:
+		return "Up-tide of the piles, and let it drift past them."
 	case p.rig.Vertical || m.Kind == ground.Piling:
 		return "Straight down."
 	case p.way.Style == "troll":
@@ -97,7 +99,7 @@ func castTo(sys quantity.System, s *Spot, p *presentation) string {
 	case ground.Edge, ground.Step, ground.Slope, ground.Trough, ground.Bar:
 		says := "Cast along it, not across: it stays in the good strip many times longer."
 		if s.Place == "surf beach" && m.DistanceM > 0 {
-			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.Depth(m.DistanceM), says)
+			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.Distance(m.DistanceM), says)
 		}
 		return says
 	case ground.Crest, ground.Flat:

@@ -134,7 +134,7 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 	switch {
 	case r.offering.RatedM > 0:
 		c.Depth = fmt.Sprintf("runs to %s over %s", sys.Depth(r.depthM), sys.Depth(depth))
-		work = append(work, Working{"It runs to", sys.Depth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.Depth(r.offering.RatedM), sys.Depth(usualCast)),
+		work = append(work, Working{"It runs to", sys.Depth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.Depth(r.offering.RatedM), sys.Distance(usualCast)),
 			"Good to a third; the depth where it first knocks tells you yours."})
 	case r.rig.FloatM > 0:
 		work = append(work, Working{"Below the float", sys.Depth(r.depthM),

@@ -41,7 +41,7 @@ type probe struct {
 var probes = []probe{
 	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.System.Depth},
 	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.System.Temperature},
-	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.System.Speed},
+	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.System.Wind},
 	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s", func(_ quantity.System, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
 }
 
@@ -108,7 +108,7 @@ func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64,
 	if p.log {
 		scale, back = math.Log, math.Exp
 	}
-	at := func(x float64) (*rankedOption, error) { return q.firstWith(m, p.kind, back(x), now) }
+	at := func(x float64) (*rankedOption, error) { return q.betterWith(m, p.kind, back(x), first, now) }
 	from, to := scale(v.Value), scale(end)
 	last := from
 	for i := 1; i <= probeSteps; i++ {
@@ -117,7 +117,7 @@ func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64,
 		if err != nil {
 			return nil, err
 		}
-		if o == nil || o.key() == first {
+		if o == nil {
 			last = x
 			continue
 		}
@@ -127,7 +127,7 @@ func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64,
 			if o, err = at(mid); err != nil {
 				return nil, err
 			}
-			if o == nil || o.key() == first {
+			if o == nil {
 				lo = mid
 			} else {
 				hi, then = mid, o
@@ -152,9 +152,15 @@ func nameOf(o *rankedOption) string {
 	return o.offering.Name
 }
 
-// firstWith another value of a reading, as if it had been seen. The yardstick stays:
-// it falls out of a comparison of choices.
-func (q *Question) firstWith(m *Moment, kind conditions.Kind, value float64, now ranking) (*rankedOption, error) {
+// clearly is by how much, in the logarithm of the edge, something must be better than
+// the first choice before it is said to take its place: two that are nearly even would
+// change places at every breath of wind.
+const clearly = 0.05
+
+// betterWith another value of a reading, as if it had been seen: what is then clearly
+// better than the first choice of now; nil where nothing is. The yardstick stays: it
+// falls out of a comparison of choices.
+func (q *Question) betterWith(m *Moment, kind conditions.Kind, value float64, first string, now ranking) (*rankedOption, error) {
 	other := *m
 	other.Believed = make(conditions.Believed, len(m.Believed))
 	for k, v := range m.Believed {
@@ -163,17 +169,26 @@ func (q *Question) firstWith(m *Moment, kind conditions.Kind, value float64, now
 	v := other.Believed[kind]
 	v.Value = value
 	other.Believed[kind] = v
-	return q.firstOf(&other, now)
+	return q.betterAt(&other, first, now)
 }
 
-func (q *Question) firstOf(m *Moment, now ranking) (*rankedOption, error) {
+func (q *Question) betterAt(m *Moment, first string, now ranking) (*rankedOption, error) {
 	again := *q
 	again.Blind = now.blind
 	r, err := again.rank(m)
 	if err != nil {
 		return nil, err
 	}
-	return again.first(r.list), nil
+	best := again.first(r.list)
+	if best == nil || best.key() == first {
+		return nil, nil
+	}
+	for i := range r.list {
+		if r.list[i].key() == first && best.value-r.list[i].value < clearly {
+			return nil, nil
+		}
+	}
+	return best, nil
 }
 
 // laterTurning is the first time, within hours, at which something else is first.
@@ -189,11 +204,11 @@ func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
 			return nil, err
 		}
 		m.Signs = q.Signs
-		o, err := q.firstOf(&m, now)
+		o, err := q.betterAt(&m, first, now)
 		if err != nil {
 			return nil, err
 		}
-		if o == nil || o.key() == first {
+		if o == nil {
 			continue
 		}
 		in := t.Sub(q.Time)

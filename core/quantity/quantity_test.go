@@ -81,3 +81,13 @@ func FuzzParse(f *testing.F) {
 		}
 	})
 }
+
+func TestTackleAndWeatherInBothSystems(t *testing.T) {
+	for want, got := range map[string]string{
+		"40 cm": Metric.Short(0.4), "1.2 m": Metric.Short(1.2), "3 m": Metric.Short(3), "16 in": US.Short(0.4), "4 ft": US.Short(1.2), "3.5 in": US.Short(0.09),
+		"20 lb": US.Class(88.96), "20 lb (9 kg)": Metric.Class(88.96), "5.0 kn": US.Knots(2.5722), "52 m": Metric.Distance(51.9), "170 ft": US.Distance(51.9),
+		"7.0 m/s": Metric.Wind(7), "16 mph": US.Wind(7),
+	} {
+		assert.Equal(t, want, got)
+	}
+}

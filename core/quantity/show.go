@@ -46,10 +46,28 @@ func (s System) Short(m float64) string {
 	switch {
 	case s == US && m >= 0.9:
 		return trimmed(math.Round(m/foot*2)/2) + " ft"
+	case s == US && m >= 0.15:
+		return plain(m/inch, 0) + " in"
 	case s == Metric && m >= 1:
 		return trimmed(math.Round(m*10)/10) + " m"
 	}
 	return s.Small(m)
+}
+
+// Distance shows how far off something is: "52 m", "171 ft".
+func (s System) Distance(m float64) string {
+	if s == US {
+		return plain(m/foot, 0) + " ft"
+	}
+	return plain(m, 0) + " m"
+}
+
+// Wind shows a wind's speed: "7.0 m/s", "16 mph".
+func (s System) Wind(ms float64) string {
+	if s == US {
+		return plain(ms*3600/mile, 0) + " mph"
+	}
+	return plain(ms, 1) + " m/s"
 }
 
 // gravity is the standard one, m/s².
