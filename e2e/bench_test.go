@@ -39,8 +39,8 @@ func TestTheBench(t *testing.T) {
 	}
 
 	require.NoError(t, p.Click("Cadence"))
-	require.NoError(t, p.Fill("The retrieve", "jerk jerk"))
-	require.NoError(t, p.Wait(`document.querySelector('.bench-work [role=alert]')?.innerText.includes('"jerk"')`))
+	require.NoError(t, p.Fill("The retrieve", "jiggle jiggle"))
+	require.NoError(t, p.Wait(`document.querySelector('.bench-work [role=alert]')?.innerText.includes('"jiggle"')`))
 	require.NoError(t, p.Fill("The retrieve", "wind 2 s pause 1 s"))
 	require.NoError(t, p.Wait(result+`.includes('3.0 s a round')`))
 	require.NoError(t, p.Click("Play"))

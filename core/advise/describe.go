@@ -129,7 +129,7 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 		c.Pace = sys.Knots(r.speedMS)
 		say = append(say, c.Pace+".")
 	}
-	c.Cadence = strings.ReplaceAll(r.way.Cadence, "{pause}", fmt.Sprintf("%g", pause))
+	c.Cadence = r.way.CadenceFor(pause)
 	c.Depth = sys.Depth(r.depthM)
 	switch {
 	case r.offering.RatedM > 0:

@@ -2,8 +2,11 @@ package playbook
 
 import (
 	"slices"
+	"strconv"
+	"strings"
 
 	"greypebble/core/quantity"
+	"greypebble/core/tackle"
 )
 
 // Rig joins an offering to the line.
@@ -51,6 +54,14 @@ type Way struct {
 	Style, Move string
 	// Cadence in the bench's written form, with {pause}; empty for what lies still.
 	Cadence string
+}
+
+// usualWaterC is the water a cadence is shown for where none is known, °C.
+const usualWaterC = 18
+
+// CadenceFor a pause of so many seconds.
+func (w *Way) CadenceFor(pauseS float64) string {
+	return strings.ReplaceAll(w.Cadence, "{pause}", strconv.FormatFloat(pauseS, 'f', -1, 64))
 }
 
 // Part of a rig.
@@ -107,7 +118,13 @@ func (b *Book) readRig(n node) error {
 
 func readWay(n node) (Way, error) {
 	r := n.reader("style", "move", "cadence")
-	return Way{r.word("style", "style", Styles), r.text("move"), r.maybe("cadence")}, r.err
+	w := Way{r.word("style", "style", Styles), r.text("move"), r.maybe("cadence")}
+	if r.err == nil && w.Cadence != "" {
+		if _, err := tackle.ParseCadence(w.CadenceFor(tackle.Pause(usualWaterC))); err != nil {
+			return w, n.errorf("%s", strings.TrimPrefix(err.Error(), "tackle: "))
+		}
+	}
+	return w, r.err
 }
 
 func readPart(n node) (Part, error) {

@@ -197,13 +197,13 @@ func TestCadence(t *testing.T) {
 		assert.Equal(t, want, got, text)
 	}
 	assert.InDelta(t, 4.8, Length([]Beat{{"twitch", 0.4}, {"twitch", 0.4}, {"pause", 4}}), 1e-12)
-	for text, want := range map[string]string{"": "empty", "jerk": `word 1 of the cadence, "jerk"`, "pause 99 s": "lasts between", "2": "ends with a number", "2 3 hop": "word 2", "90 hop": "word 1", strings.Repeat("hop ", 99): "at most 60"} {
+	for text, want := range map[string]string{"": "empty", "jiggle": `word 1 of the cadence, "jiggle"`, "pause 99 s": "lasts between", "2": "ends with a number", "2 3 hop": "word 2", "90 hop": "word 1", strings.Repeat("hop ", 99): "at most 60"} {
 		_, err := ParseCadence(text)
 		assert.ErrorContains(t, err, want, text)
 	}
 	rapid.Check(t, func(t *rapid.T) {
 		beats := rapid.SliceOfN(rapid.Custom(func(t *rapid.T) Beat {
-			m := rapid.SampledFrom([]string{"wind", "twitch", "pop", "hop", "walk", "lift", "pause"}).Draw(t, "move")
+			m := rapid.SampledFrom([]string{"wind", "twitch", "jerk", "pop", "hop", "walk", "lift", "pause"}).Draw(t, "move")
 			return Beat{m, rapid.SampledFrom([]float64{moves[m], 0.5, 2.25, 7}).Draw(t, "s")}
 		}), 1, 12).Draw(t, "beats")
 		again, err := ParseCadence(WriteCadence(beats))

@@ -8,7 +8,7 @@ import (
 
 // Beat of a retrieve.
 type Beat struct {
-	// Move is wind, twitch, pop, hop, walk, lift or pause.
+	// Move is wind, twitch, jerk, pop, hop, walk, lift or pause.
 	Move string
 	// Seconds it lasts.
 	Seconds float64
@@ -16,7 +16,7 @@ type Beat struct {
 
 // moves and how long one lasts where nothing is said (common practice, no
 // source).
-var moves = map[string]float64{"wind": 1, "twitch": 0.4, "pop": 0.6, "hop": 0.8, "walk": 0.5, "lift": 1, "pause": 2}
+var moves = map[string]float64{"wind": 1, "twitch": 0.4, "jerk": 0.7, "pop": 0.6, "hop": 0.8, "walk": 0.5, "lift": 1, "pause": 2}
 
 // Limits of a cadence.
 const (
@@ -43,7 +43,7 @@ func ParseCadence(text string) ([]Beat, error) {
 		if !known {
 			n, err := strconv.Atoi(w)
 			if err != nil || counted || n < 1 || n > mostBeats {
-				return nil, fmt.Errorf("tackle: word %d of the cadence, %q: expected wind, twitch, pop, hop, walk, lift or pause, or how often (1 to %d) before one of them", i+1, w, mostBeats)
+				return nil, fmt.Errorf("tackle: word %d of the cadence, %q: expected wind, twitch, jerk, pop, hop, walk, lift or pause, or how often (1 to %d) before one of them", i+1, w, mostBeats)
 			}
 			times, counted = n, true
 			continue

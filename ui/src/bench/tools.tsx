@@ -113,7 +113,7 @@ export const tools = [
   tool({
     id: 'cadence',
     name: 'Cadence',
-    says: 'A retrieve in words: wind, twitch, pop, hop, walk, lift, pause; how often before, seconds after.',
+    says: 'A retrieve in words: wind, twitch, jerk, pop, hop, walk, lift, pause; how often before, seconds after.',
     fields: [{ key: 'text', label: 'The retrieve', text: true }],
     first: () => ({ text: '2 twitch pause 4 s' }),
     body: (v) => ({ text: String(v.text) }),
