@@ -72,7 +72,7 @@ func TestTheBenchNamesWhatIsWrong(t *testing.T) {
 		"reel-turns":    {object{"from_depth_m": 1, "to_depth_m": 2}, "a turn of the handle"},
 		"fall":          {object{"mass_kg": 0.01, "density_kg_m3": 900, "shape": "sphere", "depth_m": 1}, "does not sink"},
 		"pace":          {object{"least_water_speed_ms": -1, "push_ms": 0, "length_per_turn_m": 0.6}, "least speed"},
-		"cadence":       {object{"text": "jerk"}, "jerk"},
+		"cadence":       {object{"text": "jiggle"}, "jiggle"},
 		"lead":          {object{"current_ms": 9, "line_diameter_m": 0.0003, "line_length_m": 50}, "current"},
 		"plug":          {object{"rated_m": 1, "cast_m": 30, "line_diameter_m": 0.0003, "pace_ms": 1, "strip_min_m": 0, "strip_max_m": 1}, "say a spot"},
 		"interception":  {object{"fish": object{"x_m": 0, "y_m": 5, "speed_ms": -1, "bearing_deg": 0}, "pace_ms": 1, "flight_speed_ms": 9, "reach_m": 9, "splash_clear_m": 1, "window_min_m": 0, "window_max_m": 1}, "speed"},

@@ -3,7 +3,15 @@ import type { BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
 
 /** Pitch of each move, Hz; a pause is silent. */
-const pitch: Record<string, number> = { wind: 330, twitch: 660, jerk: 740, pop: 880, hop: 550, walk: 440, lift: 392 };
+const pitch: Record<string, number> = {
+  wind: 330,
+  twitch: 660,
+  jerk: 740,
+  pop: 880,
+  hop: 550,
+  walk: 440,
+  lift: 392,
+};
 const speeds = [1, 0.5, 0.25];
 
 /** A retrieve played by sound, light and vibration, in slow motion too. */
