@@ -74,6 +74,12 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
       min={-3}
     />
   );
+  const text = (key: 'note' | 'handling' | 'hooks' | 'latin', label: string) => (
+    <label>
+      {label}
+      <Input value={b[key] ?? ''} maxLength={400} onChange={(e) => set({ ...b, [key]: e.target.value })} />
+    </label>
+  );
   const copyId = idFrom(b.name);
   const isCopy = copyId !== '' && b.name !== first.name && !book.targets.some((k) => k.id === copyId);
   return (
@@ -82,9 +88,8 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
         Name
         <Input value={b.name} maxLength={80} onChange={(e) => set({ ...b, name: e.target.value })} />
       </label>
-      <p className="small quiet">
-        <i>{t.latin}</i>. {t.note} Hooks {t.hooks}. {t.handling}
-      </p>
+      {text('note', 'What to know')}
+      {text('handling', 'Landing, holding, putting back')}
       <div className="form-row">
         {number('feeds_from_c', 'Feeds well from', '°C')}
         {number('feeds_to_c', 'to', '°C')}
@@ -96,6 +101,33 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
             value={b.senses}
             onChange={(senses) => set({ ...b, senses })}
             options={options(['sight', 'scent', 'both']) as never}
+          />
+        </label>
+      </div>
+      <div className="form-row">
+        {text('hooks', 'Hooks')}
+        {text('latin', 'Latin name')}
+        <NumberIn
+          label="Strikes ahead from"
+          value={b.strikes_from_m}
+          onChange={(v) => set({ ...b, strikes_from_m: v ?? 0 })}
+          unit="cm"
+          si={0.01}
+        />
+        <NumberIn
+          label="to"
+          value={b.strikes_to_m}
+          onChange={(v) => set({ ...b, strikes_to_m: v ?? 0 })}
+          unit="cm"
+          si={0.01}
+        />
+        <label>
+          Danger to the leader
+          <Select
+            aria-label="Danger to the leader"
+            value={b.hazard}
+            onChange={(hazard) => set({ ...b, hazard })}
+            options={options(['open sand', 'shell', 'pilings', 'rock', 'teeth']) as never}
           />
         </label>
       </div>
