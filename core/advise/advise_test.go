@@ -118,7 +118,7 @@ func TestEdgeIsTheProductOfTheReasonsShown(t *testing.T) {
 	}
 }
 
-// Handbook T4, common practice: little water on the crest, fish line the edge;
+// T4, common practice: little water on the crest, fish line the edge;
 // deeper, some push up on top.
 func TestDepthOverTheCrestMovesTheFish(t *testing.T) {
 	w := newWorld(t)
@@ -144,7 +144,7 @@ func TestMovingWaterBeatsSlack(t *testing.T) {
 	assert.Contains(t, rules(b.Choices[0]), "slack-water")
 }
 
-// Handbook C1, C3, C4: murk wants scent and thump, clear water and sun a
+// C1, C3, C4, common practice: murk wants scent and thump, clear water and sun a
 // darting shape.
 func TestClarityChangesWhatIsTiedOn(t *testing.T) {
 	w := newWorld(t)
@@ -160,7 +160,7 @@ func TestClarityChangesWhatIsTiedOn(t *testing.T) {
 	assert.Greater(t, clear.Choices[0].Edge.Value, murky.Choices[0].Edge.Value)
 }
 
-// Handbook S2, B1: cold fish want natural bait, and lures slower with longer stops.
+// S2, B1, common practice: cold fish want natural bait, and lures slower with longer stops.
 func TestTemperatureChangesApproachAndPace(t *testing.T) {
 	w := newWorld(t)
 	at := w.when(t, day)
@@ -191,7 +191,7 @@ func TestTemperatureChangesApproachAndPace(t *testing.T) {
 	assert.Contains(t, paddle(warm).Retrieve, "10 turns in 10 s, pause 1 s")
 }
 
-// Handbook S13, Q1: low light favours a surface lure.
+// S13, Q1, common practice: low light favours a surface lure.
 func TestLightBringsTheSurfaceLure(t *testing.T) {
 	w := newWorld(t)
 	rank := func(at time.Time) int {

@@ -62,7 +62,7 @@ func offers(a Advice, offering string) bool {
 	return false
 }
 
-// Handbook L4, L1, common practice: what cannot work does not rank, and why is said.
+// L4, L1, common practice: what cannot work does not rank, and why is said.
 func TestWhatIsRuledOutAndWhy(t *testing.T) {
 	w := newWorld(t)
 	sand := w.all(t, w.shore("rocky shore", ground.Edge, "sand", 1.6), "kelp-bass", nil)

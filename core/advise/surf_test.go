@@ -9,7 +9,7 @@ import (
 	"greypebble/core/ground"
 )
 
-// Handbook W6, common practice: white water is a bar, darker unbroken water
+// W6, common practice: white water is a bar, darker unbroken water
 // between two lines of white is a trough.
 func TestWhiteWaterShowsBarAndTrough(t *testing.T) {
 	s, err := ground.NewSection([]ground.Point{{DistanceM: 0, ElevationM: 2}, {DistanceM: 25, ElevationM: 0.8}, {DistanceM: 38, ElevationM: -1.1},

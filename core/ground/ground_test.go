@@ -61,7 +61,7 @@ func TestWindowsAreOrderedAndSayWhatShutsThem(t *testing.T) {
 	})
 }
 
-// Handbook: with 0.20–0.25 m over the crest most fish sit on the edges in
+// T4, common practice: with 0.20–0.25 m over the crest most fish sit on the edges in
 // 0.75–0.9 m. Common practice, no source.
 func TestOysterBarDepths(t *testing.T) {
 	crest := Mark{Name: "crest", Kind: Crest, ElevationM: 0.85}

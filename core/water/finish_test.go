@@ -42,7 +42,7 @@ func TestFinishByLight(t *testing.T) {
 	}
 }
 
-// Check of the handbook (common practice): noon over a stained bay, Secchi 2 m:
+// C5, common practice: noon over a stained bay, Secchi 2 m:
 // 18 m down it is as dark as moonlight, and the last metres are in the dark.
 func TestBandsOfAStainedBay(t *testing.T) {
 	k, err := Attenuation(2)

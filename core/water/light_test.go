@@ -7,7 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-// Handbook check of dark water at noon: Secchi 2 m, 18 m deep leaves 2·10⁻⁷ of
+// C8, from memory, dark water at noon: Secchi 2 m, 18 m deep leaves 2·10⁻⁷ of
 // the surface light (Poole & Atkins 1929), noon becomes moonlight.
 func TestBlackAtNoonAtEighteenMetres(t *testing.T) {
 	k, err := Attenuation(2)

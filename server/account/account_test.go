@@ -1,0 +1,148 @@
+package account_test
+
+import (
+	"context"
+	"fmt"
+	"io"
+	"net/http"
+	"net/http/cookiejar"
+	"net/http/httptest"
+	"net/url"
+	"os"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/server/account"
+	"greypebble/server/localdb"
+	"greypebble/server/store"
+)
+
+var s *store.Store
+
+func TestMain(m *testing.M) { os.Exit(run(m)) }
+
+func run(m *testing.M) int {
+	dir, err := os.MkdirTemp("", "greypebble-account-")
+	if err != nil {
+		panic(err)
+	}
+	defer os.RemoveAll(dir)
+	db, err := localdb.Start(context.Background(), dir)
+	if err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return 1
+	}
+	defer db.Stop() //nolint:errcheck // the directory goes anyhow
+	if s, err = store.Open(context.Background(), db.DSN()); err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return 1
+	}
+	return m.Run()
+}
+
+// site signs in at /in, says who asks at /who, and signs out at /out.
+func site(t *testing.T, secure bool) (*httptest.Server, *http.Client) {
+	t.Helper()
+	a, err := account.New(s, secure)
+	require.NoError(t, err)
+	t.Cleanup(a.Close)
+	mux := http.NewServeMux()
+	mux.HandleFunc("/in", func(w http.ResponseWriter, r *http.Request) {
+		if _, err := a.SignIn(r.Context(), r.FormValue("name"), r.FormValue("password")); err != nil {
+			http.Error(w, err.Error(), http.StatusUnauthorized)
+		}
+	})
+	mux.HandleFunc("/who", func(w http.ResponseWriter, r *http.Request) {
+		if id, ok := a.Angler(r.Context()); ok {
+			_, _ = fmt.Fprint(w, id)
+		}
+	})
+	mux.HandleFunc("/out", func(w http.ResponseWriter, r *http.Request) {
+		if err := a.SignOut(r.Context()); err != nil {
+			http.Error(w, err.Error(), http.StatusInternalServerError)
+		}
+	})
+	srv := httptest.NewServer(a.Middleware(mux))
+	t.Cleanup(srv.Close)
+	jar, err := cookiejar.New(nil)
+	require.NoError(t, err)
+	return srv, &http.Client{Jar: jar}
+}
+
+func get(t *testing.T, c *http.Client, address string) (int, string) {
+	t.Helper()
+	r, err := c.Get(address)
+	require.NoError(t, err)
+	defer r.Body.Close()
+	raw, err := io.ReadAll(r.Body)
+	require.NoError(t, err)
+	return r.StatusCode, string(raw)
+}
+
+func in(srv *httptest.Server, name, password string) string {
+	return srv.URL + "/in?" + url.Values{"name": {name}, "password": {password}}.Encode()
+}
+
+func TestSigningInAndOut(t *testing.T) {
+	ctx := context.Background()
+	id := uuid.Must(uuid.NewV7())
+	hash, err := account.Hash("a good one")
+	require.NoError(t, err)
+	assert.NotContains(t, hash, "a good one")
+	require.NoError(t, s.AddAngler(ctx, store.Angler{ID: id, Name: "heron", PasswordHash: hash}))
+	srv, c := site(t, false)
+	_, who := get(t, c, srv.URL+"/who")
+	assert.Empty(t, who)
+	for _, wrong := range [][2]string{{"heron", "a bad one"}, {"nobody", "a good one"}, {"heron", ""}} {
+		status, says := get(t, c, in(srv, wrong[0], wrong[1]))
+		assert.Equal(t, http.StatusUnauthorized, status)
+		assert.Contains(t, says, account.ErrWrong.Error(), "the same answer to a wrong name and a wrong password")
+	}
+	status, _ := get(t, c, in(srv, "heron", "a good one"))
+	assert.Equal(t, http.StatusOK, status)
+	_, who = get(t, c, srv.URL+"/who")
+	assert.Equal(t, id.String(), who)
+
+	// Another browser is nobody; a second copy of the server knows the first's session.
+	_, other := site(t, false)
+	_, who = get(t, other, srv.URL+"/who")
+	assert.Empty(t, who)
+	second, _ := site(t, false)
+	here, err := url.Parse(srv.URL)
+	require.NoError(t, err)
+	there, err := url.Parse(second.URL)
+	require.NoError(t, err)
+	c.Jar.SetCookies(there, c.Jar.Cookies(here))
+	_, who = get(t, c, second.URL+"/who")
+	assert.Equal(t, id.String(), who)
+
+	status, _ = get(t, c, srv.URL+"/out")
+	assert.Equal(t, http.StatusOK, status)
+	_, who = get(t, c, srv.URL+"/who")
+	assert.Empty(t, who)
+}
+
+func TestTheCookieIsKeptFromScriptsAndOtherSites(t *testing.T) {
+	ctx := context.Background()
+	hash, err := account.Hash("x")
+	require.NoError(t, err)
+	require.NoError(t, s.AddAngler(ctx, store.Angler{ID: uuid.Must(uuid.NewV7()), Name: "egret", PasswordHash: hash}))
+	for _, secure := range []bool{false, true} {
+		srv, _ := site(t, secure)
+		r, err := http.Get(in(srv, "egret", "x"))
+		require.NoError(t, err)
+		_ = r.Body.Close()
+		require.Len(t, r.Cookies(), 1)
+		k := r.Cookies()[0]
+		assert.True(t, k.HttpOnly)
+		assert.Equal(t, http.SameSiteLaxMode, k.SameSite)
+		assert.Equal(t, secure, k.Secure)
+		// What the database holds is not what the browser sends.
+		var stored int
+		require.NoError(t, s.DB().QueryRowContext(ctx, "SELECT COUNT(*) FROM sessions WHERE token = ?", k.Value).Scan(&stored))
+		assert.Zero(t, stored)
+	}
+}
