@@ -49,8 +49,7 @@ func New(s *store.Store, secure bool) (*Accounts, error) {
 		return nil, err
 	}
 	m := scs.New()
-	sessions := mysqlstore.NewWithCleanupInterval(s.DB(), 10*time.Minute)
-	m.Store = sessions
+	m.Store = mysqlstore.NewWithCleanupInterval(s.DB(), 0)
 	m.Lifetime = sessionLife
 	m.HashTokenInStore = true
 	m.Cookie.Name = "greypebble"
@@ -64,7 +63,7 @@ func New(s *store.Store, secure bool) (*Accounts, error) {
 		slog.Error("session", "error", err)
 		http.Error(w, http.StatusText(http.StatusInternalServerError), http.StatusInternalServerError)
 	}
-	return &Accounts{s, m, make(chan struct{}, atOnce), decoy, sessions.StopCleanup}, nil
+	return &Accounts{s, m, make(chan struct{}, atOnce), decoy, clean(s)}, nil
 }
 
 // Close ends the cleaning of old sessions.

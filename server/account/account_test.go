@@ -10,6 +10,7 @@ import (
 	"net/url"
 	"os"
 	"testing"
+	"time"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
@@ -145,4 +146,23 @@ func TestTheCookieIsKeptFromScriptsAndOtherSites(t *testing.T) {
 		require.NoError(t, s.DB().QueryRowContext(ctx, "SELECT COUNT(*) FROM sessions WHERE token = ?", k.Value).Scan(&stored))
 		assert.Zero(t, stored)
 	}
+}
+
+func TestSessionsThatHaveRunOutAreForgotten(t *testing.T) {
+	ctx := context.Background()
+	put := func(token, expiry string) {
+		_, err := s.DB().ExecContext(ctx, "INSERT INTO sessions (token, data, expiry) VALUES (?, '', UTC_TIMESTAMP(6) "+expiry+")", token)
+		require.NoError(t, err)
+	}
+	put("over", "- INTERVAL 1 SECOND")
+	put("still good", "+ INTERVAL 1 HOUR")
+	left := func(token string) (n int) {
+		require.NoError(t, s.DB().QueryRowContext(ctx, "SELECT COUNT(*) FROM sessions WHERE token = ?", token).Scan(&n))
+		return n
+	}
+	a, err := account.New(s, false)
+	require.NoError(t, err)
+	require.Eventually(t, func() bool { return left("over") == 0 }, 10*time.Second, 20*time.Millisecond)
+	a.Close()
+	assert.Equal(t, 1, left("still good"))
 }

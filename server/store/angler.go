@@ -39,3 +39,12 @@ func (s *Store) AnglerByID(ctx context.Context, id uuid.UUID) (a Angler, err err
 func (s *Store) Anglers(ctx context.Context) (n int, err error) {
 	return n, s.db.GetContext(ctx, &n, `SELECT COUNT(*) FROM angler`)
 }
+
+// ForgetSessions that have run out, and say how many.
+func (s *Store) ForgetSessions(ctx context.Context) (n int64, err error) {
+	r, err := s.db.ExecContext(ctx, `DELETE FROM sessions WHERE expiry < UTC_TIMESTAMP(6)`)
+	if err != nil {
+		return 0, err
+	}
+	return r.RowsAffected()
+}
