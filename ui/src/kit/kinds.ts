@@ -10,6 +10,8 @@ export interface KitField {
   step?: number;
   words?: readonly string[];
   text?: boolean;
+  /** The number in a line of others, where it would not say what it measures. */
+  said?: (shown: string) => string;
 }
 
 const pound = 4.4482216152605;
@@ -21,18 +23,25 @@ const material: KitField = {
   label: 'Of',
   words: ['braid', 'mono', 'fluorocarbon', 'wire'],
 };
-const count: KitField = { key: 'count', label: 'How many', step: 1 };
+const count: KitField = { key: 'count', label: 'How many', step: 1, said: (s) => `${s} pieces` };
 
 /** What is asked of each kind of thing; fitting the columns of the kit's table. */
 export const fieldsOf: Record<KitBody['kind'], KitField[]> = {
   rod: [
     { key: 'length_m', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'rated_kg', label: 'Casts up to', unit: 'g', si: 0.001, step: 5 },
+    { key: 'rated_kg', label: 'Casts up to', unit: 'g', si: 0.001, step: 5, said: (s) => `casts up to ${s}` },
   ],
   reel: [
-    { key: 'turn_m', label: 'A turn, measured', unit: 'm', step: 0.01 },
-    { key: 'ratio', label: 'Gear ratio', step: 0.1 },
-    { key: 'spool_m', label: 'Spool over the line', unit: 'mm', si: 0.001, step: 1 },
+    { key: 'turn_m', label: 'A turn, measured', unit: 'm', step: 0.01, said: (s) => `${s} a turn` },
+    { key: 'ratio', label: 'Gear ratio', step: 0.1, said: (s) => `${s}:1` },
+    {
+      key: 'spool_m',
+      label: 'Spool over the line',
+      unit: 'mm',
+      si: 0.001,
+      step: 1,
+      said: (s) => `spool ${s}`,
+    },
   ],
   line: [material, strength, diameter],
   leader: [material, strength, diameter],
@@ -46,8 +55,8 @@ export const fieldsOf: Record<KitBody['kind'], KitField[]> = {
   lure: [
     { key: 'length_m', label: 'Length', unit: 'cm', si: 0.01, step: 0.5 },
     weight,
-    { key: 'rated_m', label: 'Dives to', unit: 'm', step: 0.1 },
-    { key: 'fall_ms', label: 'Falls, timed', unit: 'm/s', step: 0.05 },
+    { key: 'rated_m', label: 'Dives to', unit: 'm', step: 0.1, said: (s) => `dives to ${s}` },
+    { key: 'fall_ms', label: 'Falls, timed', unit: 'm/s', step: 0.05, said: (s) => `falls ${s}` },
     count,
   ],
   bait: [count],
@@ -62,9 +71,9 @@ export function inShort(b: KitBody): string {
     ...fieldsOf[b.kind].map((f) => {
       const v = b[f.key];
       if (!v) return '';
-      if (typeof v === 'number')
-        return `${plain(v / (f.si ?? 1))}${f.unit ? ' ' + f.unit : f.key === 'count' ? ' pieces' : ''}`;
-      return String(v);
+      if (typeof v !== 'number') return String(v);
+      const shown = `${plain(v / (f.si ?? 1))}${f.unit ? ' ' + f.unit : ''}`;
+      return f.said ? f.said(shown) : shown;
     }),
     b.snag_proof ? 'weedless' : '',
   ]

@@ -18,6 +18,15 @@ describe('a thing owned', () => {
       inShort({ kind: 'lure', name: 'x', finish: 'white', length_m: 0.09, snag_proof: true, in_hand: true }),
     ).toBe('white, 9 cm, weedless');
     expect(inShort({ kind: 'bait', name: 'x', count: 12, in_hand: true })).toBe('12 pieces');
+    expect(inShort({ kind: 'reel', name: 'x', turn_m: 0.7, ratio: 5.2, in_hand: true })).toBe(
+      '0.7 m a turn, 5.2:1',
+    );
+    expect(inShort({ kind: 'rod', name: 'x', length_m: 2.2, rated_kg: 0.02, in_hand: true })).toBe(
+      '2.2 m, casts up to 20 g',
+    );
+    expect(inShort({ kind: 'lure', name: 'x', rated_m: 1.5, fall_ms: 0.4, in_hand: true })).toBe(
+      'dives to 1.5 m, falls 0.4 m/s',
+    );
   });
   it('is asked for what its kind needs', () => {
     expect(fieldsOf.reel.map((f) => f.key)).toEqual(['turn_m', 'ratio', 'spool_m']);
