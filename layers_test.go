@@ -14,29 +14,39 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
+// room is what a room of the API may import: never another room.
+var room = []string{"core/*", "interchange/*", "server/store", "server/desk", "server/api/web", "server/api/wire"}
+
 // allowed says what each package may import of the project. Imports point
 // downwards only; core knows no server, no file and no clock.
 var allowed = map[string][]string{
-	".":               {},
-	"core/quantity":   {},
-	"core/tide":       {},
-	"core/sky":        {},
-	"core/tackle":     {"core/quantity"},
-	"core/water":      {},
-	"core/ground":     {"core/quantity", "core/sky", "core/tide", "core/water"},
-	"core/conditions": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
-	"core/playbook":   {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/tackle"},
-	"core/rate":       {"core/quantity", "core/conditions", "core/playbook"},
-	"core/kit":        {"core/quantity", "core/tackle"},
-	"core/rigcard":    {"core/quantity", "core/tackle", "core/playbook"},
-	"core/advise": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/playbook",
-		"core/rate", "core/tackle", "core/kit"},
+	".":                  {},
+	"core/quantity":      {},
+	"core/prose":         {},
+	"core/tide":          {},
+	"core/sky":           {},
+	"core/water":         {},
+	"core/tackle":        {"core/quantity"},
+	"core/ground":        {"core/quantity", "core/sky", "core/tide", "core/water"},
+	"core/conditions":    {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
+	"core/spot":          {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions"},
+	"core/spot/spottest": {"core/ground", "core/spot", "core/tide"},
+	"core/playbook":      {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/tackle"},
+	"core/rate":          {"core/quantity", "core/conditions", "core/playbook"},
+	"core/scene":         {"core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook"},
+	"core/sweep":         {"core/sky", "core/tide", "core/water", "core/conditions", "core/spot", "core/playbook", "core/rate", "core/scene"},
+	"core/kit":           {"core/quantity", "core/tackle"},
+	"core/rigcard":       {"core/quantity", "core/tackle", "core/playbook"},
+	"core/advise": {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook",
+		"core/rate", "core/scene", "core/tackle", "core/kit"},
+	"interchange/calendar":            {"core/ground"},
+	"interchange/format":              {"core/ground", "interchange/*"},
 	"interchange/kitcsv":              {"core/kit", "interchange/misread", "interchange/table"},
 	"interchange/table":               {"interchange/misread"},
 	"interchange/gauge":               {"core/tide", "interchange/misread", "interchange/table"},
 	"interchange/turns":               {"core/tide", "interchange/misread", "interchange/table", "interchange/gauge"},
 	"interchange/asc":                 {"core/ground", "interchange/misread"},
-	"interchange/soundings":           {"core/ground", "interchange/feature", "interchange/misread", "interchange/table"},
+	"interchange/soundings":           {"core/ground", "interchange/feature", "interchange/misread", "interchange/nmea", "interchange/table"},
 	"interchange/profile":             {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/places":              {"interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/feature":             {},
@@ -44,18 +54,32 @@ var allowed = map[string][]string{
 	"interchange/gpx":                 {"interchange/feature", "interchange/misread"},
 	"interchange/kml":                 {"interchange/feature", "interchange/misread"},
 	"interchange/geojson":             {"interchange/feature"},
-	"interchange/logger":              {"core/conditions", "interchange/misread", "interchange/table"},
+	"interchange/logger":              {"core/conditions", "interchange/misread", "interchange/nmea", "interchange/table"},
 	"interchange/nmea":                {},
 	"interchange/forecast":            {"core/conditions", "interchange/misread"},
 	"interchange/misread":             {},
 	"interchange/station":             {"core/tide", "interchange/misread"},
-	"server/feed":                     {"core/*", "interchange/*", "server/store"},
-	"server/feed/sim":                 {"core/*", "interchange/*"},
 
-	"server/localdb": {},
-	"server/store":   {"core/*"},
+	"server/feed":     {"core/*", "interchange/*", "server/store"},
+	"server/feed/sim": {"core/*", "interchange/*"},
+	"server/localdb":  {},
+	// The store keeps what the job knows of a spot; it asks no advice.
+	"server/store":   {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook", "core/kit"},
 	"server/account": {"server/store"},
-	"server/api":     {"core/*", "interchange/*", "server/store", "server/account"},
+	"server/desk":    {"core/*", "server/store"},
+	// The rooms stand side by side on web and wire; only the router knows them.
+	"server/api/web":        {"core/playbook", "core/quantity", "server/account", "server/desk", "server/store"},
+	"server/api/wire":       {"core/*", "server/api/web", "server/store"},
+	"server/api/places":     room,
+	"server/api/tides":      room,
+	"server/api/conditions": room,
+	"server/api/advice":     room,
+	"server/api/book":       room,
+	"server/api/bench":      room,
+	"server/api/logbook":    room,
+	"server/api/files":      room,
+	"server/api": {"core/playbook", "server/store", "server/account", "server/api/web", "server/api/places", "server/api/tides", "server/api/conditions",
+		"server/api/advice", "server/api/book", "server/api/bench", "server/api/logbook", "server/api/files"},
 	"server":         {"core/*", "server/*", "ui"},
 	"ui":             {},
 	"demo":           {"core/*", "server/store", "server/account"},
@@ -127,5 +151,18 @@ func TestCoreAsksForNoTime(t *testing.T) {
 		require.NoError(t, err)
 		assert.NotContains(t, raw, "time.Now(", path)
 		assert.NotContains(t, raw, "time.Since(", path)
+	}
+}
+
+// The API itself is router, session and middleware; what is answered lies in the rooms.
+func TestTheAPIIsItsRooms(t *testing.T) {
+	files, err := filepath.Glob("server/api/*.go")
+	require.NoError(t, err)
+	for _, path := range files {
+		if strings.HasSuffix(path, "_test.go") {
+			continue
+		}
+		assert.Contains(t, []string{"api.go", "session.go", "compress.go", "nostore.go", "ratelimit.go", "sameorigin.go", "security.go"}, filepath.Base(path),
+			"a handler belongs into a room")
 	}
 }

@@ -15,6 +15,7 @@ import (
 	"greypebble/core/advise"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
+	"greypebble/core/sweep"
 	"greypebble/core/tide"
 	"greypebble/demo"
 )
@@ -62,7 +63,7 @@ func edges14d() (float64, error) {
 	if err != nil {
 		return 0, err
 	}
-	s := advise.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14, Step: 10 * time.Minute}
+	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14, Step: 10 * time.Minute}
 	for i := range 30 {
 		s.Spots = append(s.Spots, laid[i%len(laid)])
 	}
@@ -176,14 +177,14 @@ func adviceDay() (day, blind float64, err error) {
 	}
 	belief := rate.Priors{Book: book}
 	start := time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)
-	var pick *rate.Blind
-	blind = median(5, func() { pick, err = advise.Blind(book, belief, target, spots, start) })
+	var pick *rate.Baseline
+	blind = median(5, func() { pick, err = advise.Baseline(book, belief, target, spots, start) })
 	if err != nil {
 		return 0, 0, err
 	}
 	day = median(3, func() {
 		for t := start; t.Before(start.AddDate(0, 0, 1)); t = t.Add(10 * time.Minute) {
-			if _, e := advise.Ask(advise.Question{Book: book, Belief: belief, Target: target, Spots: spots, Time: t, Blind: pick}); e != nil {
+			if _, e := advise.Ask(advise.Question{Book: book, Belief: belief, Target: target, Spots: spots, Time: t, Baseline: pick}); e != nil {
 				err = e
 			}
 		}

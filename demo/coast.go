@@ -6,9 +6,9 @@ import (
 
 	"github.com/google/uuid"
 
-	"greypebble/core/advise"
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/core/water"
 	"greypebble/server/store"
@@ -46,6 +46,9 @@ type angler struct {
 	station store.Station
 	waters  []store.Water
 	spots   []store.Spot
+	// like another angler of the scenario, salt making their ids their own.
+	like string
+	salt func(uuid.UUID) uuid.UUID
 }
 
 func station(owner string) store.Station {
@@ -59,7 +62,7 @@ func wren() angler {
 	shore := store.Water{ID: id("Long Strand water"), StationID: a.station.ID, Name: "Outer shore", TimeZone: timeZone}
 	a.waters = []store.Water{sound, shore}
 	a.spots = []store.Spot{
-		{ID: id("Kettle Bar"), Water: sound, Name: "Kettle Bar", Place: "oyster bar", Lat: kettleBar.place.Lat, Lon: kettleBar.place.Lon, Offsets: tide.Lagged(25*time.Minute, 0.93), Current: water.Setting{SeenMS: 0.55},
+		{ID: id("Kettle Bar"), Water: sound, Spot: spot.Spot{Name: "Kettle Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: kettleBar.place.Lat, Lon: kettleBar.place.Lon}, Offsets: tide.Lagged(25*time.Minute, 0.93), Current: water.Setting{SeenMS: 0.55},
 			Note: "Wade over from the bank; the gut behind the bar floods first.",
 			Access: ground.Access{Manner: ground.Wading, In: ground.Passage{Name: "the gut", ElevationM: 0.32},
 				Out: ground.Passage{Name: "the gut", ElevationM: 0.32}},
@@ -69,8 +72,8 @@ func wren() angler {
 				ground.Mark{Name: "Sill", Kind: ground.Sill, DistanceM: 27, ElevationM: 0.45, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}, Line: "sill covers"},
 				ground.Mark{Name: "Crest", Kind: ground.Crest, DistanceM: 45, ElevationM: 0.7, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}, Line: "crest covers"},
 				ground.Mark{Name: "Seaward edge", Kind: ground.Edge, DistanceM: 57, ElevationM: 0.05, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
-				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 82, ElevationM: -1.53, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Long Strand"), Water: shore, Name: "Long Strand", Place: "surf beach", Lat: longStrand.place.Lat, Lon: longStrand.place.Lon,
+				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 82, ElevationM: -1.53, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})}},
+		{ID: id("Long Strand"), Water: shore, Spot: spot.Spot{Name: "Long Strand", Place: "surf beach", LatLon: ground.LatLon{Lat: longStrand.place.Lat, Lon: longStrand.place.Lon},
 			Note: "Open sand. The inner trough is waist deep a few steps out.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the upper beach", ElevationM: 2.1},
 				Out: ground.Passage{Name: "the upper beach", ElevationM: 2.1}},
@@ -79,8 +82,8 @@ func wren() angler {
 				ground.Mark{Name: "Swash", Kind: ground.Swash, DistanceM: 30, ElevationM: 0.79, Bottom: "sand", Fishable: ground.Depths{MinM: 0.2}},
 				ground.Mark{Name: "Inner trough", Kind: ground.Trough, DistanceM: 52, ElevationM: -0.6, Bottom: "sand", Fishable: ground.Depths{MinM: 0.4}},
 				ground.Mark{Name: "Bar", Kind: ground.Bar, DistanceM: 81, ElevationM: 0.2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}, Line: "bar covers"},
-				ground.Mark{Name: "Outer trough", Kind: ground.Trough, DistanceM: 128, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}})},
-		{ID: id("Cutwater Pier"), Water: shore, Name: "Cutwater Pier", Place: "pier", Lat: cutwaterPier.place.Lat, Lon: cutwaterPier.place.Lon, Offsets: tide.Lagged(5*time.Minute, 1), Current: water.Setting{SeenMS: 0.25},
+				ground.Mark{Name: "Outer trough", Kind: ground.Trough, DistanceM: 128, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}})}},
+		{ID: id("Cutwater Pier"), Water: shore, Spot: spot.Spot{Name: "Cutwater Pier", Place: "pier", LatLon: ground.LatLon{Lat: cutwaterPier.place.Lat, Lon: cutwaterPier.place.Lon}, Offsets: tide.Lagged(5*time.Minute, 1), Current: water.Setting{SeenMS: 0.25},
 			Note: "Timber, open end. Most people cast away from the best water.",
 			Access: ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the deck", ElevationM: 4},
 				Out: ground.Passage{Name: "the deck", ElevationM: 4}},
@@ -88,7 +91,7 @@ func wren() angler {
 			Marks: marks("Cutwater Pier",
 				ground.Mark{Name: "Shore pilings", Kind: ground.Piling, DistanceM: 52, ElevationM: -0.7, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}},
 				ground.Mark{Name: "Middle pilings", Kind: ground.Piling, DistanceM: 90, ElevationM: -1.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}},
-				ground.Mark{Name: "Deep end", Kind: ground.Slope, DistanceM: 138, ElevationM: -2.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}})},
+				ground.Mark{Name: "Deep end", Kind: ground.Slope, DistanceM: 138, ElevationM: -2.75, Bottom: "sand", Fishable: ground.Depths{MinM: 0.6}})}},
 	}
 	stampedAt(a.spots, map[string]stamp{"Kettle Bar": kettleBar, "Long Strand": longStrand, "Cutwater Pier": cutwaterPier})
 	for _, l := range soundSpots {
@@ -116,7 +119,7 @@ func moss() angler {
 	creek := store.Water{ID: id("Fallow Creek"), StationID: a.station.ID, Name: "Fallow Creek", TimeZone: timeZone}
 	a.waters = []store.Water{creek}
 	a.spots = []store.Spot{
-		{ID: id("Candle Bar"), Water: creek, Name: "Candle Bar", Place: "oyster bar", Lat: candleBar.place.Lat, Lon: candleBar.place.Lon, Offsets: tide.Lagged(55*time.Minute, 0.84), Current: water.Setting{BasinM2: 62_000, WidthM: 84, BedM: -1},
+		{ID: id("Candle Bar"), Water: creek, Spot: spot.Spot{Name: "Candle Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: candleBar.place.Lat, Lon: candleBar.place.Lon}, Offsets: tide.Lagged(55*time.Minute, 0.84), Current: water.Setting{BasinM2: 62_000, WidthM: 84, BedM: -1},
 			Note:    "By kayak over the sill.",
 			Access:  ground.Access{Manner: ground.Kayak, In: ground.Passage{Name: "the sill", ElevationM: 0.4}, Out: ground.Passage{Name: "the sill", ElevationM: 0.4}},
 			Section: candleBar.points,
@@ -124,7 +127,7 @@ func moss() angler {
 				ground.Mark{Name: "Sill", Kind: ground.Sill, DistanceM: 18, ElevationM: 0.4, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}, Line: "sill covers"},
 				ground.Mark{Name: "Crest", Kind: ground.Crest, DistanceM: 31, ElevationM: 0.65, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}, Line: "crest covers"},
 				ground.Mark{Name: "Edge", Kind: ground.Edge, DistanceM: 45, ElevationM: 0, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
-				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 64, ElevationM: -1.27, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})},
+				ground.Mark{Name: "Channel", Kind: ground.Channel, DistanceM: 64, ElevationM: -1.27, Bottom: "mud", Fishable: ground.Depths{MinM: 0.5}})}},
 	}
 	stampedAt(a.spots, map[string]stamp{"Candle Bar": candleBar})
 	return a
@@ -138,9 +141,9 @@ func points(pairs ...float64) []ground.Point {
 	return out
 }
 
-func marks(spot string, list ...ground.Mark) []ground.Mark {
+func marks(at string, list ...ground.Mark) []ground.Mark {
 	for i := range list {
-		list[i].ID = id(spot + " " + list[i].Name).String()
+		list[i].ID = id(at + " " + list[i].Name).String()
 	}
 	return list
 }
@@ -150,19 +153,19 @@ func SpotID(name string) string { return id(name).String() }
 
 // Spots of the demo's first angler as the core wants them, without a database;
 // for benchmarks.
-func Spots() ([]*advise.Spot, error) {
+func Spots() ([]*spot.Spot, error) {
 	a := wren()
 	h, err := tide.NewHarmonics(a.station.Constituents, a.station.Z0M)
 	if err != nil {
 		return nil, err
 	}
-	out, readings := make([]*advise.Spot, len(a.spots)), conditions.Sorted(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
+	out, readings := make([]*spot.Spot, len(a.spots)), conditions.Sorted(forecast(time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC)))
 	for i := range a.spots {
 		sp := &a.spots[i]
 		if sp.Tide, err = tide.Follow(h, sp.Offsets); err != nil {
 			return nil, err
 		}
-		out[i] = sp.WithReadings(readings)
+		out[i] = sp.With(readings)
 	}
 	return out, nil
 }

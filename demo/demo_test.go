@@ -7,7 +7,6 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/ground"
-	"greypebble/core/playbook"
 )
 
 // The coast's parts agree: sections with depths, spots with the shore, ways with
@@ -18,7 +17,7 @@ func TestTheCoastAgreesWithItself(t *testing.T) {
 	for _, a := range []angler{wren(), moss()} {
 		for _, sp := range a.spots {
 			require.NoError(t, sp.Access.Validate(), sp.Name)
-			assert.Contains(t, playbook.Places, sp.Place)
+			assert.Contains(t, ground.Places, sp.Place)
 			require.NotNil(t, sp.SectionFrom, sp.Name)
 			section, err := ground.NewSection(sp.Section)
 			require.NoError(t, err, sp.Name)

@@ -3,11 +3,15 @@ package demo
 import (
 	"context"
 	"fmt"
+	"slices"
+	"sync"
 	"time"
 
 	"greypebble/core/playbook"
 	"greypebble/server/account"
 	"greypebble/server/store"
+
+	"github.com/google/uuid"
 )
 
 // Load fills an empty database with the scenario and puts a made-up forecast
@@ -18,24 +22,93 @@ func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Tim
 	if err != nil {
 		return err
 	}
-	anglers := []angler{wren(), moss()}
-	for _, a := range anglers {
+	for _, a := range []angler{wren(), moss()} {
 		if n == 0 {
 			if err := a.load(ctx, s, book); err != nil {
 				return fmt.Errorf("demo: %s: %w", a.name, err)
 			}
-		}
-		for _, w := range a.waters {
-			if err := s.ReplaceForecast(ctx, id(a.name), w.ID, forecast(now)); err != nil {
-				return fmt.Errorf("demo: forecast of %s: %w", w.Name, err)
+			if err := a.fish(ctx, s, book); err != nil {
+				return fmt.Errorf("demo: the log of %s: %w", a.name, err)
 			}
+		}
+		if err := a.forecast(ctx, s, now); err != nil {
+			return err
 		}
 	}
 	return nil
 }
 
+// LoadLike stores another angler, by a name of their own, with everything one of the
+// scenario has; the log only if it is asked for. Their rows have ids of their own, see
+// [IDOf]. It is for tests, each of which has its own angler.
+func LoadLike(ctx context.Context, s *store.Store, book *playbook.Book, like, name string, log bool, now time.Time) error {
+	a := wren()
+	if like == "moss" {
+		a = moss()
+	}
+	a = a.renamed(name)
+	if err := a.load(ctx, s, book); err != nil {
+		return fmt.Errorf("demo: %s: %w", name, err)
+	}
+	if log {
+		if err := a.fish(ctx, s, book); err != nil {
+			return fmt.Errorf("demo: the log of %s: %w", name, err)
+		}
+	}
+	return a.forecast(ctx, s, now)
+}
+
+// IDOf a thing of the scenario (a spot, a water, a station, "wren" themselves) as an angler
+// loaded by [LoadLike] has it.
+func IDOf(angler, thing string) uuid.UUID {
+	if angler == "wren" || angler == "moss" {
+		return id(thing)
+	}
+	return uuid.NewSHA1(id(thing), []byte(angler))
+}
+
+// renamed is the angler by another name, all rows with ids of their own.
+func (a angler) renamed(name string) angler {
+	own := func(i uuid.UUID) uuid.UUID { return uuid.NewSHA1(i, []byte(name)) }
+	a.like, a.name, a.salt = a.name, name, own
+	a.station.ID = own(a.station.ID)
+	for i := range a.waters {
+		a.waters[i].ID, a.waters[i].StationID = own(a.waters[i].ID), a.station.ID
+	}
+	for i := range a.spots {
+		sp := &a.spots[i]
+		sp.ID, sp.Water.ID, sp.Water.StationID = own(sp.ID), own(sp.Water.ID), a.station.ID
+		sp.Marks = slices.Clone(sp.Marks)
+		for j := range sp.Marks {
+			sp.Marks[j].ID = own(uuid.MustParse(sp.Marks[j].ID)).String()
+		}
+	}
+	return a
+}
+
+// own id of a row of the angler.
+func (a angler) own(name string) uuid.UUID {
+	if a.salt != nil {
+		return a.salt(id(name))
+	}
+	return id(name)
+}
+
+// forecast puts a made-up one into the angler's waters.
+func (a angler) forecast(ctx context.Context, s *store.Store, now time.Time) error {
+	for _, w := range a.waters {
+		if err := s.ReplaceForecast(ctx, id(a.name), w.ID, forecast(now)); err != nil {
+			return fmt.Errorf("demo: forecast of %s: %w", w.Name, err)
+		}
+	}
+	return nil
+}
+
+// passwords are hashed once: that is made to be slow.
+var hashed = sync.OnceValues(func() (string, error) { return account.Hash(Password) })
+
 func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) error {
-	hash, err := account.Hash(Password)
+	hash, err := hashed()
 	if err != nil {
 		return err
 	}
@@ -59,7 +132,7 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 			return err
 		}
 		for _, z := range zones(w.Name) {
-			if err := s.PutZone(ctx, id(a.name), w.ID, id("zone "+z.Name), z); err != nil {
+			if err := s.PutZone(ctx, id(a.name), w.ID, a.own("zone "+z.Name), z); err != nil {
 				return err
 			}
 		}
@@ -69,10 +142,10 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 			return err
 		}
 	}
-	if a.name == "wren" { // the other shows what there is without a kit
+	if a.name == "wren" || a.like == "wren" { // the other shows what there is without a kit
 		if err := a.outfit(ctx, s, book); err != nil {
 			return err
 		}
 	}
-	return a.fish(ctx, s, book)
+	return nil
 }

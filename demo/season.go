@@ -44,7 +44,7 @@ func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) e
 			spots = append(spots, sp)
 		}
 	}
-	f := fisher{a, s, book, r, spots, make(map[string]*rate.Blind)}
+	f := fisher{a, s, book, r, spots, make(map[string]*rate.Baseline)}
 	for _, season := range seasons {
 		days := int(season[1].Sub(season[0]).Hours() / 24)
 		for n := range outings {
@@ -66,11 +66,11 @@ func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) e
 
 type fisher struct {
 	angler
-	store  *store.Store
-	book   *playbook.Book
-	random *rand.Rand
-	spots  []*store.Spot
-	blind  map[string]*rate.Blind
+	store    *store.Store
+	book     *playbook.Book
+	random   *rand.Rand
+	spots    []*store.Spot
+	baseline map[string]*rate.Baseline
 }
 
 // baseRate is fish a rod-hour of a blind pick.
@@ -119,17 +119,17 @@ func (f *fisher) ask(target *playbook.Target, at int, t time.Time) (advise.Advic
 		if i == at {
 			readings = seen
 		}
-		q.Spots = append(q.Spots, sp.ForAdvice(readings))
+		q.Spots = append(q.Spots, sp.With(conditions.Sorted(readings)))
 	}
 	// One yardstick a target does for made-up catches.
-	if f.blind[target.ID] == nil {
-		b, err := advise.Blind(f.book, q.Belief, target, q.Spots, t)
+	if f.baseline[target.ID] == nil {
+		b, err := advise.Baseline(f.book, q.Belief, target, q.Spots, t)
 		if err != nil {
 			return advise.Advice{}, err
 		}
-		f.blind[target.ID] = b
+		f.baseline[target.ID] = b
 	}
-	q.Blind = f.blind[target.ID]
+	q.Baseline = f.baseline[target.ID]
 	return advise.Ask(q)
 }
 

@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"greypebble/core/ground"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/core/water"
 	"greypebble/server/store"
@@ -83,8 +84,8 @@ func (l laid) spot(w store.Water) store.Spot {
 	begin := at(l.from.x, l.from.y)
 	points := tidySection(terrain().Cut(begin, s.to(l.length), 28))
 	faces := l.faces
-	sp := store.Spot{ID: id(l.name), Water: w, Name: l.name, Place: l.place, Note: l.note, Hazards: l.hazards, Bottom: l.bottom, FacesDeg: &faces, Access: l.access,
-		Offsets: l.offsets, Current: l.current, Section: points, SectionFrom: &begin, SectionBearing: l.bearing}
+	sp := store.Spot{ID: id(l.name), Water: w, Spot: spot.Spot{Name: l.name, Place: l.place, Note: l.note, Hazards: l.hazards, Bottom: l.bottom, FacesDeg: &faces, Access: l.access,
+		Offsets: l.offsets, Current: l.current, Section: points, SectionFrom: &begin, SectionBearing: l.bearing}}
 	p := s.to(l.spotAt)
 	sp.Lat, sp.Lon = p.Lat, p.Lon
 	section, err := ground.NewSection(points)

@@ -44,12 +44,19 @@ func Weather(t time.Time) map[conditions.Kind]float64 {
 	rain := math.Max(0, 3*noise("rain", t, 9*time.Hour)-3) * cloud
 	period := 8.5 * math.Exp(0.18*noise("period", t, 70*time.Hour))
 	round := func(x, step float64) float64 { return math.Round(x/step) * step }
-	return map[conditions.Kind]float64{
+	out := map[conditions.Kind]float64{
 		conditions.WindSpeed: round(wind, 0.1), conditions.WindFrom: round(from, 5), conditions.WaterTemp: round(temp, 0.1),
 		conditions.Clarity: round(math.Min(math.Max(secchi, 0.2), 6), 0.05), conditions.Cloud: round(cloud, 0.05),
 		conditions.AirTemp: round(air, 0.1), conditions.SwellHeight: round(swell, 0.1), conditions.SwellPeriod: round(period, 0.5),
 		conditions.Rain: round(rain, 0.1),
 	}
+	// What else a forecast may give wanders about what is commonly assumed of it.
+	for _, n := range conditions.Natures() {
+		if _, made := out[n.Kind]; !made && n.CF != "" && !math.IsNaN(n.Assumed) {
+			out[n.Kind] = round(math.Min(math.Max(n.Assumed*math.Exp(0.2*noise(n.CF, t, 30*time.Hour)), n.Min), n.Max), n.Step)
+		}
+	}
+	return out
 }
 
 // forecastDays is how far the made-up forecast reaches.

@@ -32,13 +32,16 @@ type Server struct {
 	URL string
 	App *server.App
 
-	db       *localdb.Server
-	http     *httptest.Server
-	mu       sync.Mutex
-	signedIn map[string]http.CookieJar
+	dir     string
+	db      *localdb.Server
+	http    *httptest.Server
+	mu      sync.Mutex
+	fresh   int
+	demo    sync.Once
+	demoErr error
 }
 
-// Start a server with the demo loaded; call from TestMain and Stop at the end.
+// Start a server on an empty database; call from TestMain and Stop at the end.
 func Start() (*Server, error) {
 	dir, err := os.MkdirTemp("", "greypebble-test-")
 	if err != nil {
@@ -46,15 +49,14 @@ func Start() (*Server, error) {
 	}
 	db, err := localdb.Start(context.Background(), dir)
 	if err != nil {
+		_ = os.RemoveAll(dir)
 		return nil, err
 	}
-	s := &Server{db: db}
+	s := &Server{dir: dir, db: db}
 	s.App, err = server.New(context.Background(), server.Config{DSN: db.DSN(), Now: func() time.Time { return Now }})
-	if err == nil {
-		err = demo.Load(context.Background(), s.App.Store, s.App.Book, Now)
-	}
 	if err != nil {
 		_ = db.Stop()
+		_ = os.RemoveAll(dir)
 		return nil, err
 	}
 	s.http = httptest.NewServer(s.App.Handler)
@@ -75,42 +77,84 @@ func Run(m *testing.M, kit **Server) int {
 	return m.Run()
 }
 
-// Stop the server and its database.
+// Stop the server and its database, which goes with it.
 func (s *Server) Stop() {
 	s.http.Close()
 	_ = s.App.Close()
 	_ = s.db.Stop()
+	_ = os.RemoveAll(s.dir)
 }
 
 // Client speaks JSON with the server and keeps its cookie.
 type Client struct {
+	// Name of the angler who is signed in, empty for nobody.
+	Name string
+
 	t    testing.TB
 	base string
 	http http.Client
+}
+
+// ID of a thing of the angler's: a spot, a water, by its name in the scenario.
+func (c *Client) ID(thing string) string { return demo.IDOf(c.Name, thing).String() }
+
+// Object is a JSON object.
+type Object = map[string]any
+
+// Problem is an answer that says what was wrong (RFC 9457).
+type Problem struct {
+	Status int
+	Detail string
+	Errors []struct{ Location, Message string }
 }
 
 // Client that is not signed in.
 func (s *Server) Client(t testing.TB) *Client {
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
-	return &Client{t, s.URL + "/api/v1", http.Client{Jar: jar, Timeout: 30 * time.Second}}
+	return &Client{t: t, base: s.URL + "/api/v1", http: http.Client{Jar: jar, Timeout: 30 * time.Second}}
 }
 
-// As is a client signed in as a demo angler. One session serves all tests: signing in is
-// dear and limited.
-func (s *Server) As(t testing.TB, name string) *Client {
+// Having says what a fresh angler has besides waters, spots and kit.
+type Having int
+
+// A log takes a second to make up.
+const (
+	NoLog Having = iota
+	ALog
+)
+
+// Newcomer stores an angler of their own for a test, with everything one of the scenario
+// ("wren", "moss") has, and returns the name; the password is the scenario's.
+func (s *Server) Newcomer(t testing.TB, like string, having Having) string {
 	s.mu.Lock()
-	defer s.mu.Unlock()
+	s.fresh++
+	name := fmt.Sprintf("%s %d", like, s.fresh)
+	s.mu.Unlock()
+	require.NoError(t, demo.LoadLike(context.Background(), s.App.Store, s.App.Book, like, name, having == ALog, Now))
+	return name
+}
+
+// Fresh is a client signed in as a newcomer.
+func (s *Server) Fresh(t testing.TB, like string, having ...Having) *Client {
+	has := NoLog
+	if len(having) > 0 {
+		has = having[0]
+	}
+	return s.As(t, s.Newcomer(t, like, has))
+}
+
+// LoadDemo as it is shipped, once, for what looks at the scenario itself.
+func (s *Server) LoadDemo() error {
+	s.demo.Do(func() { s.demoErr = demo.Load(context.Background(), s.App.Store, s.App.Book, Now) })
+	return s.demoErr
+}
+
+// As is a client signed in as an angler.
+func (s *Server) As(t testing.TB, name string) *Client {
 	c := s.Client(t)
-	if jar := s.signedIn[name]; jar != nil {
-		c.http.Jar = jar
-		return c
-	}
 	require.Equal(t, http.StatusOK, c.Do("POST", "/login", map[string]any{"name": name, "password": demo.Password}, nil))
-	if s.signedIn == nil {
-		s.signedIn = map[string]http.CookieJar{}
-	}
-	s.signedIn[name] = c.http.Jar
+	c.Name = name
 	return c
 }
 

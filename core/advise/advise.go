@@ -12,6 +12,8 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
+	"greypebble/core/scene"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
 
@@ -22,12 +24,12 @@ type Question struct {
 	Target *playbook.Target
 	// Spots are all the angler's spots, for the blind pick; At is the index of
 	// the one asked about.
-	Spots []*Spot
+	Spots []*spot.Spot
 	At    int
 	// Time of the question.
 	Time time.Time
-	// Blind may hold the blind pick if it was worked out before.
-	Blind *rate.Blind
+	// Baseline may hold the blind pick if it was worked out before.
+	Baseline *rate.Baseline
 	// Kit is what the angler has; KitOnly leaves out everything else.
 	Kit     kit.Kit
 	KitOnly bool
@@ -35,15 +37,15 @@ type Question struct {
 	Signs []string
 	// Changes: say what would change the choice.
 	Changes bool
-	// System the sentences are written in.
-	System quantity.System
+	// Units the sentences are written in.
+	Units quantity.Units
 	// Most choices wanted; 0 means three.
 	Most int
 }
 
 // Advice is ranked choices for a moment and what they rest on.
 type Advice struct {
-	Moment  Moment
+	Moment  spot.Moment
 	Choices []Choice
 	// Beyond is the best choice of what is not in the kit, where it is better than
 	// anything that is.
@@ -89,8 +91,8 @@ type Reason struct {
 	Idea, Origin, Effect, Certainty, Family, School string
 }
 
-// BlindRule is the name of the last reason: what a blind pick has already.
-const BlindRule = "blind-pick"
+// BaselineRule is the name of the last reason: what a blind pick has already.
+const BaselineRule = "blind-pick"
 
 // reachAhead is how far ahead a way's closing is looked for.
 const reachAhead = 14 * time.Hour
@@ -107,7 +109,7 @@ func Ask(q Question) (Advice, error) {
 		return Advice{}, err
 	}
 	m.Signs = q.Signs
-	a := Advice{Moment: m, Way: WayCaution(&m, c), Cautions: PlaceCautions(&m), Stay: stay(&q)}
+	a := Advice{Moment: m, Way: m.WayCaution(c), Cautions: m.Cautions(), Stay: stay(&q)}
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {
 		a.Note = "No take here now. " + says
@@ -122,7 +124,7 @@ func Ask(q Question) (Advice, error) {
 		a.Note = nothing(&q, &m)
 		return a, nil
 	}
-	if ranked.blind.Empty() {
+	if ranked.baseline.Empty() {
 		a.Note = "None of your spots can be reached in daylight in the next fourteen days, so there is nothing to compare with."
 		return a, nil
 	}
@@ -136,7 +138,7 @@ func Ask(q Question) (Advice, error) {
 }
 
 // choose the best few: of the kit first, where there is one.
-func (a *Advice) choose(q *Question, m *Moment, r ranking) error {
+func (a *Advice) choose(q *Question, m *spot.Moment, r ranking) error {
 	list, beyond := r.list, []rankedOption(nil)
 	if !q.Kit.Empty() {
 		list, beyond = nil, nil
@@ -152,7 +154,7 @@ func (a *Advice) choose(q *Question, m *Moment, r ranking) error {
 		}
 	}
 	describeOne := func(o *rankedOption) (Choice, error) {
-		edge, err := r.blind.Edge(q.At, &o.weights)
+		edge, err := r.baseline.Edge(q.At, &o.weights)
 		if err != nil {
 			return Choice{}, err
 		}
@@ -184,7 +186,7 @@ func (q *Question) most() int {
 }
 
 // nothing says why there is no choice.
-func nothing(q *Question, m *Moment) string {
+func nothing(q *Question, m *spot.Moment) string {
 	for i := range m.Spot.Marks {
 		if k := &m.Spot.Marks[i]; k.Fishable.Holds(k.Depth(m.LevelM)) {
 			if q.KitOnly {
@@ -208,7 +210,7 @@ type rankedOption struct {
 type ranking struct {
 	list     []rankedOption
 	ruledOut []RuledOut
-	blind    *rate.Blind
+	baseline *rate.Baseline
 }
 
 // key of what differs on the hook: the choices differ in it.
@@ -221,45 +223,45 @@ func (p *presentation) key() string {
 
 // rank orders by edge and keeps the best presentation of each offering, so that
 // the choices differ in what is tied on.
-func (q *Question) rank(m *Moment) (ranking, error) {
+func (q *Question) rank(m *spot.Moment) (ranking, error) {
 	options, refused := possible(q, m)
-	r := ranking{ruledOut: refused, blind: q.Blind}
+	r := ranking{ruledOut: refused, baseline: q.Baseline}
 	if len(options) == 0 {
 		return r, nil
 	}
-	if r.blind == nil {
-		b, err := Blind(q.Book, q.Belief, q.Target, q.Spots, q.Time)
+	if r.baseline == nil {
+		b, err := Baseline(q.Book, q.Belief, q.Target, q.Spots, q.Time)
 		if err != nil {
 			return r, err
 		}
-		r.blind = b
+		r.baseline = b
 	}
-	if r.blind.Empty() {
+	if r.baseline.Empty() {
 		r.list = make([]rankedOption, 1)
 		return r, nil
 	}
-	base, err := m.scenarios()
+	base, err := scene.ScenariosOf(m)
 	if err != nil {
 		return r, err
 	}
 	best := make(map[string]*rankedOption)
 	var facts [conditions.Scenarios]playbook.Facts
-	var sieve *playbook.Sieve
+	var rules *playbook.Applicable
 	var mark string
 	w := rate.NewWeights(len(q.Book.Rules))
 	for i := range options {
 		p := &options[i]
-		if sieve == nil || mark != p.mark.ID {
+		if rules == nil || mark != p.mark.ID {
 			for k := range base {
-				fillMark(&base[k].Facts, p.mark, m.LevelM)
+				scene.FillMark(&base[k].Facts, p.mark, m.LevelM)
 			}
-			mark, sieve = p.mark.ID, q.Book.Sieve(q.Target.ID, &base[0].Facts, playbook.Offered)
+			mark, rules = p.mark.ID, q.Book.Applicable(q.Target.ID, &base[0].Facts, playbook.Offered)
 		}
 		for k := range w {
 			facts[k] = p.facts(&base[k])
 		}
-		sieve.Weights(facts[:], w[:])
-		v := r.blind.Log(&w, sieve.Live())
+		rules.Weights(facts[:], w[:])
+		v := r.baseline.Log(&w, rules.Live())
 		if b, seen := best[p.key()]; !seen || v > b.value+1e-12 {
 			best[p.key()] = &rankedOption{presentation: *p, weights: w, value: v}
 			w = rate.NewWeights(len(q.Book.Rules))
@@ -297,6 +299,6 @@ func reasons(book *playbook.Book, r *rankedOption) []Reason {
 		out = append(out, Reason{rule.ID, rule.Says, f, applies, rule.Idea, rule.Origin, rule.Effect, rule.Certainty, rule.Family, school})
 	}
 	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
-	says := fmt.Sprintf("Turning up blind averages ×%.2f by the same rules", 1/r.edge.Blind)
-	return append(out, Reason{Rule: BlindRule, Says: says, Factor: r.edge.Blind, Applies: 1})
+	says := fmt.Sprintf("Turning up blind averages ×%.2f by the same rules", 1/r.edge.Baseline)
+	return append(out, Reason{Rule: BaselineRule, Says: says, Factor: r.edge.Baseline, Applies: 1})
 }

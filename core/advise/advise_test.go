@@ -13,47 +13,24 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
-	"greypebble/core/sky"
+	"greypebble/core/spot"
+	"greypebble/core/spot/spottest"
 	"greypebble/core/tide"
 )
 
-// A made-up coast: a bar, a beach and a pier on one semidiurnal tide.
-func spots(t testing.TB) []*Spot {
-	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40}, {Name: "S2", AmplitudeM: 0.15, PhaseDeg: 70}}, 0.9)
-	require.NoError(t, err)
-	o := sky.Observer{Lat: 31, Lon: -45}
-	foot := ground.Access{Manner: ground.OnFoot, In: ground.Passage{Name: "the deck", ElevationM: 4}, Out: ground.Passage{Name: "the deck", ElevationM: 4}}
-	return []*Spot{
-		{ID: "bar", Name: "Bar", Place: "oyster bar", Tide: h, Observer: o,
-			Access: ground.Access{Manner: ground.Wading, In: ground.Passage{Name: "the gut", ElevationM: 0.55}, Out: ground.Passage{Name: "the gut", ElevationM: 0.55}},
-			Marks: []ground.Mark{
-				{ID: "crest", Name: "Crest", Kind: ground.Crest, ElevationM: 0.75, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}},
-				{ID: "edge", Name: "Seaward edge", Kind: ground.Edge, ElevationM: 0.1, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
-				{ID: "channel", Name: "Channel", Kind: ground.Channel, ElevationM: -1.4, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}},
-			}},
-		{ID: "beach", Name: "Beach", Place: "surf beach", Tide: h, Observer: o, Access: foot,
-			Marks: []ground.Mark{
-				{ID: "trough", Name: "Inner trough", Kind: ground.Trough, ElevationM: -0.7, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}},
-				{ID: "outer", Name: "Outer trough", Kind: ground.Trough, ElevationM: -2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.3}},
-			}},
-		{ID: "pier", Name: "Pier", Place: "pier", Tide: h, Observer: o, Access: foot,
-			Marks: []ground.Mark{{ID: "piling", Name: "Third piling", Kind: ground.Piling, ElevationM: -2.2, Bottom: "sand", Fishable: ground.Depths{MinM: 0.5}}}},
-	}
-}
-
 type world struct {
 	book  *playbook.Book
-	spots []*Spot
+	spots []*spot.Spot
 }
 
 func newWorld(t testing.TB) world {
 	b, err := playbook.Builtin()
 	require.NoError(t, err)
-	return world{b, spots(t)}
+	return world{b, spottest.Coast(t)}
 }
 
 // when finds the first moment from the morning on that suits.
-func (w world) when(t testing.TB, suits func(m Moment) bool) time.Time {
+func (w world) when(t testing.TB, suits func(m spot.Moment) bool) time.Time {
 	from := time.Date(2026, 5, 12, 9, 0, 0, 0, time.UTC)
 	c, err := tide.Over(w.spots[0].Tide, from, from.AddDate(0, 0, 16))
 	require.NoError(t, err)
@@ -95,7 +72,7 @@ func rules(c Choice) map[string]float64 {
 	return out
 }
 
-func day(m Moment) bool { return m.Sun.Altitude > 30 }
+func day(m spot.Moment) bool { return m.Sun.Altitude > 30 }
 
 func TestEdgeIsTheProductOfTheReasonsShown(t *testing.T) {
 	w := newWorld(t)
@@ -109,7 +86,7 @@ func TestEdgeIsTheProductOfTheReasonsShown(t *testing.T) {
 				}
 				assert.InDelta(t, 1, product/c.Edge.Value, 1e-9)
 				assert.Less(t, c.Edge.Low, c.Edge.Value)
-				assert.Equal(t, BlindRule, c.Reasons[len(c.Reasons)-1].Rule)
+				assert.Equal(t, BaselineRule, c.Reasons[len(c.Reasons)-1].Rule)
 				if i > 0 {
 					assert.LessOrEqual(t, c.Edge.Value, a.Choices[i-1].Edge.Value)
 				}
@@ -122,11 +99,11 @@ func TestEdgeIsTheProductOfTheReasonsShown(t *testing.T) {
 // deeper, some push up on top.
 func TestDepthOverTheCrestMovesTheFish(t *testing.T) {
 	w := newWorld(t)
-	thin := w.when(t, func(m Moment) bool {
+	thin := w.when(t, func(m spot.Moment) bool {
 		d := m.LevelM - 0.75
 		return day(m) && d > 0.19 && d < 0.25 && m.Stage.Direction == tide.Flood
 	})
-	deep := w.when(t, func(m Moment) bool { return day(m) && m.LevelM-0.75 > 0.6 })
+	deep := w.when(t, func(m spot.Moment) bool { return day(m) && m.LevelM-0.75 > 0.6 })
 	a := w.ask(t, "red drum", 0, thin, is(conditions.Clarity, 0.6), is(conditions.WaterTemp, 20))
 	assert.Equal(t, "Seaward edge", a.Choices[0].Card.Mark)
 	assert.Greater(t, rules(a.Choices[0])["edge-under-thin-crest"], 1.2)
@@ -136,8 +113,8 @@ func TestDepthOverTheCrestMovesTheFish(t *testing.T) {
 
 func TestMovingWaterBeatsSlack(t *testing.T) {
 	w := newWorld(t)
-	run := w.when(t, func(m Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) > 0.3 })
-	slack := w.when(t, func(m Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) < 0.02 })
+	run := w.when(t, func(m spot.Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) > 0.3 })
+	slack := w.when(t, func(m spot.Moment) bool { return day(m) && math.Abs(m.Stage.RateMPerH) < 0.02 })
 	a, b := w.ask(t, "seatrout", 2, run), w.ask(t, "seatrout", 2, slack)
 	assert.Greater(t, a.Choices[0].Edge.Value, b.Choices[0].Edge.Value)
 	assert.Contains(t, rules(a.Choices[0]), "moving-water")
@@ -148,7 +125,7 @@ func TestMovingWaterBeatsSlack(t *testing.T) {
 // darting shape.
 func TestClarityChangesWhatIsTiedOn(t *testing.T) {
 	w := newWorld(t)
-	at := w.when(t, func(m Moment) bool { return day(m) && m.LevelM > 1.25 })
+	at := w.when(t, func(m spot.Moment) bool { return day(m) && m.LevelM > 1.25 })
 	clear := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 3), is(conditions.WaterTemp, 19))
 	murky := w.ask(t, "seatrout", 0, at, is(conditions.Clarity, 0.3), is(conditions.WaterTemp, 19))
 	assert.Equal(t, "lure", clear.Choices[0].Card.Approach)
@@ -207,15 +184,15 @@ func TestLightBringsTheSurfaceLure(t *testing.T) {
 		}
 		return len(a.Choices)
 	}
-	dawn := w.when(t, func(m Moment) bool { return m.Sun.Altitude > -4 && m.Sun.Altitude < 0 && m.LevelM > 1.1 })
-	noon := w.when(t, func(m Moment) bool { return m.Sun.Altitude > 60 && m.LevelM > 1.1 })
+	dawn := w.when(t, func(m spot.Moment) bool { return m.Sun.Altitude > -4 && m.Sun.Altitude < 0 && m.LevelM > 1.1 })
+	noon := w.when(t, func(m spot.Moment) bool { return m.Sun.Altitude > 60 && m.LevelM > 1.1 })
 	assert.Less(t, rank(dawn), 3)
 	assert.Greater(t, rank(noon), rank(dawn)+3)
 }
 
 func TestPompanoWantSandCrabInTheTroughOnTheFlood(t *testing.T) {
 	w := newWorld(t)
-	flood := w.when(t, func(m Moment) bool {
+	flood := w.when(t, func(m spot.Moment) bool {
 		return day(m) && m.Stage.Direction == tide.Flood && m.Stage.Elapsed > 0.15 && m.Stage.Elapsed < 0.25
 	})
 	a := w.ask(t, "pompano", 1, flood, is(conditions.Clarity, 1.5), is(conditions.WaterTemp, 22))
@@ -228,7 +205,7 @@ func TestPompanoWantSandCrabInTheTroughOnTheFlood(t *testing.T) {
 
 func TestWhatCannotWorkNeverRanks(t *testing.T) {
 	w := newWorld(t)
-	for _, at := range []time.Time{w.when(t, func(m Moment) bool { return m.LevelM < 0.35 }), w.when(t, func(m Moment) bool { return m.LevelM > 1.5 })} {
+	for _, at := range []time.Time{w.when(t, func(m spot.Moment) bool { return m.LevelM < 0.35 }), w.when(t, func(m spot.Moment) bool { return m.LevelM > 1.5 })} {
 		for i, s := range w.spots {
 			c, err := tide.Over(s.Tide, at, at)
 			require.NoError(t, err)
@@ -266,13 +243,13 @@ func TestNothingFishableIsSaidPlainly(t *testing.T) {
 func TestCutOffIsACautionInTime(t *testing.T) {
 	w := newWorld(t)
 	// The gut at 0.55 m is waded to the thigh until the tide stands at 1.30 m.
-	near := w.when(t, func(m Moment) bool {
+	near := w.when(t, func(m spot.Moment) bool {
 		return m.Stage.Direction == tide.Flood && m.LevelM > 1.1 && m.LevelM < 1.25 && m.Stage.Next.LevelM > 1.35
 	})
 	a := w.ask(t, "red drum", 0, near)
 	assert.Contains(t, a.Way, "Tide cut-off")
 	assert.Contains(t, a.Way, "too deep at the gut on the way")
-	shut := w.when(t, func(m Moment) bool { return m.LevelM > 1.35 })
+	shut := w.when(t, func(m spot.Moment) bool { return m.LevelM > 1.35 })
 	assert.Contains(t, w.ask(t, "red drum", 0, shut).Way, "shut now")
 	cold := w.ask(t, "red drum", 0, near, is(conditions.WaterTemp, 9))
 	assert.Contains(t, cold.Cautions, "Cold water takes the breath away: wear flotation, and do not fish alone.")
@@ -283,8 +260,8 @@ func TestSentencesInBothSystems(t *testing.T) {
 	tg, err := w.book.Target("red-drum")
 	require.NoError(t, err)
 	at := w.when(t, day)
-	for system, want := range map[quantity.System]string{quantity.Metric: ` m of water\.$`, quantity.US: ` ft of water\.$`} {
-		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, System: system})
+	for system, want := range map[quantity.Units]string{quantity.Metric: ` m of water\.$`, quantity.US: ` ft of water\.$`} {
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Units: system})
 		require.NoError(t, err)
 		for _, c := range a.Choices {
 			assert.Regexp(t, want, c.Sentence)
@@ -313,11 +290,11 @@ func TestUnknownWaterWidensTheInterval(t *testing.T) {
 		}
 		s.Readings = conditions.Sorted(list)
 	}
-	blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+	blind, err := Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 	require.NoError(t, err)
 	width := func(readings []conditions.Reading) float64 {
 		w.spots[0].Readings = conditions.Sorted(readings)
-		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind, Most: 50})
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Baseline: blind, Most: 50})
 		require.NoError(t, err)
 		for _, c := range a.Choices {
 			if c.Card.Offering == "Live shrimp" {
@@ -335,16 +312,16 @@ func BenchmarkAsk(b *testing.B) {
 	at := w.when(b, day)
 	tg, err := w.book.Target("red-drum")
 	require.NoError(b, err)
-	blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+	blind, err := Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 	require.NoError(b, err)
 	b.Run("blind", func(b *testing.B) {
 		for b.Loop() {
-			_, _ = Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+			_, _ = Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 		}
 	})
 	b.Run("ask", func(b *testing.B) {
 		for b.Loop() {
-			_, _ = Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Blind: blind})
+			_, _ = Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Baseline: blind})
 		}
 	})
 }

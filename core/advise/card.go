@@ -7,7 +7,9 @@ import (
 
 	"greypebble/core/ground"
 	"greypebble/core/kit"
+	"greypebble/core/prose"
 	"greypebble/core/quantity"
+	"greypebble/core/spot"
 	"greypebble/core/tackle"
 )
 
@@ -15,7 +17,7 @@ import (
 // Lines that do not apply are empty.
 type Card struct {
 	OfferingID, Offering, Approach, Size, Finish, Hooked string
-	RigID, Rig, Weight, Hook, Leader, Knot               string
+	RigID, Rig, Weight, Hook, Leader, LeaderOf, Knot     string
 	Mark, Cast                                           string
 	Depth, Pace, Cadence, Pause, Tip                     string
 	Retrieve, Bite, Refused                              string
@@ -85,7 +87,7 @@ func hazardOf(m *ground.Mark) tackle.Hazard {
 }
 
 // castTo says from where and which way.
-func castTo(sys quantity.System, s *Spot, p *presentation) string {
+func castTo(sys quantity.Units, s *spot.Spot, p *presentation) string {
 	m := p.mark
 	switch {
 	case m.Kind == ground.Piling && p.rig.FloatM > 0:
@@ -99,7 +101,7 @@ func castTo(sys quantity.System, s *Spot, p *presentation) string {
 	case ground.Edge, ground.Step, ground.Slope, ground.Trough, ground.Bar:
 		says := "Cast along it, not across: it stays in the good strip many times longer."
 		if s.Place == "surf beach" && m.DistanceM > 0 {
-			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.Distance(m.DistanceM), says)
+			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.ShowDistance(m.DistanceM), says)
 		}
 		return says
 	case ground.Crest, ground.Flat:
@@ -124,11 +126,11 @@ func strike(pattern string) string {
 
 // fitOut finds in the kit what the rig takes, and says what is missing.
 func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) (uses, lacks []string) {
-	sys := q.System
+	sys := q.Units
 	if r.owned != nil {
 		uses = append(uses, r.owned.Name)
 	} else {
-		lacks = append(lacks, lowerFirst(r.offering.Name))
+		lacks = append(lacks, prose.LowerFirst(r.offering.Name))
 	}
 	want := func(item kit.Item, fit kit.Fit, what string) {
 		switch fit {
@@ -143,12 +145,12 @@ func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) 
 	if r.rig.Head {
 		item, fit := q.Kit.HeadFor(r.weightKg, math.Inf(1))
 		if r.rig.HookPattern != "weedless" {
-			want(item, fit, sys.Weight(r.weightKg)+" head")
+			want(item, fit, sys.ShowWeight(r.weightKg)+" head")
 		}
 	}
 	if r.rig.Sinker != "" {
 		item, fit := q.Kit.SinkerFor(r.rig.Sinker, r.weightKg)
-		want(item, fit, sys.Weight(r.weightKg)+" "+r.rig.Sinker+" sinker")
+		want(item, fit, sys.ShowWeight(r.weightKg)+" "+r.rig.Sinker+" sinker")
 	}
 	if size != "" && (!r.rig.Head || pattern == "weedless") {
 		item, fit := q.Kit.HookFor(pattern, size)
@@ -156,7 +158,7 @@ func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) 
 	}
 	if r.leader != "" {
 		item, fit := q.Kit.LeaderFor(r.leader, leader)
-		want(item, fit, sys.Class(leader)+" "+r.leader)
+		want(item, fit, sys.ShowLine(leader)+" "+r.leader)
 	}
 	return uses, lacks
 }

@@ -7,6 +7,8 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
+	"greypebble/core/prose"
+	"greypebble/core/spot"
 	"greypebble/core/tackle"
 )
 
@@ -18,34 +20,34 @@ type Working struct {
 	Weak string
 }
 
-func describe(q *Question, m *Moment, r *rankedOption) Choice {
+func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	depth := r.mark.Depth(m.LevelM)
 	pattern, size := hookOf(q, r)
 	leader := leaderN(q, r.mark)
-	fill := strings.NewReplacer("{weight}", q.System.Weight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern), " hook hook", " hook")
+	fill := strings.NewReplacer("{weight}", q.Units.ShowWeight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern), " hook hook", " hook")
 	article := strings.NewReplacer(" a 8 ", " an 8 ", " a 11 ", " an 11 ", " a 18 ", " an 18 ")
 	name := r.offering.Name
 	if r.owned != nil {
 		name = r.owned.Name
 	}
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:], preposition(r.mark), withArticle(r.mark.Name), q.System.Depth(depth))
+	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:], preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
 	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish, Hooked: r.offering.Hooked,
-		Size: q.System.Short(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.System, m.Spot, &r.presentation),
-		Tip: r.rig.Tip, Bite: capital(r.rig.Bite) + ".", Refused: capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
+		Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.Units, m.Spot, &r.presentation),
+		Tip: r.rig.Tip, Bite: prose.Capital(r.rig.Bite) + ".", Refused: prose.Capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
 	c := &ch.Card
 	if r.owned != nil && r.owned.LengthM > 0 {
-		c.Size = q.System.Short(r.owned.LengthM)
+		c.Size = q.Units.ShowShort(r.owned.LengthM)
 	}
 	if r.weightKg > 0 {
-		c.Weight = q.System.Weight(r.weightKg)
+		c.Weight = q.Units.ShowWeight(r.weightKg)
 	}
 	if size != "" {
 		c.Hook = size + " " + pattern
 	}
 	if r.leader != "" {
-		c.LeaderN = leader
-		c.Leader = fmt.Sprintf("%s of %s %s", q.System.Short(r.rig.LeaderM), q.System.Class(leader), r.leader)
+		c.LeaderN, c.LeaderOf = leader, r.leader
+		c.Leader = fmt.Sprintf("%s of %s %s", q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
 	}
 	c.Knot = knotFor(r)
 	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, strike(pattern))
@@ -88,8 +90,8 @@ func sinks(r *rankedOption) (tackle.Body, string) {
 }
 
 // retrieve says how to move it, with the arithmetic done.
-func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) (string, []Working) {
-	sys, depth, temp := q.System, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
+func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes string) (string, []Working) {
+	sys, depth, temp := q.Units, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
 	var say []string
 	var work []Working
 	if (r.rig.Head || r.rig.Vertical) && r.rig.Column == "bottom" {
@@ -97,10 +99,10 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 		if v, err := body.FallSpeed(); err == nil {
 			count := depth / v
 			say = append(say, "Count "+count1(count)+" s down.")
-			how := fmt.Sprintf("%s ÷ %s fall of %s of %s", sys.Depth(depth), sys.Speed(v), sys.Weight(r.weightKg), what)
+			how := fmt.Sprintf("%s ÷ %s fall of %s of %s", sys.ShowDepth(depth), sys.ShowRun(v), sys.ShowWeight(r.weightKg), what)
 			weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
 			if body.TimedMS > 0 {
-				how, weak = fmt.Sprintf("%s ÷ %s as you timed it", sys.Depth(depth), sys.Speed(v)), ""
+				how, weak = fmt.Sprintf("%s ÷ %s as you timed it", sys.ShowDepth(depth), sys.ShowRun(v)), ""
 			}
 			work = append(work, Working{"Fall to the bottom", count1(count) + " s", how, weak})
 		}
@@ -115,10 +117,10 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 		}
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
 		c.Pace = count1(turns) + " turns in 10 s"
-		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.Speed(r.speedMS), sys.Depth(turn)), weak})
+		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.ShowRun(r.speedMS), sys.ShowDepth(turn)), weak})
 		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
-			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.Temperature(temp)),
+			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.ShowTemperature(temp)),
 				"Common practice; let the fish correct it."})
 			say = append(say, fmt.Sprintf("%s, pause %s.", c.Pace, c.Pause))
 		} else {
@@ -126,25 +128,25 @@ func retrieve(q *Question, m *Moment, r *rankedOption, c *Card, strikes string) 
 		}
 	}
 	if r.speedMS > 0 && r.way.Style == "troll" {
-		c.Pace = sys.Knots(r.speedMS)
+		c.Pace = sys.ShowBoat(r.speedMS)
 		say = append(say, c.Pace+".")
 	}
 	c.Cadence = r.way.CadenceFor(pause)
-	c.Depth = sys.Depth(r.depthM)
+	c.Depth = sys.ShowDepth(r.depthM)
 	switch {
 	case r.offering.RatedM > 0:
-		c.Depth = fmt.Sprintf("runs to %s over %s", sys.Depth(r.depthM), sys.Depth(depth))
-		work = append(work, Working{"It runs to", sys.Depth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.Depth(r.offering.RatedM), sys.Distance(usualCast)),
+		c.Depth = fmt.Sprintf("runs to %s over %s", sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
+		work = append(work, Working{"It runs to", sys.ShowDepth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.ShowDepth(r.offering.RatedM), sys.ShowDistance(usualCast)),
 			"Good to a third; the depth where it first knocks tells you yours."})
 	case r.rig.FloatM > 0:
-		work = append(work, Working{"Below the float", sys.Depth(r.depthM),
-			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.Depth(clearance), sys.Depth(depth)), ""})
+		work = append(work, Working{"Below the float", sys.ShowDepth(r.depthM),
+			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.ShowDepth(clearance), sys.ShowDepth(depth)), ""})
 	case r.rig.Column == "mid":
-		work = append(work, Working{"Depth to fish", sys.Depth(r.depthM), fmt.Sprintf("half of %s; then lower until it is taken", sys.Depth(depth)), ""})
+		work = append(work, Working{"Depth to fish", sys.ShowDepth(r.depthM), fmt.Sprintf("half of %s; then lower until it is taken", sys.ShowDepth(depth)), ""})
 	}
 	if r.rig.Holds || r.rig.Vertical {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
-			work = append(work, Working{"Weight", sys.Weight(r.weightKg), fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.Speed(math.Abs(run)), sys.Depth(depth)),
+			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg), fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.ShowRun(math.Abs(run)), sys.ShowDepth(depth)),
 				"Thicker line wants more; the bench works it out for yours."})
 		}
 	}
@@ -172,25 +174,4 @@ func preposition(m *ground.Mark) string {
 		return "along"
 	}
 	return "in"
-}
-
-func withArticle(name string) string {
-	if strings.HasPrefix(strings.ToLower(name), "the ") {
-		return name
-	}
-	return "the " + lowerFirst(name)
-}
-
-func lowerFirst(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToLower(s[:1]) + s[1:]
-}
-
-func capital(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
 }

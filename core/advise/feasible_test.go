@@ -15,22 +15,23 @@ import (
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
 
 // shore is a spot of a kind with one mark, its depth that much at any tide of note.
-func (w world) shore(place string, kind ground.MarkKind, bottom string, depthM float64) *Spot {
+func (w world) shore(place string, kind ground.MarkKind, bottom string, depthM float64) *spot.Spot {
 	s := *w.spots[2]
-	s.ID, s.Name, s.Place = "shore", "Shore", place
+	s.Name, s.Place = "Shore", place
 	s.Marks = []ground.Mark{{ID: "m", Name: "Mark", Kind: kind, ElevationM: 0.9 - depthM, Bottom: bottom, Fishable: ground.Depths{MinM: 0.05}}}
 	return &s
 }
 
 // all asks for everything a target can be offered at a spot.
-func (w world) all(t testing.TB, s *Spot, target string, change func(*Question)) Advice {
+func (w world) all(t testing.TB, s *spot.Spot, target string, change func(*Question)) Advice {
 	tg, err := w.book.Target(target)
 	require.NoError(t, err)
-	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*Spot{s, w.spots[1], w.spots[2]}, Time: w.middle(t, s), Most: 100}
+	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s, w.spots[1], w.spots[2]}, Time: w.middle(t, s), Most: 100}
 	if change != nil {
 		change(&q)
 	}
@@ -40,8 +41,8 @@ func (w world) all(t testing.TB, s *Spot, target string, change func(*Question))
 }
 
 // middle is a moment by day when the tide of the spot stands in its middle.
-func (w world) middle(t testing.TB, s *Spot) time.Time {
-	return w.when(t, func(m Moment) bool { return day(m) && math.Abs(m.LevelM-0.9) < 0.03 })
+func (w world) middle(t testing.TB, s *spot.Spot) time.Time {
+	return w.when(t, func(m spot.Moment) bool { return day(m) && math.Abs(m.LevelM-0.9) < 0.03 })
 }
 
 func why(a Advice, offering string) string {
@@ -132,14 +133,14 @@ func TestColderIsNeverFaster(t *testing.T) {
 	for _, id := range []string{"red-drum", "spotted-seatrout", "southern-flounder", "largemouth-bass"} {
 		tg, err := w.book.Target(id)
 		require.NoError(t, err)
-		blind, err := Blind(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
+		blind, err := Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 		require.NoError(t, err)
 		pace := func(temp, secchi float64) map[string]float64 {
 			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
 				{Kind: conditions.Clarity, Value: secchi, Time: at, Origin: conditions.Observed}})
 			m, err := s.At(c, at)
 			require.NoError(t, err)
-			q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*Spot{s}, Time: at, Blind: blind}
+			q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s}, Time: at, Baseline: blind}
 			r, err := q.rank(&m)
 			require.NoError(t, err)
 			out := map[string]float64{}
@@ -170,7 +171,7 @@ func TestWithoutALogAdviceIsThePriors(t *testing.T) {
 	require.NotEmpty(t, a.Choices)
 	for _, c := range a.Choices {
 		for _, r := range c.Reasons {
-			if r.Rule == BlindRule {
+			if r.Rule == BaselineRule {
 				continue
 			}
 			rule, known := w.book.Rule(r.Rule)

@@ -8,13 +8,14 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
 
 // Fingerprint of everything a blind pick rests on but its hour: the rules about the
 // target, the spots' grounds, tides and ways, and all readings. Equal fingerprints mean
 // equal picks, but for a chance of one in 2⁶⁴.
-func Fingerprint(book *playbook.Book, target *playbook.Target, spots []*Spot) uint64 {
+func Fingerprint(book *playbook.Book, target *playbook.Target, spots []*spot.Spot) uint64 {
 	h := digest{fnv.New64a()}
 	for _, i := range book.About(target.ID) {
 		r := &book.Rules[i]
@@ -22,8 +23,8 @@ func Fingerprint(book *playbook.Book, target *playbook.Target, spots []*Spot) ui
 	}
 	seen := make(map[conditions.Readings]bool)
 	for i, s := range spots {
-		h.text(s.ID, s.Place, string(s.Access.Manner))
-		h.number(float64(i), s.Observer.Lat, s.Observer.Lon, s.Access.In.ElevationM, s.Access.Out.ElevationM)
+		h.text(s.Place, string(s.Access.Manner))
+		h.number(float64(i), s.Lat, s.Lon, s.Access.In.ElevationM, s.Access.Out.ElevationM)
 		for _, m := range s.Marks {
 			h.text(m.ID, string(m.Kind), m.Bottom)
 			h.number(m.ElevationM, m.Fishable.MinM, m.Fishable.MaxM)

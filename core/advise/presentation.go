@@ -8,6 +8,9 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
+	"greypebble/core/prose"
+	"greypebble/core/scene"
+	"greypebble/core/spot"
 	"greypebble/core/tackle"
 	"greypebble/core/water"
 )
@@ -35,7 +38,7 @@ type RuledOut struct{ Offering, Why string }
 // options being listed, with what is the same for all of them.
 type options struct {
 	q       *Question
-	m       *Moment
+	m       *spot.Moment
 	temp    float64
 	current float64
 	out     []presentation
@@ -45,7 +48,7 @@ type options struct {
 }
 
 // possible lists every presentation that can work at a moment, and what cannot.
-func possible(q *Question, m *Moment) ([]presentation, []RuledOut) {
+func possible(q *Question, m *spot.Moment) ([]presentation, []RuledOut) {
 	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
 	o.current, _ = m.Current()
 	o.current = math.Abs(o.current)
@@ -95,18 +98,18 @@ func (o *options) refuse(f *playbook.Offering, why string) {
 // fits says why a rig cannot be used on a mark: the wrong depth or place, an open
 // hook where it snags; empty if it can.
 func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) string {
-	sys := o.q.System
+	sys := o.q.Units
 	switch {
 	case !rig.UsedAt(o.m.Spot.Place):
-		return fmt.Sprintf("%s is not for a %s", lowerFirst(rig.Name), o.m.Spot.Place)
+		return fmt.Sprintf("%s is not for a %s", prose.LowerFirst(rig.Name), o.m.Spot.Place)
 	case depthM < rig.MinDepthM:
-		return fmt.Sprintf("%s wants %s of water; the %s has %s", lowerFirst(rig.Name), sys.Depth(rig.MinDepthM), lowerFirst(mark.Name), sys.Depth(depthM))
+		return fmt.Sprintf("%s wants %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MinDepthM), prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
 	case depthM > rig.MaxDepthM:
-		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", lowerFirst(rig.Name), sys.Depth(rig.MaxDepthM), lowerFirst(mark.Name), sys.Depth(depthM))
+		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MaxDepthM), prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
 	case rig.FloatM > 0 && depthM < math.Min(rig.FloatM, rig.LeaderM)+clearance:
-		return fmt.Sprintf("what hangs below the float would drag in %s", sys.Depth(depthM))
+		return fmt.Sprintf("what hangs below the float would drag in %s", sys.ShowDepth(depthM))
 	case !rig.SnagSafe && snags(rig, mark):
-		return fmt.Sprintf("an open hook is soon lost on the %s", lowerFirst(mark.Name))
+		return fmt.Sprintf("an open hook is soon lost on the %s", prose.LowerFirst(mark.Name))
 	}
 	return ""
 }
@@ -162,7 +165,7 @@ const tooLight = 0.6
 
 // weight of head, sinker or jig by depth and current; why it cannot be had.
 func (o *options) weight(p *presentation, depth float64) (kg float64, why string) {
-	sys := o.q.System
+	sys := o.q.Units
 	switch {
 	case p.rig.Head:
 		want, most := tackle.HeadFor(depth, o.temp, o.m.Stage.RateMPerH), tackle.HeaviestHead(depth)
@@ -172,7 +175,7 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		if p.owned != nil && p.owned.WeightKg > 0 {
 			want = p.owned.WeightKg
 			if want > most*1.05 {
-				return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", sys.Weight(want), sys.Depth(depth))
+				return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", sys.ShowWeight(want), sys.ShowDepth(depth))
 			}
 			return want, ""
 		}
@@ -187,7 +190,7 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		}
 		if p.owned != nil && p.owned.WeightKg > 0 {
 			if p.owned.WeightKg < need*tooLight {
-				return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", sys.Weight(p.owned.WeightKg), sys.Weight(need))
+				return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", sys.ShowWeight(p.owned.WeightKg), sys.ShowWeight(need))
 			}
 			return p.owned.WeightKg, ""
 		}
@@ -234,7 +237,7 @@ func (o *options) fished(p *presentation, depthM float64) (float64, string) {
 			limit *= knocksBy
 		}
 		if runs > limit {
-			return 0, fmt.Sprintf("it runs to %s and would plough the bottom in %s", o.q.System.Depth(runs), o.q.System.Depth(depthM))
+			return 0, fmt.Sprintf("it runs to %s and would plough the bottom in %s", o.q.Units.ShowDepth(runs), o.q.Units.ShowDepth(depthM))
 		}
 		return math.Min(runs, depthM), ""
 	}
@@ -262,9 +265,9 @@ func snags(rig *playbook.Rig, mark *ground.Mark) bool {
 }
 
 // facts of the presentation in one scenario, whose mark is filled in.
-func (p *presentation) facts(s *scenario) playbook.Facts {
+func (p *presentation) facts(s *scene.Scenario) playbook.Facts {
 	f := s.Facts
-	f.Measure[playbook.LureLight] *= water.Remaining(s.attenuation, p.depthM)
+	f.Measure[playbook.LureLight] *= water.Remaining(s.Attenuation, p.depthM)
 	f.Measure[playbook.LureDepth] = p.depthM
 	f.Measure[playbook.Clearance] = math.Max(f.Measure[playbook.Depth]-p.depthM, 0)
 	f.Offer(p.offering)

@@ -9,14 +9,14 @@ import (
 )
 
 // Several asks for more than one target and ranks the choices together. Each edge is
-// over that target's own blind pick: how much better than usual, not how many fish.
-func Several(q Question, targets []*playbook.Target, blind func(*playbook.Target) (*rate.Blind, error)) (Advice, error) {
+// over that target's own baseline pick: how much better than usual, not how many fish.
+func Several(q Question, targets []*playbook.Target, baseline func(*playbook.Target) (*rate.Baseline, error)) (Advice, error) {
 	var out Advice
 	for i, t := range targets {
 		one := q
 		one.Target = t
 		var err error
-		if one.Blind, err = blind(t); err != nil {
+		if one.Baseline, err = baseline(t); err != nil {
 			return Advice{}, err
 		}
 		a, err := Ask(one)

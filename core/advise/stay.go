@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"greypebble/core/ground"
+	"greypebble/core/spot"
 )
 
 // stay says when to move on: by the school chosen, and what is known of the target.
@@ -27,7 +28,7 @@ func stay(q *Question) string {
 
 // noTake is the rule of a zone in which nothing may be taken at a time; empty where
 // there is none.
-func noTake(s *Spot, t time.Time) string {
+func noTake(s *spot.Spot, t time.Time) string {
 	for i := range s.Zones {
 		z := &s.Zones[i]
 		if z.Kind != ground.Voluntary && z.InSeason(t) {
@@ -38,7 +39,7 @@ func noTake(s *Spot, t time.Time) string {
 }
 
 // codes that hold at a time: they warn, but forbid nothing.
-func codes(s *Spot, t time.Time) []string {
+func codes(s *spot.Spot, t time.Time) []string {
 	var out []string
 	for i := range s.Zones {
 		if z := &s.Zones[i]; z.Kind == ground.Voluntary && z.InSeason(t) {

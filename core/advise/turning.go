@@ -8,7 +8,9 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/prose"
 	"greypebble/core/quantity"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
 
@@ -35,14 +37,14 @@ type probe struct {
 	log       bool
 	rises     string
 	falls     string
-	show      func(quantity.System, float64) string
+	show      func(quantity.Units, float64) string
 }
 
 var probes = []probe{
-	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.System.Depth},
-	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.System.Temperature},
-	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.System.Wind},
-	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s", func(_ quantity.System, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
+	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.Units.ShowDepth},
+	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.Units.ShowTemperature},
+	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.Units.ShowWind},
+	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s", func(_ quantity.Units, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
 }
 
 const (
@@ -56,7 +58,7 @@ const (
 
 // turnings looks for the nearest change of each reading, either way, and of the time
 // that would put something else first.
-func (q *Question) turnings(m *Moment, now ranking) ([]Turning, error) {
+func (q *Question) turnings(m *spot.Moment, now ranking) ([]Turning, error) {
 	first := q.first(now.list)
 	if first == nil {
 		return nil, nil
@@ -102,7 +104,7 @@ func (q *Question) first(list []rankedOption) *rankedOption {
 }
 
 // turning of one reading on the way from what is believed to an end.
-func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Turning, error) {
+func (q *Question) turning(m *spot.Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Turning, error) {
 	scale := func(x float64) float64 { return x }
 	back := scale
 	if p.log {
@@ -139,7 +141,7 @@ func (q *Question) turning(m *Moment, p *probe, v conditions.Value, end float64,
 		if t.Rises {
 			says = p.rises
 		}
-		t.Says = fmt.Sprintf(says, p.show(q.System, t.Past)) + ": " + lowerFirst(t.Offering) + ", " + preposition(then.mark) + " " + withArticle(then.mark.Name) + "."
+		t.Says = fmt.Sprintf(says, p.show(q.Units, t.Past)) + ": " + prose.LowerFirst(t.Offering) + ", " + preposition(then.mark) + " " + prose.WithArticle(then.mark.Name) + "."
 		return t, nil
 	}
 	return nil, nil
@@ -160,7 +162,7 @@ const clearly = 0.05
 // betterWith another value of a reading, as if it had been seen: what is then clearly
 // better than the first choice of now; nil where nothing is. The yardstick stays: it
 // falls out of a comparison of choices.
-func (q *Question) betterWith(m *Moment, kind conditions.Kind, value float64, first string, now ranking) (*rankedOption, error) {
+func (q *Question) betterWith(m *spot.Moment, kind conditions.Kind, value float64, first string, now ranking) (*rankedOption, error) {
 	other := *m
 	other.Believed = make(conditions.Believed, len(m.Believed))
 	for k, v := range m.Believed {
@@ -172,9 +174,9 @@ func (q *Question) betterWith(m *Moment, kind conditions.Kind, value float64, fi
 	return q.betterAt(&other, first, now)
 }
 
-func (q *Question) betterAt(m *Moment, first string, now ranking) (*rankedOption, error) {
+func (q *Question) betterAt(m *spot.Moment, first string, now ranking) (*rankedOption, error) {
 	again := *q
-	again.Blind = now.blind
+	again.Baseline = now.baseline
 	r, err := again.rank(m)
 	if err != nil {
 		return nil, err
@@ -213,15 +215,7 @@ func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
 		}
 		in := t.Sub(q.Time)
 		return &Turning{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
-			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", lasting(in), m.Stage, lowerFirst(nameOf(o)), preposition(o.mark), withArticle(o.mark.Name))}, nil
+			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark), prose.WithArticle(o.mark.Name))}, nil
 	}
 	return nil, nil
-}
-
-// lasting writes a stretch of time: "40 min", "2 h 05 min".
-func lasting(d time.Duration) string {
-	if d < time.Hour {
-		return fmt.Sprintf("%d min", int(d.Minutes()))
-	}
-	return fmt.Sprintf("%d h %02d min", int(d.Hours()), int(d.Minutes())%60)
 }

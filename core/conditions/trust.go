@@ -1,6 +1,7 @@
 package conditions
 
 import (
+	"greypebble/core/quantity"
 	"math"
 	"sort"
 	"time"
@@ -94,7 +95,7 @@ func (r Readings) one(k Kind, t, until time.Time) (Value, bool) {
 	n := natures[k]
 	c := candidates{until: until}
 	list := r.of(k)
-	from := t.Add(-max(stale*n.fresh, forecastReach))
+	from := t.Add(-max(stale*n.Fresh, forecastReach))
 	i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
 	for last := later(t.Add(forecastReach), until); i < len(list) && !list[i].Time.After(last); i++ {
 		c.consider(&list[i], t)
@@ -122,7 +123,7 @@ type candidates struct {
 func (c *candidates) consider(r *Reading, t time.Time) {
 	age := t.Sub(r.Time)
 	if r.Origin == Observed {
-		if !r.Time.After(c.until) && age <= stale*natures[r.Kind].fresh && (c.seen == nil || r.Time.After(c.seen.Time)) {
+		if !r.Time.After(c.until) && age <= stale*natures[r.Kind].Fresh && (c.seen == nil || r.Time.After(c.seen.Time)) {
 			c.seen = r
 		}
 		return
@@ -146,35 +147,35 @@ func (c *candidates) believe(k Kind, t time.Time) (Value, bool) {
 	n := natures[k]
 	value := func(r *Reading) (Value, bool) { return Value{*r, r.spread(), t.Sub(r.Time)}, true }
 	switch {
-	case c.seen != nil && t.Sub(c.seen.Time) <= n.fresh:
+	case c.seen != nil && t.Sub(c.seen.Time) <= n.Fresh:
 		return value(c.seen)
 	case c.own != nil:
 		return value(c.own)
 	case c.before != nil && c.after != nil && c.before.Origin == c.after.Origin:
-		return value(between(&n, c.before, c.after, t))
+		return value(between(n, c.before, c.after, t))
 	case c.before != nil || c.after != nil:
 		return value(closer(c.before, c.after, t))
 	case c.seen != nil:
 		v, _ := value(c.seen)
-		v.Spread = math.Min(v.Spread*math.Sqrt(float64(v.Age)/float64(n.fresh))*2, n.spread[Assumed])
+		v.Spread = math.Min(v.Spread*math.Sqrt(float64(v.Age)/float64(n.Fresh))*2, n.Spread[Assumed])
 		return v, true
-	case math.IsNaN(n.assumed):
+	case math.IsNaN(n.Assumed):
 		return Value{}, false
 	}
-	return value(&Reading{Kind: k, Value: n.assumed, Time: t, Origin: Assumed, Source: "nothing known; a middling value"})
+	return value(&Reading{Kind: k, Value: n.Assumed, Time: t, Origin: Assumed, Source: "nothing known; a middling value"})
 }
 
 // between two readings of one origin, by time; angles the short way round.
-func between(n *nature, a, b *Reading, t time.Time) *Reading {
+func between(n *Nature, a, b *Reading, t time.Time) *Reading {
 	share := float64(t.Sub(a.Time)) / float64(b.Time.Sub(a.Time))
 	step := b.Value - a.Value
-	if n.round() {
+	if n.Dimension == quantity.Angle {
 		step = math.Mod(step+540, 360) - 180
 	}
 	r := *a
 	r.Time, r.Value = t, a.Value+share*step
 	r.Spread = a.spread()*(1-share) + b.spread()*share
-	if n.round() {
+	if n.Dimension == quantity.Angle {
 		r.Value = math.Mod(r.Value+360, 360)
 	}
 	return &r

@@ -31,6 +31,10 @@ const (
 	straightOff   = 10.0 // metres off a straight line, root mean square
 )
 
+// LookEvery so many cells features are looked for, so that a large grid takes no longer
+// than a small one.
+func (g *Grid) LookEvery() int { return 1 + len(g.Z)/1_500_000 }
+
 // FindFeatures looks a grid over for what anglers look for at a tide level: steep
 // steps near shallow ground, cuts through bars, holes beside flats, and straight
 // dug channels, which nature does not draw. step says how many cells are passed

@@ -100,3 +100,6 @@ func (g *Grid) Cut(from, to LatLon, n int) []Point {
 	}
 	return out
 }
+
+// CellM is the height of a cell, metres.
+func (g *Grid) CellM() float64 { return g.DLat * perDegree }

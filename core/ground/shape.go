@@ -31,3 +31,28 @@ func (s *Shape) Validate() error {
 	}
 	return nil
 }
+
+// shapeTolerance is how far a line or an area may be simplified, metres, and mostShape its
+// points.
+const (
+	shapeTolerance = 2
+	mostShape      = 5000
+)
+
+// ShapeOf points that were recorded: where it lies, and the line or area in as many points
+// as are kept; nil for a single point.
+func ShapeOf(points []LatLon, area bool) (at LatLon, shape *Shape) {
+	if len(points) < 2 {
+		return points[0], nil
+	}
+	for tolerance := float64(shapeTolerance); ; tolerance *= 2 {
+		if r := Simplified(points, tolerance); len(r) <= mostShape {
+			points = r
+			break
+		}
+	}
+	if area {
+		return Ring(points).Middle(), &Shape{Area: true, Points: points}
+	}
+	return points[len(points)/2], &Shape{Points: points}
+}

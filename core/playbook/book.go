@@ -16,6 +16,16 @@ type Book struct {
 	chosen map[string]string
 	// about holds the rules that speak of a target, by its id.
 	about map[string][]int
+	// shipped is the book this one was laid over; nil for the shipped one itself.
+	shipped *Book
+}
+
+// Shipped is the book without what an angler laid over it.
+func (b *Book) Shipped() *Book {
+	if b.shipped != nil {
+		return b.shipped
+	}
+	return b
 }
 
 //go:embed *.yaml

@@ -11,6 +11,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/ground"
 	"greypebble/core/quantity"
 )
 
@@ -143,7 +144,7 @@ func TestTargetsBecomeRules(t *testing.T) {
 		assert.Zero(t, weight("warmth", &f), target.ID)
 		assert.Equal(t, 1.0, weight(cold, &f), target.ID)
 
-		for _, p := range Places {
+		for _, p := range ground.Places {
 			f.Say(Place, p)
 			assert.Equal(t, !slices.Contains(target.Lives, p), weight("elsewhere", &f) == 1, "%s at a %s", target.ID, p)
 		}

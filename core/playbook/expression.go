@@ -1,36 +1,39 @@
 package playbook
 
-// condition says how far something applies, 0…1. It is kept as alternatives, the
+import "slices"
+
+// When says how far something applies, 0…1. It is kept as alternatives, the
 // greatest of which counts: all, any and not are rewritten so when it is read.
 // Least and greatest distribute over each other, and 1 − min(a, b) is
 // max(1 − a, 1 − b), so nothing is lost by it.
-type condition []clause
+type When []Clause
 
-// clause is the least of its parts.
-type clause struct {
-	tests []test
-	ramps []ramp
+// Clause is the least of its parts.
+type Clause struct {
+	Tests []Test
+	Ramps []Ramp
 }
 
-// ramp is a soft threshold on a measure: 0 on one side, 1 on the other, straight in
+// Ramp is a soft threshold on a measure: 0 on one side, 1 on the other, straight in
 // between: slope·x + offset, cut off. What is not known weighs nothing.
-type ramp struct {
-	of            Measure
-	slope, offset float64
+type Ramp struct {
+	Of            Measure
+	Slope, Offset float64
 }
 
 // rising from 0 at one value to 1 at another; falling where the second is less. The
 // two differ.
-func rising(of Measure, from, to float64) ramp {
+func rising(of Measure, from, to float64) Ramp {
 	s := 1 / (to - from)
-	return ramp{of, s, -from * s}
+	return Ramp{of, s, -from * s}
 }
 
 // ends are where the ramp is 0 and where it is 1.
-func (r ramp) ends() (zero, one float64) { return -r.offset / r.slope, (1 - r.offset) / r.slope }
+func (r Ramp) ends() (zero, one float64) { return -r.Offset / r.Slope, (1 - r.Offset) / r.Slope }
 
-func (r ramp) weight(f *Facts) float64 {
-	w := f.Measure[r.of]*r.slope + r.offset
+// Weight of the ramp, 0…1.
+func (r Ramp) Weight(f *Facts) float64 {
+	w := f.Measure[r.Of]*r.Slope + r.Offset
 	switch {
 	case w >= 1:
 		return 1
@@ -40,37 +43,38 @@ func (r ramp) weight(f *Facts) float64 {
 	return 0
 }
 
-func (r ramp) not() ramp { return ramp{r.of, -r.slope, 1 - r.offset} }
+func (r Ramp) not() Ramp { return Ramp{r.Of, -r.Slope, 1 - r.Offset} }
 
-// test of a word: one of these holds, or, turned round, something is said and none
+// Test of a word: one of these holds, or, turned round, something is said and none
 // of these is.
-type test struct {
-	of  Word
-	any Set
-	no  bool
+type Test struct {
+	Of  Word
+	Any Set
+	No  bool
 }
 
-func (t test) holds(f *Facts) bool {
-	w := f.Word[t.of]
-	return w != 0 && (w&t.any != 0) != t.no
+// Holds says whether the test does.
+func (t Test) Holds(f *Facts) bool {
+	w := f.Word[t.Of]
+	return w != 0 && (w&t.Any != 0) != t.No
 }
 
-func (c *clause) weight(f *Facts) float64 {
-	for _, t := range c.tests {
-		if !t.holds(f) {
+func (c *Clause) weight(f *Facts) float64 {
+	for _, t := range c.Tests {
+		if !t.Holds(f) {
 			return 0
 		}
 	}
 	w := 1.0
-	for _, r := range c.ramps {
-		if w = min(w, r.weight(f)); w == 0 {
+	for _, r := range c.Ramps {
+		if w = min(w, r.Weight(f)); w == 0 {
 			return 0
 		}
 	}
 	return w
 }
 
-func (c condition) weight(f *Facts) float64 {
+func (c When) weight(f *Facts) float64 {
 	w := 0.0
 	for i := range c {
 		w = max(w, c[i].weight(f))
@@ -78,11 +82,11 @@ func (c condition) weight(f *Facts) float64 {
 	return w
 }
 
-// reads says whether it looks at one of some measures.
-func (c condition) reads(some map[Measure]bool) bool {
+// Reads says whether it looks at one of some measures.
+func (c When) Reads(some map[Measure]bool) bool {
 	for _, k := range c {
-		for _, r := range k.ramps {
-			if some[r.of] {
+		for _, r := range k.Ramps {
+			if some[r.Of] {
 				return true
 			}
 		}
@@ -90,18 +94,18 @@ func (c condition) reads(some map[Measure]bool) bool {
 	return false
 }
 
-func isRamp(r ramp) condition { return condition{{ramps: []ramp{r}}} }
-func isTest(t test) condition { return condition{{tests: []test{t}}} }
+func isRamp(r Ramp) When { return When{{Ramps: []Ramp{r}}} }
+func isTest(t Test) When { return When{{Tests: []Test{t}}} }
 
 // mostAlternatives a condition may unfold into.
 const mostAlternatives = 64
 
 // both conditions: every alternative of one with every one of the other.
-func both(a, b condition) condition {
-	out := make(condition, 0, len(a)*len(b))
+func both(a, b When) When {
+	out := make(When, 0, len(a)*len(b))
 	for _, x := range a {
 		for _, y := range b {
-			out = append(out, clause{append(x.tests[:len(x.tests):len(x.tests)], y.tests...), append(x.ramps[:len(x.ramps):len(x.ramps)], y.ramps...)})
+			out = append(out, Clause{append(x.Tests[:len(x.Tests):len(x.Tests)], y.Tests...), append(x.Ramps[:len(x.Ramps):len(x.Ramps)], y.Ramps...)})
 		}
 	}
 	return out
@@ -109,14 +113,14 @@ func both(a, b condition) condition {
 
 // not turns a condition round: in every alternative one part must fail. An unknown
 // reading fails both ways.
-func (c condition) not() condition {
-	out := condition{{}}
+func (c When) not() When {
+	out := When{{}}
 	for _, k := range c {
-		var fails condition
-		for _, t := range k.tests {
-			fails = append(fails, isTest(test{t.of, t.any, !t.no})...)
+		var fails When
+		for _, t := range k.Tests {
+			fails = append(fails, isTest(Test{t.Of, t.Any, !t.No})...)
 		}
-		for _, r := range k.ramps {
+		for _, r := range k.Ramps {
 			fails = append(fails, isRamp(r.not())...)
 		}
 		if out = both(out, fails); len(out) > mostAlternatives {
@@ -129,20 +133,25 @@ func (c condition) not() condition {
 // within keeps what can still hold once some words are settled, and forgets their
 // tests; open words are those not settled. Settled words that say nothing match
 // nothing.
-func (c condition) within(f *Facts, open func(Word) bool) condition {
-	var out condition
+func (c When) within(f *Facts, open func(Word) bool) When {
+	var out When
 next:
 	for _, k := range c {
-		left := clause{ramps: k.ramps}
-		for _, t := range k.tests {
+		left := Clause{Ramps: k.Ramps}
+		for _, t := range k.Tests {
 			switch {
-			case open(t.of):
-				left.tests = append(left.tests, t)
-			case !t.holds(f):
+			case open(t.Of):
+				left.Tests = append(left.Tests, t)
+			case !t.Holds(f):
 				continue next
 			}
 		}
 		out = append(out, left)
 	}
 	return out
+}
+
+// Equal says whether two ask the same in the same order.
+func (c When) Equal(o When) bool {
+	return slices.EqualFunc(c, o, func(x, y Clause) bool { return slices.Equal(x.Tests, y.Tests) && slices.Equal(x.Ramps, y.Ramps) })
 }

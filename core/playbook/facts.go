@@ -36,7 +36,8 @@ const (
 	CrestDepth                  // of the water over the spot's highest crest or bar
 	LureDepth                   // of the offering below the surface
 	Clearance                   // of the offering over the bottom
-	measureCount
+	// MeasureCount is how many there are.
+	MeasureCount
 )
 
 // measureOf says what a measure is called, of which dimension it is, whether it is
@@ -50,7 +51,7 @@ type measureOf struct {
 	noted      bool
 }
 
-var measures = [measureCount]measureOf{
+var measures = [MeasureCount]measureOf{
 	Level:        {name: "level", dimension: quantity.Length, low: -20, high: 20},
 	RiseRate:     {name: "rise_rate", dimension: quantity.RiseRate, low: -6, high: 6},
 	Flow:         {name: "flow", dimension: quantity.RiseRate, low: 0, high: 6},
@@ -104,13 +105,6 @@ type wordOf struct {
 	several bool
 }
 
-// Places are the kinds of spot the rules know.
-var Places = []string{"oyster bar", "grass flat", "mud flat", "overhung bank", "timbered creek", "dug canal", "back lake", "surf beach", "pier",
-	"jetty", "seawall", "rocky shore", "reef", "ledge", "harbour mouth", "river bend", "estuary"}
-
-// Bottoms a mark may have.
-var Bottoms = []string{"shell", "sand", "mud", "grass", "rock", "timber"}
-
 // Approaches in the order they are spoken of.
 var Approaches = []string{"live bait", "cut bait", "lure"}
 
@@ -137,9 +131,9 @@ var traits = append([]string{"scent", "vibration", "darting", "surface", "small"
 
 var words = [wordCount]wordOf{
 	Stage:    {name: "stage", vocabulary: []string{"flood", "ebb"}},
-	Place:    {name: "place", vocabulary: Places},
+	Place:    {name: "place", vocabulary: ground.Places},
 	MarkKind: {name: "mark", vocabulary: ground.MarkKinds()},
-	Bottom:   {name: "bottom", vocabulary: Bottoms},
+	Bottom:   {name: "bottom", vocabulary: ground.Bottoms},
 	Side:     {name: "side", vocabulary: []string{"along", "lee", "exposed"}},
 	Month:    {name: "month", vocabulary: Months},
 	Sign:     {name: "sign", vocabulary: Signs, several: true},
@@ -175,7 +169,7 @@ func setOf(vocabulary []string, some ...string) (Set, bool) {
 // Facts are everything a rule may look at for one presentation at one place and
 // moment. A word that does not apply is an empty set and matches nothing.
 type Facts struct {
-	Measure [measureCount]float64
+	Measure [MeasureCount]float64
 	Word    [wordCount]Set
 }
 
@@ -223,4 +217,12 @@ func CheckFinish(finish string) error {
 		return fmt.Errorf("playbook: unknown finish %q; known are %s", finish, strings.Join(Finishes, ", "))
 	}
 	return nil
+}
+
+// WordsOf a fact in words, in the order of their bits in a [Set].
+func (b *Book) WordsOf(w Word) []string {
+	if w == OfferingID {
+		return b.offeringIDs()
+	}
+	return words[w].vocabulary
 }

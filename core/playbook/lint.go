@@ -44,7 +44,7 @@ func (b *Book) Lint(pick func(*Rule) bool) []Finding {
 			add("can never apply: %s", why)
 			continue
 		}
-		if slices.ContainsFunc(r.when, func(c clause) bool { return len(c.tests) == 0 && allAlways(c.ramps) }) {
+		if slices.ContainsFunc(r.when, func(c Clause) bool { return len(c.Tests) == 0 && allAlways(c.Ramps) }) {
 			add("always applies: it changes nothing, since a blind pick has it too")
 		}
 		for _, m := range noted(r.when) {
@@ -52,7 +52,7 @@ func (b *Book) Lint(pick func(*Rule) bool) []Finding {
 		}
 		for j := range b.Rules {
 			o := &b.Rules[j]
-			if i == j || j < i && pick(o) || o.School != r.School || !overlap(r.targets, o.targets) || !same(r.when, o.when) {
+			if i == j || j < i && pick(o) || o.School != r.School || !overlap(r.targets, o.targets) || !r.when.Equal(o.when) {
 				continue
 			}
 			switch against := (r.Prior.Mean > 0) != (o.Prior.Mean > 0); {
@@ -81,18 +81,18 @@ func (b *Book) never(r *Rule) string {
 	return why
 }
 
-func (b *Book) clauseNever(r *Rule, c *clause) string {
+func (b *Book) clauseNever(r *Rule, c *Clause) string {
 	// Limits of each measure within which every ramp still weighs something.
 	low, high := map[Measure]float64{}, map[Measure]float64{}
-	for _, k := range c.ramps {
-		if _, seen := low[k.of]; !seen {
-			low[k.of], high[k.of] = measures[k.of].low, measures[k.of].high
+	for _, k := range c.Ramps {
+		if _, seen := low[k.Of]; !seen {
+			low[k.Of], high[k.Of] = measures[k.Of].low, measures[k.Of].high
 		}
 		zero, one := k.ends()
 		if one > zero {
-			low[k.of] = math.Max(low[k.of], zero)
+			low[k.Of] = math.Max(low[k.Of], zero)
 		} else {
-			high[k.of] = math.Min(high[k.of], zero)
+			high[k.Of] = math.Min(high[k.Of], zero)
 		}
 	}
 	for m := range low {
@@ -107,7 +107,7 @@ func (b *Book) clauseNever(r *Rule, c *clause) string {
 }
 
 // testsNever: words asked to be two things at once.
-func (b *Book) testsNever(c *clause) string {
+func (b *Book) testsNever(c *Clause) string {
 	var left [wordCount]Set
 	for w := range left {
 		left[w] = Set(math.MaxUint64)
@@ -115,32 +115,32 @@ func (b *Book) testsNever(c *clause) string {
 			left[w] = 1<<n - 1
 		}
 	}
-	for _, t := range c.tests {
-		if words[t.of].several && !t.no {
+	for _, t := range c.Tests {
+		if words[t.Of].several && !t.No {
 			continue // more than one may hold
 		}
-		if t.no {
-			left[t.of] &^= t.any
+		if t.No {
+			left[t.Of] &^= t.Any
 		} else {
-			left[t.of] &= t.any
+			left[t.Of] &= t.Any
 		}
-		if left[t.of] == 0 {
-			return fmt.Sprintf("no %s is all it asks for", words[t.of].name)
+		if left[t.Of] == 0 {
+			return fmt.Sprintf("no %s is all it asks for", words[t.Of].name)
 		}
 	}
 	return ""
 }
 
 // offeredNever: an offering that none of its targets is offered.
-func (b *Book) offeredNever(r *Rule, c *clause) string {
+func (b *Book) offeredNever(r *Rule, c *Clause) string {
 	for i := range b.Offerings {
 		o := &b.Offerings[i]
 		f := Nothing()
 		f.Offer(o)
 		fits := true
-		for _, t := range c.tests {
-			if t.of == OfferingID || t.of == Trait || t.of == Approach {
-				fits = fits && t.holds(&f)
+		for _, t := range c.Tests {
+			if t.Of == OfferingID || t.Of == Trait || t.Of == Approach {
+				fits = fits && t.Holds(&f)
 			}
 		}
 		if !fits {
@@ -163,22 +163,22 @@ func (b *Book) vocabulary(w Word) []string {
 }
 
 // allAlways says that every ramp is full over all a measure can be.
-func allAlways(ramps []ramp) bool {
+func allAlways(ramps []Ramp) bool {
 	for _, r := range ramps {
 		_, one := r.ends()
-		if r.slope > 0 && one > measures[r.of].low || r.slope < 0 && one < measures[r.of].high {
+		if r.Slope > 0 && one > measures[r.Of].low || r.Slope < 0 && one < measures[r.Of].high {
 			return false
 		}
 	}
 	return true
 }
 
-func noted(c condition) []Measure {
+func noted(c When) []Measure {
 	var out []Measure
 	for _, k := range c {
-		for _, r := range k.ramps {
-			if measures[r.of].noted && !slices.Contains(out, r.of) {
-				out = append(out, r.of)
+		for _, r := range k.Ramps {
+			if measures[r.Of].noted && !slices.Contains(out, r.Of) {
+				out = append(out, r.Of)
 			}
 		}
 	}
@@ -187,9 +187,4 @@ func noted(c condition) []Measure {
 
 func overlap(a, b []string) bool {
 	return len(a) == 0 || len(b) == 0 || slices.ContainsFunc(a, func(s string) bool { return slices.Contains(b, s) })
-}
-
-// same conditions, written in the same order.
-func same(a, b condition) bool {
-	return slices.EqualFunc(a, b, func(x, y clause) bool { return slices.Equal(x.tests, y.tests) && slices.Equal(x.ramps, y.ramps) })
 }

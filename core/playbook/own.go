@@ -2,6 +2,7 @@ package playbook
 
 import (
 	"fmt"
+	"regexp"
 
 	"go.yaml.in/yaml/v3"
 )
@@ -84,4 +85,25 @@ func Join(files []File) ([]byte, error) {
 		return nil, fmt.Errorf("playbook: %w", err)
 	}
 	return out, nil
+}
+
+var idForm = regexp.MustCompile(`^[a-z0-9]+(-[a-z0-9]+)*$`)
+
+// CheckID refuses an id that is not of small letters, digits and hyphens.
+func CheckID(id string) error {
+	if !idForm.MatchString(id) {
+		return fmt.Errorf("playbook: id %q: expected small letters, digits and hyphens", id)
+	}
+	return nil
+}
+
+// WithoutFile leaves out the file of a name.
+func WithoutFile(files []File, name string) []File {
+	var out []File
+	for _, f := range files {
+		if f.Name != name {
+			out = append(out, f)
+		}
+	}
+	return out
 }

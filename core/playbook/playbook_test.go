@@ -188,26 +188,20 @@ func TestFamiliesDoNotStack(t *testing.T) {
 	})
 }
 
+// anyFacts there can be.
 func anyFacts(t *rapid.T, b *Book) Facts {
 	var f Facts
 	for m := range f.Measure {
 		f.Measure[m] = rapid.Float64Range(-5, 50).Draw(t, measures[m].name)
 	}
 	for w := range f.Word {
-		f.Word[w] = 1 << rapid.IntRange(0, sizeOf(b, Word(w))-1).Draw(t, words[w].name)
+		size := len(b.WordsOf(Word(w)))
+		f.Word[w] = 1 << rapid.IntRange(0, size-1).Draw(t, words[w].name)
 		if words[w].several {
-			f.Word[w] |= 1 << rapid.IntRange(0, sizeOf(b, Word(w))-1).Draw(t, "and")
+			f.Word[w] |= 1 << rapid.IntRange(0, size-1).Draw(t, "and")
 		}
 	}
 	return f
-}
-
-// sizeOf a vocabulary.
-func sizeOf(b *Book, w Word) int {
-	if w == OfferingID {
-		return len(b.Offerings)
-	}
-	return len(words[w].vocabulary)
 }
 
 // Every shipped rule must be able to apply fully and not at all: one that never
@@ -249,9 +243,9 @@ func plausibleFacts(r *rand.Rand, b *Book) Facts {
 		f.Measure[LureLight] *= math.Exp(-12 * r.Float64())
 	}
 	for w := range f.Word {
-		f.Word[w] = 1 << r.IntN(sizeOf(b, Word(w)))
+		f.Word[w] = 1 << r.IntN(len(b.WordsOf(Word(w))))
 		if words[w].several {
-			f.Word[w] |= 1 << r.IntN(sizeOf(b, Word(w)))
+			f.Word[w] |= 1 << r.IntN(len(b.WordsOf(Word(w))))
 		}
 	}
 	return f

@@ -1,6 +1,7 @@
 package playbook
 
 import (
+	"greypebble/core/ground"
 	"slices"
 	"strconv"
 	"strings"
@@ -99,7 +100,7 @@ func (b *Book) readRig(n node) error {
 		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
 		Head: r.flag("head"), HeadKg: r.quantity("head_weight", quantity.Mass, false), Vertical: r.flag("vertical"), FloatM: r.quantity("float", quantity.Length, false),
-		places: r.words("places", "kind of place", Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns), HookSize: r.maybe("size"),
+		places: r.words("places", "kind of place", ground.Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns), HookSize: r.maybe("size"),
 		LeaderM: r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes), Holds: r.flag("holds"),
 		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Parts: readAll(r, "parts", readPart)}

@@ -22,7 +22,7 @@ type Rule struct {
 	School string
 	// targets it speaks of; none means all.
 	targets []string
-	when    condition
+	when    When
 	// written is when as text.
 	written string
 	family  int
@@ -79,6 +79,9 @@ func (b *Book) share(about []int, dst []float64) {
 // uncertain measures differ between the scenarios of one moment; all others are
 // the same in each.
 var uncertain = map[Measure]bool{Secchi: true, WaterTemp: true, WindSpeed: true, Cloud: true, SurfaceLight: true, LureLight: true}
+
+// Uncertain says whether a measure differs between the scenarios of one moment.
+func (m Measure) Uncertain() bool { return uncertain[m] }
 
 // About lists the rules that speak of a target, by their places in the book.
 func (b *Book) About(target string) []int { return b.about[target] }

@@ -2,6 +2,8 @@ package playbook
 
 import (
 	"fmt"
+	"greypebble/core/ground"
+	"greypebble/core/prose"
 	"slices"
 	"strings"
 
@@ -72,7 +74,7 @@ func (b *Book) readTarget(n node) error {
 		Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")}, Senses: r.word("senses", "sense", senses),
 		Columns: r.words("column", "column", Columns, true), Feeds: r.span("feeds", quantity.Temperature, true),
 		Best: r.words("best", "month", Months, false), Away: r.words("away", "month", Months, false),
-		Lives: r.words("lives", "kind of place", Places, true), Likes: r.words("likes", "mark", words[MarkKind].vocabulary, false),
+		Lives: r.words("lives", "kind of place", ground.Places, true), Likes: r.words("likes", "mark", words[MarkKind].vocabulary, false),
 		Eats: r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
 		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true), Hazard: tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
@@ -143,4 +145,17 @@ func (b *Book) Target(id string) (*Target, error) {
 		return byEnd, nil
 	}
 	return nil, fmt.Errorf("playbook: unknown target %q; known are %s", id, strings.Join(b.targetIDs(), ", "))
+}
+
+// proper nouns keep their capital within a sentence.
+var properNouns = map[string]bool{"Florida": true, "California": true, "Pandora": true, "Couch's": true, "Ray's": true, "Atlantic": true, "Pacific": true,
+	"Spanish": true}
+
+// InSentence is the name as it stands within a sentence: "red drum", "Florida pompano".
+func (t *Target) InSentence() string {
+	first, _, _ := strings.Cut(t.Name, " ")
+	if properNouns[first] {
+		return t.Name
+	}
+	return prose.LowerFirst(t.Name)
 }

@@ -22,26 +22,26 @@ const (
 // rulesOf a target: what is said of it, in the language of the rules.
 func (b *Book) rulesOf(t *Target, n node) error {
 	name := t.Name
-	add := func(aspect, family, effect, says string, when condition) error {
+	add := func(aspect, family, effect, says string, when When) error {
 		if own := t.says[aspect]; own != "" {
 			says = own
 		}
 		return b.addRule(Rule{ID: t.ID + "-" + aspect, Says: says, Idea: t.Idea, Origin: t.Origin, Family: family, Effect: effect, Certainty: "usual",
 			targets: []string{t.ID}, when: when, own: n.own}, n)
 	}
-	between := func(m Measure, from, to, soft float64) condition {
-		return condition{{ramps: []ramp{rising(m, from-soft/2, from+soft/2), rising(m, to+soft/2, to-soft/2)}}}
+	between := func(m Measure, from, to, soft float64) When {
+		return When{{Ramps: []Ramp{rising(m, from-soft/2, from+soft/2), rising(m, to+soft/2, to-soft/2)}}}
 	}
-	above := func(m Measure, v, soft float64) condition { return isRamp(rising(m, v-soft/2, v+soft/2)) }
-	below := func(m Measure, v, soft float64) condition { return isRamp(rising(m, v+soft/2, v-soft/2)) }
-	is := func(w Word, some []string) condition {
+	above := func(m Measure, v, soft float64) When { return isRamp(rising(m, v-soft/2, v+soft/2)) }
+	below := func(m Measure, v, soft float64) When { return isRamp(rising(m, v+soft/2, v-soft/2)) }
+	is := func(w Word, some []string) When {
 		s, _ := setOf(words[w].vocabulary, some...)
-		return isTest(test{of: w, any: s})
+		return isTest(Test{Of: w, Any: s})
 	}
 	eats, _ := setOf(b.offeringIDs(), t.Eats...)
 	type said struct {
 		aspect, family, effect, says string
-		when                         condition
+		when                         When
 	}
 	list := []said{
 		{"warmth", "warmth", "clear plus", "Good feeding temperature for " + name, between(WaterTemp, t.Feeds.From, t.Feeds.To, fadesC)},
@@ -54,7 +54,7 @@ func (b *Book) rulesOf(t *Target, n node) error {
 		list[len(list)-1] = said{"gone", "presence", "hopeless", "Too cold for " + name, below(WaterTemp, *t.GoneBelowC, fadesC)}
 	}
 	if len(t.Eats) > 0 {
-		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference", isTest(test{of: OfferingID, any: eats})})
+		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference", isTest(Test{Of: OfferingID, Any: eats})})
 	}
 	if t.Senses != "scent" {
 		effect := map[string]string{"sight": "strong minus", "both": "clear minus"}[t.Senses]

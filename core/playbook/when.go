@@ -2,7 +2,7 @@ package playbook
 
 // condition reads a "when": a mapping with one key, which is all, any, not, a
 // measure or a word.
-func (b *Book) condition(n node) (condition, error) {
+func (b *Book) condition(n node) (When, error) {
 	allowed := []string{"all", "any", "not"}
 	for _, m := range measures {
 		allowed = append(allowed, m.name)
@@ -30,7 +30,7 @@ func (b *Book) condition(n node) (condition, error) {
 	panic("playbook: an empty mapping of length one")
 }
 
-func (b *Book) one(key string, v node) (condition, error) {
+func (b *Book) one(key string, v node) (When, error) {
 	switch key {
 	case "all", "any":
 		return b.join(key, v)
@@ -51,7 +51,7 @@ func (b *Book) one(key string, v node) (condition, error) {
 	panic("playbook: an allowed key without a reader")
 }
 
-func (b *Book) join(key string, n node) (condition, error) {
+func (b *Book) join(key string, n node) (When, error) {
 	items, err := n.items()
 	if err != nil {
 		return nil, err
@@ -59,7 +59,7 @@ func (b *Book) join(key string, n node) (condition, error) {
 	if len(items) == 0 {
 		return nil, n.errorf("%s needs at least one condition", key)
 	}
-	var out condition
+	var out When
 	for i, it := range items {
 		c, err := b.condition(it)
 		switch {
@@ -77,22 +77,19 @@ func (b *Book) join(key string, n node) (condition, error) {
 	return out, nil
 }
 
-func (b *Book) word(w Word, n node) (condition, error) {
-	vocabulary := words[w].vocabulary
-	if w == OfferingID {
-		vocabulary = b.offeringIDs()
-	}
+func (b *Book) word(w Word, n node) (When, error) {
+	vocabulary := b.WordsOf(w)
 	some, err := n.anyOf(words[w].name, vocabulary)
 	if err != nil {
 		return nil, err
 	}
 	s, _ := setOf(vocabulary, some...)
-	return isTest(test{of: w, any: s}), nil
+	return isTest(Test{Of: w, Any: s}), nil
 }
 
 // threshold reads {above: …}, {below: …} or both, with soft as the width over
 // which it fades, centred on the threshold.
-func threshold(m Measure, n node) (condition, error) {
+func threshold(m Measure, n node) (When, error) {
 	r := n.reader("above", "below", "soft")
 	if r.err != nil {
 		return nil, r.err
@@ -116,12 +113,12 @@ func threshold(m Measure, n node) (condition, error) {
 	case !hasAbove && !hasBelow:
 		return nil, n.errorf("%s needs above, below or both", measures[m].name)
 	}
-	k := clause{}
+	k := Clause{}
 	if hasAbove {
-		k.ramps = append(k.ramps, rising(m, above-soft/2, above+soft/2))
+		k.Ramps = append(k.Ramps, rising(m, above-soft/2, above+soft/2))
 	}
 	if hasBelow {
-		k.ramps = append(k.ramps, rising(m, below+soft/2, below-soft/2))
+		k.Ramps = append(k.Ramps, rising(m, below+soft/2, below-soft/2))
 	}
-	return condition{k}, nil
+	return When{k}, nil
 }

@@ -53,18 +53,18 @@ func TestParseSaysWhatIsWrong(t *testing.T) {
 }
 
 func TestShow(t *testing.T) {
-	assert.Equal(t, "0.34 m", Metric.Depth(0.341))
-	assert.Equal(t, "−0.15 m", Metric.Depth(-0.15))
-	assert.Equal(t, "0.00 m", Metric.Depth(-0.001))
-	assert.Equal(t, "1.1 ft", US.Depth(0.341))
-	assert.Equal(t, "9 cm", Metric.Small(0.09))
-	assert.Equal(t, "3.5 in", US.Small(0.09))
-	assert.Equal(t, "1/4 oz", US.Weight(0.007))
-	assert.Equal(t, "1/8 oz", US.Weight(0.0035))
-	assert.Equal(t, "3/16 oz", US.Weight(0.0053))
-	assert.Equal(t, "1 1/2 oz", US.Weight(0.0425))
-	assert.Equal(t, "63 °F", US.Temperature(17))
-	assert.Equal(t, "6.0 lb", US.Fish(2.72))
+	assert.Equal(t, "0.34 m", Metric.ShowDepth(0.341))
+	assert.Equal(t, "−0.15 m", Metric.ShowDepth(-0.15))
+	assert.Equal(t, "0.00 m", Metric.ShowDepth(-0.001))
+	assert.Equal(t, "1.1 ft", US.ShowDepth(0.341))
+	assert.Equal(t, "9 cm", Metric.ShowSmall(0.09))
+	assert.Equal(t, "3.5 in", US.ShowSmall(0.09))
+	assert.Equal(t, "1/4 oz", US.ShowWeight(0.007))
+	assert.Equal(t, "1/8 oz", US.ShowWeight(0.0035))
+	assert.Equal(t, "3/16 oz", US.ShowWeight(0.0053))
+	assert.Equal(t, "1 1/2 oz", US.ShowWeight(0.0425))
+	assert.Equal(t, "63 °F", US.ShowTemperature(17))
+	assert.Equal(t, "6.0 lb", US.ShowFish(2.72))
 }
 
 func FuzzParse(f *testing.F) {
@@ -84,10 +84,29 @@ func FuzzParse(f *testing.F) {
 
 func TestTackleAndWeatherInBothSystems(t *testing.T) {
 	for want, got := range map[string]string{
-		"40 cm": Metric.Short(0.4), "1.2 m": Metric.Short(1.2), "3 m": Metric.Short(3), "16 in": US.Short(0.4), "4 ft": US.Short(1.2), "3.5 in": US.Short(0.09),
-		"20 lb": US.Class(88.96), "20 lb (9 kg)": Metric.Class(88.96), "5.0 kn": US.Knots(2.5722), "52 m": Metric.Distance(51.9), "170 ft": US.Distance(51.9),
-		"7.0 m/s": Metric.Wind(7), "16 mph": US.Wind(7),
+		"40 cm": Metric.ShowShort(0.4), "1.2 m": Metric.ShowShort(1.2), "3 m": Metric.ShowShort(3), "16 in": US.ShowShort(0.4), "4 ft": US.ShowShort(1.2), "3.5 in": US.ShowShort(0.09),
+		"20 lb": US.ShowLine(88.96), "20 lb (9 kg)": Metric.ShowLine(88.96), "5.0 kn": US.ShowBoat(2.5722), "52 m": Metric.ShowDistance(51.9), "170 ft": US.ShowDistance(51.9),
+		"7.0 m/s": Metric.ShowWind(7), "16 mph": US.ShowWind(7),
 	} {
 		assert.Equal(t, want, got)
 	}
+}
+
+// People mix units: each is a choice of its own, and one that is left out is metric.
+func TestUnitsMayBeMixed(t *testing.T) {
+	mixed := Units{Depth: "ft", Wind: "kn", Weight: "oz", Fish: "lb"}
+	require.NoError(t, mixed.Validate())
+	for want, got := range map[string]string{
+		"1.1 ft": mixed.ShowDepth(0.341), "14 kn": mixed.ShowWind(7), "1/4 oz": mixed.ShowWeight(0.007), "6.0 lb": mixed.ShowFish(2.72),
+		"17 °C": mixed.ShowTemperature(17), "9 cm": mixed.ShowSmall(0.09), "52 m": mixed.ShowDistance(52), "0.45 m/s": mixed.ShowRun(0.45),
+	} {
+		assert.Equal(t, want, got)
+	}
+	for _, u := range []Units{Metric, US} {
+		require.NoError(t, u.Validate())
+	}
+	assert.ErrorContains(t, Units{Wind: "ft"}.Validate(), "wind")
+	assert.ErrorContains(t, Units{Depth: "fathom"}.Validate(), "fathom")
+	_, err := ParseUnits("imperial")
+	assert.ErrorContains(t, err, "imperial")
 }

@@ -33,7 +33,7 @@ func TestEdgeIsTheProductOfItsReasons(t *testing.T) {
 	b := book(t)
 	rapid.Check(t, func(t *rapid.T) {
 		n := len(b.Rules)
-		blind := NewBlind(Priors{b}, n, nil, 3)
+		blind := NewBaseline(Priors{b}, n, nil, 3)
 		for range rapid.IntRange(1, 5).Draw(t, "ways") {
 			blind.Add(rapid.IntRange(0, 2).Draw(t, "spot"), anyWeights(t, n), rapid.Float64Range(0.1, 1).Draw(t, "share"))
 		}
@@ -41,7 +41,7 @@ func TestEdgeIsTheProductOfItsReasons(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		product := e.Blind
+		product := e.Baseline
 		for _, f := range e.Factors {
 			product *= f
 		}
@@ -61,7 +61,7 @@ func TestAChoiceThatIsTheBlindPickHasEdgeOne(t *testing.T) {
 	for k := range w {
 		w[k][0], w[k][5] = 0.6, 1
 	}
-	one := NewBlind(Priors{b}, n, nil, 1)
+	one := NewBaseline(Priors{b}, n, nil, 1)
 	one.Add(0, &w, 1)
 	e, err := one.Edge(0, &w)
 	require.NoError(t, err)
@@ -78,7 +78,7 @@ func TestWhatIsNotSharedWidensTheInterval(t *testing.T) {
 		unsure[k][0] = float64(k % 2) // the same mean, not known which
 	}
 	width := func(spots int, at int, w *Weights) float64 {
-		blind := NewBlind(Priors{b}, n, nil, spots)
+		blind := NewBaseline(Priors{b}, n, nil, spots)
 		for s := range spots {
 			blind.Add(s, &plain, 1)
 		}
@@ -95,6 +95,6 @@ func TestWhatIsNotSharedWidensTheInterval(t *testing.T) {
 func TestNoBlindPickIsAnError(t *testing.T) {
 	b := book(t)
 	w := NewWeights(len(b.Rules))
-	_, err := NewBlind(Priors{b}, len(b.Rules), nil, 1).Edge(0, &w)
+	_, err := NewBaseline(Priors{b}, len(b.Rules), nil, 1).Edge(0, &w)
 	assert.ErrorContains(t, err, "no spot can be reached")
 }

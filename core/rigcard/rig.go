@@ -18,7 +18,7 @@ type Tied struct {
 	LeaderN  float64
 	LeaderOf string
 	Offering *playbook.Offering
-	System   quantity.System
+	Units    quantity.Units
 }
 
 const (
@@ -93,7 +93,7 @@ func (c *card) run(ink Ink, height, lengthM float64, text, mind string) {
 		for _, y := range []float64{c.y + 2, c.y + height - 2} {
 			c.stroke(Rule, straight(point{x - 4, y}, point{x + 4, y}))
 		}
-		c.word(x-8, c.y+height/2+4, "end", c.System.Short(lengthM), true)
+		c.word(x-8, c.y+height/2+4, "end", c.Units.ShowShort(lengthM), true)
 	}
 	if text != "" {
 		c.say(c.y+height/2-4, text, mind)
@@ -107,7 +107,7 @@ func (c *card) leader() string {
 		of = "leader"
 	}
 	if c.LeaderN > 0 {
-		return c.System.Class(c.LeaderN) + " " + of
+		return c.Units.ShowLine(c.LeaderN) + " " + of
 	}
 	return upper(of)
 }
@@ -120,7 +120,7 @@ func (c *card) part(p playbook.Part, last bool) {
 		h := squeezed(p.LengthM)
 		c.stroke(Line, straight(point{axis - 3, c.y}, point{axis - 3, c.y + h}))
 		c.stroke(Line, straight(point{axis + 3, c.y}, point{axis + 3, c.y + h}))
-		c.word(axis-16, c.y+h/2+4, "end", c.System.Short(p.LengthM), true)
+		c.word(axis-16, c.y+h/2+4, "end", c.Units.ShowShort(p.LengthM), true)
 		c.say(c.y+h/2-4, "Doubled line", p.Says)
 		c.y += h
 	case "leader":
@@ -185,7 +185,7 @@ func (c *card) bait() string {
 
 func (c *card) weightOr(says string) string {
 	if c.WeightKg > 0 {
-		return strings.TrimSuffix(c.System.Weight(c.WeightKg)+", "+says, ", ")
+		return strings.TrimSuffix(c.Units.ShowWeight(c.WeightKg)+", "+says, ", ")
 	}
 	return says
 }
@@ -276,7 +276,7 @@ func (c *card) branch(p playbook.Part) {
 		c.hookAt(end.x, end.y, 0.7)
 	}
 	if p.LengthM > 0 {
-		c.word(end.x-12, y+2, "end", c.System.Short(p.LengthM), true)
+		c.word(end.x-12, y+2, "end", c.Units.ShowShort(p.LengthM), true)
 	}
 	if p.Slides {
 		c.fill(Body, ellipse(axis, c.y+2, 5, 4))

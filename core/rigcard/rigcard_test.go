@@ -53,13 +53,13 @@ func TestEveryRigIsDrawnWithItsMeasures(t *testing.T) {
 				if k != r {
 					continue
 				}
-				d := Rig(r, Tied{WeightKg: 0.0283, Hook: "3/0 circle", LeaderN: 30 * 4.448, LeaderOf: "fluorocarbon", Offering: o, System: quantity.US})
+				d := Rig(r, Tied{WeightKg: 0.0283, Hook: "3/0 circle", LeaderN: 30 * 4.448, LeaderOf: "fluorocarbon", Offering: o, Units: quantity.US})
 				inside(t, d, r.ID+" with "+o.ID)
 				all := fmt.Sprint(d.Labels)
 				for _, p := range r.Parts {
 					drawn[p.Kind] = true
 					if p.LengthM > 0 {
-						assert.Contains(t, all, quantity.US.Short(p.LengthM), "%s shows how long its %s is", r.ID, p.Kind)
+						assert.Contains(t, all, quantity.US.ShowShort(p.LengthM), "%s shows how long its %s is", r.ID, p.Kind)
 					}
 				}
 				if r.LeaderM > 0 && r.Parts[len(r.Parts)-1].Kind != "dropper" && !r.Vertical {

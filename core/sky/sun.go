@@ -18,3 +18,10 @@ func sunAt(c, dpsi float64) ecliptic {
 	const aberration = 20.4898 / 3600
 	return ecliptic{lon: turn(mean + centre + dpsi - aberration/r), distance: r * auKm}
 }
+
+// Altitudes of the sun in degrees at which day and night are parted: its upper limb on
+// the horizon with the usual refraction, and the end of civil twilight.
+const (
+	SunUp         = -0.83
+	CivilTwilight = -6.0
+)

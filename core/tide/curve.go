@@ -227,7 +227,15 @@ func (s Stage) String() string {
 		}
 		return fmt.Sprintf("stand on the %s", s.Direction)
 	}
-	return fmt.Sprintf("%s, %s third", s.Direction, [...]string{"first", "middle", "last"}[s.Third-1])
+	return SayThird(s.Direction.String(), s.Third)
+}
+
+// SayThird of a flood or an ebb, 1 to 3: "flood, last third".
+func SayThird(direction string, third int) string {
+	if third < 1 || third > 3 {
+		return direction
+	}
+	return fmt.Sprintf("%s, %s third", direction, [...]string{"first", "middle", "last"}[third-1])
 }
 
 // Between are the turns on both sides of a moment; false without one on either.

@@ -92,3 +92,30 @@ func Peaks(p Place, from, to time.Time) ([]Peak, error) {
 	}
 	return out, nil
 }
+
+// peakAhead is how far ahead springs or neaps are looked for: they take turns every week
+// or so.
+const peakAhead = 10 * 24 * time.Hour
+
+// NextPeak is the next springs or neaps after a time; nil where none is found.
+func NextPeak(p Place, t time.Time) (*Peak, error) {
+	peaks, err := Peaks(p, t, t.Add(peakAhead))
+	if err != nil || len(peaks) == 0 {
+		return nil, err
+	}
+	return &peaks[0], nil
+}
+
+// PeaksAround an interval: those in it, the last before and the first after.
+func PeaksAround(p Place, from, to time.Time) ([]Peak, error) {
+	peaks, err := Peaks(p, from.Add(-peakAhead), to.Add(peakAhead))
+	var out []Peak
+	for i, k := range peaks {
+		before := k.Time.Before(from) && i+1 < len(peaks) && peaks[i+1].Time.Before(from)
+		after := k.Time.After(to) && i > 0 && peaks[i-1].Time.After(to)
+		if !before && !after {
+			out = append(out, k)
+		}
+	}
+	return out, err
+}

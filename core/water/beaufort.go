@@ -1,5 +1,7 @@
 package water
 
+import "math"
+
 // Beaufort force of a wind, with its word.
 type Beaufort struct {
 	Force int
@@ -26,4 +28,22 @@ func BeaufortOf(speedMS float64) Beaufort {
 		}
 	}
 	return Beaufort{force, beaufort[force].word}
+}
+
+// WindWord is what a wind is called, and the speeds it stands for.
+type WindWord struct {
+	Word         string
+	FromMS, ToMS float64
+}
+
+// WindWords from calm to hurricane; the last has no upper end.
+func WindWords() []WindWord {
+	out := make([]WindWord, len(beaufort))
+	for i, b := range beaufort {
+		out[i] = WindWord{b.word, b.from, math.Inf(1)}
+		if i+1 < len(beaufort) {
+			out[i].ToMS = beaufort[i+1].from
+		}
+	}
+	return out
 }

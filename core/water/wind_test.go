@@ -118,20 +118,3 @@ func TestCurrentIsTheTidalPrism(t *testing.T) {
 	assert.InDelta(t, math.Sqrt(gravity*0.1), u, 1e-9)
 	assert.Error(t, Setting{SeenMS: 40}.Validate())
 }
-
-func TestClarityWords(t *testing.T) {
-	words := ClarityWords()
-	for i, w := range words {
-		s, spread := w.Secchi()
-		assert.Equal(t, w, ClarityOf(s))
-		assert.InDelta(t, math.Log(w.ToSecchi/w.FromSecchi)/math.Sqrt(12), spread, 1e-12)
-		if i > 0 {
-			assert.Equal(t, words[i-1].ToSecchi, w.FromSecchi, "no gap")
-		}
-		p, err := ParseClarity(" " + w.Word)
-		require.NoError(t, err)
-		assert.Equal(t, w, p)
-	}
-	_, err := ParseClarity("soup")
-	assert.ErrorContains(t, err, "gin clear")
-}

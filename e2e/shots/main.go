@@ -130,6 +130,9 @@ func run(out, only string) error {
 		return err
 	}
 	defer server.Stop()
+	if err := server.LoadDemo(); err != nil {
+		return err
+	}
 	b, err := browser.Open()
 	if err != nil {
 		return err

@@ -1,10 +1,8 @@
 // Package forecast reads an hourly forecast from CSV whose header holds CF
-// standard names (CF Standard Name Table): time, forecast_reference_time,
-// wind_speed, wind_from_direction, air_temperature, sea_surface_temperature,
-// cloud_area_fraction, precipitation_amount,
-// sea_surface_wave_significant_height, sea_surface_wave_mean_period,
-// secchi_depth_of_sea_water. Values are in CF's canonical units: m s-1, degree,
-// K, 1, kg m-2, m, s. Names not known here are passed over.
+// standard names (CF Standard Name Table): time, forecast_reference_time and any of those
+// the table of kinds in core/conditions names, such as wind_speed or
+// sea_surface_temperature. Values are in CF's canonical units: m s-1, degree, K, 1,
+// kg m-2, m, s. Names not known here are passed over.
 //
 // Errors name line and column and what was expected; nothing is half read.
 package forecast
@@ -31,25 +29,16 @@ type Forecast struct {
 	Readings []conditions.Reading
 }
 
-// meaning of a CF standard name here.
-type meaning struct {
-	kind   conditions.Kind
-	offset float64
-}
-
-const kelvin = -273.15
-
-var names = map[string]meaning{
-	"wind_speed":                          {conditions.WindSpeed, 0},
-	"wind_from_direction":                 {conditions.WindFrom, 0},
-	"air_temperature":                     {conditions.AirTemp, kelvin},
-	"sea_surface_temperature":             {conditions.WaterTemp, kelvin},
-	"cloud_area_fraction":                 {conditions.Cloud, 0},
-	"sea_surface_wave_significant_height": {conditions.SwellHeight, 0},
-	"sea_surface_wave_mean_period":        {conditions.SwellPeriod, 0},
-	"secchi_depth_of_sea_water":           {conditions.Clarity, 0},
-	"precipitation_amount":                {conditions.Rain, 0}, // kg/m² is a millimetre
-}
+// names are the CF standard names known here, as the table of kinds has them.
+var names = func() map[string]conditions.Nature {
+	out := make(map[string]conditions.Nature)
+	for _, n := range conditions.Natures() {
+		if n.CF != "" {
+			out[n.CF] = n
+		}
+	}
+	return out
+}()
 
 const (
 	timeColumn   = "time"
@@ -161,7 +150,7 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
 			return misread.At(line, name, fmt.Sprintf("expected a number, not %q", record[i]))
 		}
-		reading := conditions.Reading{Kind: m.kind, Value: math.Round((v+m.offset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
+		reading := conditions.Reading{Kind: m.Kind, Value: math.Round((v-m.CFOffset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
 			Source: "forecast of " + issued.Format("2 Jan 15:04") + " UTC"}
 		if err := reading.Validate(); err != nil {
 			return misread.At(line, name, strings.TrimPrefix(err.Error(), "conditions: "))

@@ -1,9 +1,7 @@
 // Package logger reads what instruments and stations have logged as CSV (see
-// interchange/table for separators and times): a column time, and one or more
-// of water_temp_c (or _f, _k), air_temp_c (or _f, _k), wind_speed_ms (or _kn,
-// _kmh, _mph), wind_from_deg, cloud_fraction (or _pct), clarity_secchi_m (or _ft,
-// _cm), swell_height_m (or _ft), swell_period_s, rain_mm. The unit is part of the
-// name: it is never guessed. An empty value is a gap. Errors name line and column
+// interchange/table for separators and times): a column time, and one or more of
+// those the table of kinds in core/conditions knows, such as water_temp_c or
+// wind_speed_kn. The unit is part of the name: it is never guessed. An empty value is a gap. Errors name line and column
 // and what was expected; nothing is half read.
 package logger
 
@@ -28,15 +26,16 @@ type column struct {
 	unit string // as core/quantity writes it
 }
 
-var columns = map[string]column{
-	"water_temp_c": {conditions.WaterTemp, "°C"}, "water_temp_f": {conditions.WaterTemp, "°F"}, "water_temp_k": {conditions.WaterTemp, "K"},
-	"air_temp_c": {conditions.AirTemp, "°C"}, "air_temp_f": {conditions.AirTemp, "°F"}, "air_temp_k": {conditions.AirTemp, "K"},
-	"wind_speed_ms": {conditions.WindSpeed, "m/s"}, "wind_speed_kn": {conditions.WindSpeed, "kn"}, "wind_speed_kmh": {conditions.WindSpeed, "km/h"},
-	"wind_speed_mph": {conditions.WindSpeed, "mph"}, "wind_from_deg": {conditions.WindFrom, "deg"}, "cloud_fraction": {conditions.Cloud, ""},
-	"cloud_pct": {conditions.Cloud, "%"}, "clarity_secchi_m": {conditions.Clarity, "m"}, "clarity_secchi_ft": {conditions.Clarity, "ft"},
-	"clarity_secchi_cm": {conditions.Clarity, "cm"}, "swell_height_m": {conditions.SwellHeight, "m"}, "swell_height_ft": {conditions.SwellHeight, "ft"},
-	"swell_period_s": {conditions.SwellPeriod, "s"}, "rain_mm": {conditions.Rain, "mm"}, "sounder_depth_m": {conditions.SounderDepth, "m"},
-}
+// columns by their names, as the table of kinds has them.
+var columns = func() map[string]column {
+	out := make(map[string]column)
+	for _, n := range conditions.Natures() {
+		for name, unit := range n.Columns.Names() {
+			out[name] = column{n.Kind, unit}
+		}
+	}
+	return out
+}()
 
 // Columns a log may have, in alphabetical order.
 func Columns() []string {

@@ -14,13 +14,10 @@ var kit *testkit.Server
 
 func TestMain(m *testing.M) { os.Exit(testkit.Run(m, &kit)) }
 
-type object = map[string]any
-
-type problem struct {
-	Status int
-	Detail string
-	Errors []struct{ Location, Message string }
-}
+type (
+	object  = testkit.Object
+	problem = testkit.Problem
+)
 
 type spot struct{ ID, Name, Place string }
 
@@ -32,4 +29,9 @@ func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
 		out[s.Name] = s
 	}
 	return out
+}
+
+func newSpell(spot string) object {
+	return object{"spot_id": spot, "target": "red-drum", "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T13:00:00Z",
+		"approach": "lure", "offering": "White paddle tail"}
 }

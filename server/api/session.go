@@ -3,12 +3,12 @@ package api
 import (
 	"context"
 	"errors"
-	"net/http"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
 	"greypebble/server/account"
+	"greypebble/server/api/web"
 )
 
 type signInInput struct {
@@ -18,6 +18,7 @@ type signInInput struct {
 	}
 }
 
+// who is signed in.
 type who struct {
 	Name string    `json:"name"`
 	Now  time.Time `json:"now" doc:"the server's clock"`
@@ -25,33 +26,31 @@ type who struct {
 
 type whoOutput struct{ Body who }
 
-func (s *Server) registerSignIn(api huma.API) {
-	huma.Register(api, operation(http.MethodPost, "/login", "login", "Sign in"), func(ctx context.Context, in *signInInput) (*whoOutput, error) {
-		a, err := s.accounts.SignIn(ctx, in.Body.Name, in.Body.Password)
+func registerSignIn(api huma.API, d *web.Deps) {
+	web.Open(api, web.Post("/login", "login", "Sign in"), func(ctx context.Context, in *signInInput) (*whoOutput, error) {
+		a, err := d.Accounts.SignIn(ctx, in.Body.Name, in.Body.Password)
 		if errors.Is(err, account.ErrWrong) {
 			return nil, huma.Error401Unauthorized("The name or the password is wrong.")
 		}
-		if err != nil {
-			return nil, failed(err)
-		}
-		return &whoOutput{who{a.Name, s.now().UTC()}}, nil
+		return &whoOutput{who{a.Name, d.Clock().UTC()}}, err
 	})
 }
 
-func (s *Server) registerSession(api huma.API) {
-	huma.Register(api, operation(http.MethodPost, "/logout", "logout", "Sign out"), func(ctx context.Context, _ *struct{}) (*struct{}, error) {
-		return nil, failed(s.accounts.SignOut(ctx))
+func registerSession(api huma.API, d *web.Deps) {
+	web.Open(api, web.Get("/health", "health", "Whether the program and its database answer"), func(ctx context.Context, _ *struct{}) (*healthOutput, error) {
+		if err := d.Store.Ping(ctx); err != nil {
+			return nil, huma.Error503ServiceUnavailable("", err)
+		}
+		out := &healthOutput{}
+		out.Body.Status, out.Body.Database = "ok", "ok"
+		return out, nil
 	})
-	huma.Register(api, operation(http.MethodGet, "/me", "me", "Who is signed in, and the time here"), func(ctx context.Context, _ *struct{}) (*whoOutput, error) {
-		id, err := s.angler(ctx)
-		if err != nil {
-			return nil, err
-		}
-		a, err := s.store.AnglerByID(ctx, id)
-		if err != nil {
-			return nil, failed(err)
-		}
-		return &whoOutput{who{a.Name, s.now().UTC()}}, nil
+	web.Open(api, web.Post("/logout", "logout", "Sign out"), func(ctx context.Context, _ *struct{}) (*struct{}, error) {
+		return nil, d.Accounts.SignOut(ctx)
+	})
+	web.Signed(api, d, web.Get("/me", "me", "Who is signed in, and the time here"), func(ctx context.Context, as *web.Scope, _ *struct{}) (*whoOutput, error) {
+		a, err := d.Store.AnglerByID(ctx, as.Angler)
+		return &whoOutput{who{a.Name, as.Now()}}, err
 	})
 }
 
@@ -60,16 +59,4 @@ type healthOutput struct {
 		Status   string `json:"status" enum:"ok"`
 		Database string `json:"database" enum:"ok"`
 	}
-}
-
-func (s *Server) registerHealth(api huma.API) {
-	huma.Register(api, operation(http.MethodGet, "/health", "health", "Whether the program and its database answer"),
-		func(ctx context.Context, _ *struct{}) (*healthOutput, error) {
-			if err := s.store.Ping(ctx); err != nil {
-				return nil, huma.Error503ServiceUnavailable("", err)
-			}
-			out := &healthOutput{}
-			out.Body.Status, out.Body.Database = "ok", "ok"
-			return out, nil
-		})
 }

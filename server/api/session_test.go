@@ -30,7 +30,7 @@ func TestNothingOfAnAnglersIsSeenWithoutSigningIn(t *testing.T) {
 }
 
 func TestSomeoneElsesIdsAreNotFound(t *testing.T) {
-	wren, moss := kit.As(t, "wren"), kit.As(t, "moss")
+	wren, moss := kit.Fresh(t, "wren"), kit.Fresh(t, "moss")
 	bar := spotsOf(t, wren)["Kettle Bar"]
 	require.NotEmpty(t, bar.ID)
 	assert.NotContains(t, spotsOf(t, moss), "Kettle Bar")

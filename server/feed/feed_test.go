@@ -82,6 +82,7 @@ func TestPollerKeepsTheLastGoodForecast(t *testing.T) {
 	ctx := context.Background()
 	s := httptest.NewServer(sim.ForecastService(demo.Weather, now, sim.None))
 	defer s.Close()
+	require.NoError(t, kit.LoadDemo())
 	water, angler := demo.WaterID("Sedge Sound"), demo.AnglerID("wren")
 	p := feed.Poller{Store: kit.App.Store, Client: quick, Now: now}
 	at := testkit.Now
@@ -99,9 +100,9 @@ func TestPollerKeepsTheLastGoodForecast(t *testing.T) {
 	poll := func(fault sim.Fault) string {
 		require.NoError(t, kit.App.Store.SetFeed(ctx, water, s.URL+"?fault="+string(fault)))
 		p.Once(ctx)
-		feeds, err := kit.App.Store.FeedsOf(ctx, angler)
+		f, err := kit.App.Store.FeedOf(ctx, angler, water)
 		require.NoError(t, err)
-		f := feeds[water]
+		require.NotNil(t, f)
 		require.NotNil(t, f.IssuedAt)
 		assert.Equal(t, at.Truncate(6*time.Hour), f.IssuedAt.UTC(), "the good one stays")
 		return f.Problem
@@ -114,9 +115,9 @@ func TestPollerKeepsTheLastGoodForecast(t *testing.T) {
 		assert.Equal(t, n, readings())
 	}
 	assert.Empty(t, poll(sim.None))
-	feeds, err := kit.App.Store.FeedsOf(ctx, demo.AnglerID("moss"))
+	f, err := kit.App.Store.FeedOf(ctx, demo.AnglerID("moss"), water)
 	require.NoError(t, err)
-	assert.NotContains(t, feeds, water)
+	assert.Nil(t, f, "another angler sees nothing of it")
 }
 
 func TestSounderIsHeardThroughNoise(t *testing.T) {

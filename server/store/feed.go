@@ -25,15 +25,17 @@ func (s *Store) Feeds(ctx context.Context) (out []Feed, err error) {
 	return out, s.db.SelectContext(ctx, &out, `SELECT `+feedColumns)
 }
 
-// FeedsOf an angler, by water.
-func (s *Store) FeedsOf(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]Feed, error) {
-	var rows []Feed
-	err := s.db.SelectContext(ctx, &rows, `SELECT `+feedColumns+` WHERE w.angler_id = ?`, angler)
-	out := make(map[uuid.UUID]Feed, len(rows))
-	for _, f := range rows {
-		out[f.WaterID] = f
+// FeedOf a water; nil where it has none.
+func (s *Store) FeedOf(ctx context.Context, angler, water uuid.UUID) (*Feed, error) {
+	var f Feed
+	switch err := notFound(s.db.GetContext(ctx, &f, `SELECT `+feedColumns+` WHERE w.id = ? AND w.angler_id = ?`, water, angler)); err {
+	case nil:
+		return &f, nil
+	case ErrNotFound:
+		return nil, nil
+	default:
+		return nil, err
 	}
-	return out, err
 }
 
 // SetFeed says where a water's forecast comes from.

@@ -133,3 +133,13 @@ func writeKitItem(ctx context.Context, tx *sqlx.Tx, angler, id uuid.UUID, i kit.
 func (s *Store) DeleteKitItem(ctx context.Context, angler, id uuid.UUID) error {
 	return gone(s.db.ExecContext(ctx, `DELETE FROM kit_item WHERE id = ? AND angler_id = ?`, id, angler))
 }
+
+// KitOf an angler as the core wants it.
+func (s *Store) KitOf(ctx context.Context, angler uuid.UUID) (kit.Kit, error) {
+	items, err := s.Kit(ctx, angler)
+	var out kit.Kit
+	for _, i := range items {
+		out = append(out, i.Item)
+	}
+	return out, err
+}

@@ -18,8 +18,6 @@ type Filter struct {
 	From, To  time.Time
 	// Blanks keeps only spells without a catch, Catches only those with one.
 	Blanks, Catches bool
-	// ID of one spell.
-	ID uuid.UUID
 	// Most rows, newest first.
 	Most int
 }
@@ -37,9 +35,6 @@ func (f Filter) where(angler uuid.UUID) (string, []any) {
 	}
 	if f.SpotID != uuid.Nil {
 		add("p.spot_id = ?", f.SpotID)
-	}
-	if f.ID != uuid.Nil {
-		add("p.id = ?", f.ID)
 	}
 	if f.Direction != "" {
 		add("p.tide_direction = ?", f.Direction)
@@ -85,13 +80,28 @@ func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell
 		most = 200
 	}
 	var spells []Spell
-	if err := s.db.SelectContext(ctx, &spells, `SELECT `+spellColumns+`, s.name AS spot_name, w.time_zone
-		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id
-		WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`, append(args, most)...); err != nil {
+	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`, append(args, most)...); err != nil {
 		return nil, sum, err
 	}
 	return spells, sum, s.addDetails(ctx, spells)
 }
+
+// Spell by id, with its readings and catches.
+func (s *Store) Spell(ctx context.Context, angler, id uuid.UUID) (Spell, error) {
+	var spells []Spell
+	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE p.angler_id = ? AND p.id = ?`, angler, id); err != nil {
+		return Spell{}, err
+	}
+	if len(spells) == 0 {
+		return Spell{}, ErrNotFound
+	}
+	err := s.addDetails(ctx, spells)
+	return spells[0], err
+}
+
+// listedSpells with the names of spot and time zone.
+const listedSpells = `SELECT ` + spellColumns + `, s.name AS spot_name, w.time_zone
+	FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id`
 
 func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
 	if len(spells) == 0 {

@@ -31,9 +31,19 @@ func rowOf(water uuid.UUID, r conditions.Reading) readingRow {
 
 // Readings of an angler's waters between two times, by water, oldest first.
 func (s *Store) Readings(ctx context.Context, angler uuid.UUID, from, to time.Time) (map[uuid.UUID][]conditions.Reading, error) {
+	return s.readings(ctx, "", angler, from, to)
+}
+
+// ReadingsOf a water between two times, oldest first.
+func (s *Store) ReadingsOf(ctx context.Context, angler, water uuid.UUID, from, to time.Time) ([]conditions.Reading, error) {
+	all, err := s.readings(ctx, " AND w.id = ?", angler, from, to, water)
+	return all[water], err
+}
+
+func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uuid.UUID][]conditions.Reading, error) {
 	var rows []readingRow
 	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.own, r.value, r.spread, r.source, r.place FROM reading r
-		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ? ORDER BY r.time`, angler, from, to)
+		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`+also+` ORDER BY r.time`, args...)
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
 		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source,

@@ -10,8 +10,8 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"greypebble/core/advise"
 	"greypebble/core/conditions"
+	"greypebble/core/spot"
 )
 
 // SpellEntry is what a person says of a spell.
@@ -40,14 +40,14 @@ type SpellWater struct {
 }
 
 // WaterAt freezes a moment for the log.
-func WaterAt(m *advise.Moment) SpellWater {
+func WaterAt(m *spot.Moment) SpellWater {
 	return SpellWater{TideLevelM: m.LevelM, TideDirection: m.Stage.Direction.String(), TideThird: m.Stage.Third,
 		TideRateMPerH: m.Stage.RateMPerH, SunAltitudeDeg: m.Sun.Altitude, Light: m.Light().String(),
 		MoonIllumination: m.Phase.Illumination, MoonPhase: m.Phase.Name()}
 }
 
 // ReadingsAt are what was believed at a moment, one reading a kind.
-func ReadingsAt(m *advise.Moment) []conditions.Reading {
+func ReadingsAt(m *spot.Moment) []conditions.Reading {
 	var out []conditions.Reading
 	for _, k := range conditions.Kinds() {
 		if v, ok := m.Believed[k]; ok {

@@ -4,84 +4,24 @@ import (
 	"context"
 	"database/sql"
 	"fmt"
+	"slices"
 	"strings"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"greypebble/core/advise"
-	"greypebble/core/conditions"
 	"greypebble/core/ground"
-	"greypebble/core/sky"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/core/water"
 )
 
-// Spot is a place in a water with its ground.
+// Spot is a stored spot: who it is, the water it lies in, and the spot itself.
 type Spot struct {
-	ID          uuid.UUID
-	Revision    int
-	Water       Water
-	Name, Place string
-	Note        string
-	Lat, Lon    float64
-	// FacesDeg is the way it looks out, nil where it does not matter.
-	FacesDeg        *float64
-	Bottom, Hazards string
-	// Public spots may leave in an export; others only when asked to.
-	Public bool
-	Shape  *ground.Shape
-	// Offsets of its tide on its water's station.
-	Offsets tide.Offsets
-	// Current is what makes the tide run there.
-	Current water.Setting
-	Access  ground.Access
-	Section []ground.Point
-	// SectionFrom is where the section begins and SectionBearing the way it runs;
-	// nil where that is not known.
-	SectionFrom    *ground.LatLon
-	SectionBearing float64
-	Marks          []ground.Mark
-	// Tide of the spot, its own lag and factor and a surge included.
-	Tide tide.Place
-	// Surge seen at the spot's water, if any was.
-	Surge *tide.Surge
-	// Rose of fetches, nil where the water has no outline.
-	Rose *water.Rose
-	// Zones of its water that it touches, whatever the season.
-	Zones []ground.Zone
-}
-
-// Touched are the spot's place and, after it, the points of its shape; area says
-// that the last of those joins the first.
-func (s *Spot) Touched() (points []ground.LatLon, area bool) {
-	points = []ground.LatLon{{Lat: s.Lat, Lon: s.Lon}}
-	if s.Shape == nil {
-		return points, false
-	}
-	return append(points, s.Shape.Points...), s.Shape.Area
-}
-
-// PlaceOf a mark on the Earth: where it was put, or its distance along the section;
-// nil where neither is known.
-func (s *Spot) PlaceOf(m ground.Mark) *ground.LatLon {
-	if m.At != nil || s.SectionFrom == nil {
-		return m.At
-	}
-	p := ground.Toward(*s.SectionFrom, s.SectionBearing, m.DistanceM)
-	return &p
-}
-
-// ForAdvice is the spot as the core wants it.
-func (s *Spot) ForAdvice(readings []conditions.Reading) *advise.Spot {
-	return s.WithReadings(conditions.Sorted(readings))
-}
-
-// WithReadings is the spot as the core wants it, with readings that were sorted before:
-// those of one water serve all its spots.
-func (s *Spot) WithReadings(readings conditions.Readings) *advise.Spot {
-	return &advise.Spot{ID: s.ID.String(), Name: s.Name, Place: s.Place, Marks: s.Marks, Access: s.Access, Tide: s.Tide,
-		Observer: sky.Observer{Lat: s.Lat, Lon: s.Lon}, Readings: readings, Rose: s.Rose, Current: s.Current, Zones: s.Zones}
+	ID       uuid.UUID
+	Revision int
+	Water    Water
+	spot.Spot
 }
 
 // PutSpot stores a spot with its section and marks, new or over the one with its
@@ -250,32 +190,54 @@ type spotRow struct {
 	WaterName string    `db:"water_name"`
 	TimeZone  string    `db:"time_zone"`
 	StationID uuid.UUID `db:"station_id"`
+	surgeColumns
+	Rings sql.NullString `db:"rings"`
 }
 
 // roseReach is how far over the water a fetch is followed, metres.
 const roseReach = 60_000
 
-// Spots of an angler by name, with ground and tide: a handful of queries however
-// many there are.
+// Spots of an angler by name, with ground and tide: a handful of queries however many
+// there are.
 func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
+	return s.spots(ctx, angler, "")
+}
+
+// Spot by id: what it needs and no more.
+func (s *Store) Spot(ctx context.Context, angler, id uuid.UUID) (*Spot, error) {
+	spots, err := s.spots(ctx, angler, " AND s.id = ?", id)
+	if err != nil {
+		return nil, err
+	}
+	if len(spots) == 0 {
+		return nil, ErrNotFound
+	}
+	return spots[0], nil
+}
+
+// SpotsOf a water, by name.
+func (s *Store) SpotsOf(ctx context.Context, angler, water uuid.UUID) ([]*Spot, error) {
+	return s.spots(ctx, angler, " AND s.water_id = ?", water)
+}
+
+// spots an addition to the condition lets through, all read from one snapshot.
+func (s *Store) spots(ctx context.Context, angler uuid.UUID, also string, args ...any) (spots []*Spot, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		spots, err = readSpots(ctx, q, also, append([]any{angler}, args...))
+		return err
+	})
+	return spots, err
+}
+
+func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot, error) {
 	var rows []spotRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name, w.time_zone, w.station_id
-		FROM spot s JOIN water w ON w.id = s.water_id WHERE s.angler_id = ? ORDER BY s.name`, angler); err != nil {
+	where := " WHERE s.angler_id = ?" + also
+	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name, w.time_zone, w.station_id,
+		g.by_m, g.seen_at, g.fade_s, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
+		LEFT JOIN outline o ON o.water_id = w.id`+where+` ORDER BY s.name`, args...); err != nil || len(rows) == 0 {
 		return nil, err
 	}
-	stations, err := s.StationsByID(ctx, angler)
-	if err != nil {
-		return nil, err
-	}
-	surges, err := s.surges(ctx, angler)
-	if err != nil {
-		return nil, err
-	}
-	outlines, err := s.outlines(ctx, angler, "")
-	if err != nil {
-		return nil, err
-	}
-	zones, err := s.Zones(ctx, angler)
+	around, err := surroundings(ctx, q, rows)
 	if err != nil {
 		return nil, err
 	}
@@ -286,24 +248,67 @@ func (s *Store) Spots(ctx context.Context, angler uuid.UUID) ([]*Spot, error) {
 		if err != nil {
 			return nil, err
 		}
-		for _, z := range zones[r.Water] {
-			if z.Touches(sp.Touched()) {
-				sp.Zones = append(sp.Zones, z)
-			}
-		}
-		if sp.Tide, err = stations.Follow(r.StationID, sp.Offsets); err != nil {
-			return nil, fmt.Errorf("store: tide of %s: %w", r.Name, err)
-		}
-		if g, ok := surges[r.Water]; ok {
-			sp.Surge, sp.Tide = &g, tide.WithSurge(sp.Tide, g)
-		}
-		if o := outlines[r.Water]; o != nil {
-			rose := water.Rose(o.Fetches(ground.LatLon{Lat: sp.Lat, Lon: sp.Lon}, roseReach))
-			sp.Rose = &rose
+		if err := around.place(sp, &rows[i]); err != nil {
+			return nil, err
 		}
 		spots[i], byID[r.ID] = sp, sp
 	}
-	return spots, s.addGround(ctx, angler, byID)
+	return spots, addGround(ctx, q, byID, where, args)
+}
+
+// around some spots: the stations, outlines and zones of their waters, each read once.
+type around struct {
+	stations Stations
+	outlines map[uuid.UUID]*ground.Outline
+	zones    map[uuid.UUID][]ground.Zone
+}
+
+func surroundings(ctx context.Context, q querier, rows []spotRow) (a around, err error) {
+	a.outlines = make(map[uuid.UUID]*ground.Outline)
+	var stations, waters []uuid.UUID
+	for i := range rows {
+		r := &rows[i]
+		if _, seen := a.outlines[r.Water]; seen {
+			continue
+		}
+		waters = append(waters, r.Water)
+		if !slices.Contains(stations, r.StationID) {
+			stations = append(stations, r.StationID)
+		}
+		a.outlines[r.Water] = nil
+		if r.Rings.Valid {
+			rings, err := ringsOf(r.Rings.String)
+			if err != nil {
+				return a, err
+			}
+			a.outlines[r.Water] = &ground.Outline{Rings: rings}
+		}
+	}
+	if a.stations, err = readStations(ctx, q, stations); err != nil {
+		return a, err
+	}
+	a.zones, err = readZones(ctx, q, "z.water_id IN (?)", waters)
+	return a, err
+}
+
+// place a spot in its surroundings.
+func (a around) place(sp *Spot, r *spotRow) (err error) {
+	for _, z := range a.zones[r.Water] {
+		if z.Touches(sp.Touched()) {
+			sp.Zones = append(sp.Zones, z)
+		}
+	}
+	if sp.Tide, err = a.stations.Follow(r.StationID, sp.Offsets); err != nil {
+		return fmt.Errorf("store: tide of %s: %w", r.Name, err)
+	}
+	if g := r.surge(); g != nil {
+		sp.Surge, sp.Tide = g, tide.WithSurge(sp.Tide, *g)
+	}
+	if o := a.outlines[r.Water]; o != nil {
+		rose := water.Rose(o.Fetches(sp.LatLon, roseReach))
+		sp.Rose = &rose
+	}
+	return nil
 }
 
 func (r spotRow) spot() (*Spot, error) {
@@ -311,26 +316,26 @@ func (r spotRow) spot() (*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	sp := &Spot{ID: r.ID, Revision: r.Revision, Name: r.Name, Place: r.Place, Note: r.Note, Lat: r.Lat, Lon: r.Lon, Offsets: r.tide(),
+	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone}, Spot: spot.Spot{
+		Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
 		FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
 		Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
-		Water:   Water{r.Water, r.StationID, r.WaterName, r.TimeZone},
 		Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
-			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}
+			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}}
 	if r.SectionLat.Valid {
 		sp.SectionFrom, sp.SectionBearing = &ground.LatLon{Lat: r.SectionLat.Float64, Lon: r.SectionLon.Float64}, r.SectionBearing.Float64
 	}
 	return sp, nil
 }
 
-func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.UUID]*Spot) error {
+func addGround(ctx context.Context, q querier, spots map[uuid.UUID]*Spot, where string, args []any) error {
 	var points []struct {
 		Spot      uuid.UUID `db:"spot_id"`
 		Distance  float64   `db:"distance_m"`
 		Elevation float64   `db:"elevation_m"`
 	}
-	if err := s.db.SelectContext(ctx, &points, `SELECT p.spot_id, p.distance_m, p.elevation_m FROM section_point p
-		JOIN spot s ON s.id = p.spot_id WHERE s.angler_id = ? ORDER BY p.spot_id, p.distance_m`, angler); err != nil {
+	if err := q.SelectContext(ctx, &points, `SELECT p.spot_id, p.distance_m, p.elevation_m FROM section_point p
+		JOIN spot s ON s.id = p.spot_id`+where+` ORDER BY p.spot_id, p.distance_m`, args...); err != nil {
 		return err
 	}
 	for _, p := range points {
@@ -338,27 +343,13 @@ func (s *Store) addGround(ctx context.Context, angler uuid.UUID, spots map[uuid.
 		sp.Section = append(sp.Section, ground.Point{DistanceM: p.Distance, ElevationM: p.Elevation})
 	}
 	var marks []markRow
-	if err := s.db.SelectContext(ctx, &marks, `SELECT m.id, m.spot_id, m.name, m.kind, m.distance_m, m.elevation_m, m.bottom,
-		m.fishable_min_m, m.fishable_max_m, m.line, m.lat_deg, m.lon_deg, m.note, m.snag FROM mark m JOIN spot s ON s.id = m.spot_id
-		WHERE s.angler_id = ? ORDER BY m.spot_id, m.distance_m`, angler); err != nil {
+	if err := q.SelectContext(ctx, &marks, `SELECT m.id, m.spot_id, m.name, m.kind, m.distance_m, m.elevation_m, m.bottom,
+		m.fishable_min_m, m.fishable_max_m, m.line, m.lat_deg, m.lon_deg, m.note, m.snag FROM mark m JOIN spot s ON s.id = m.spot_id`+where+`
+		ORDER BY m.spot_id, m.distance_m`, args...); err != nil {
 		return err
 	}
 	for _, m := range marks {
 		spots[m.Spot].Marks = append(spots[m.Spot].Marks, m.mark())
 	}
 	return nil
-}
-
-// Spot by id.
-func (s *Store) Spot(ctx context.Context, angler, id uuid.UUID) (*Spot, error) {
-	spots, err := s.Spots(ctx, angler)
-	if err != nil {
-		return nil, err
-	}
-	for _, sp := range spots {
-		if sp.ID == id {
-			return sp, nil
-		}
-	}
-	return nil, ErrNotFound
 }

@@ -146,49 +146,72 @@ func (s *Store) DeleteStation(ctx context.Context, angler, id uuid.UUID) error {
 	})
 }
 
+type stationRow struct {
+	ID        uuid.UUID  `db:"id"`
+	Name      string     `db:"name"`
+	Source    string     `db:"source"`
+	Z0        float64    `db:"z0_m"`
+	Reference *uuid.UUID `db:"reference_id"`
+	offsets
+}
+
+const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.lag_high_s, t.lag_low_s, t.factor_high, t.factor_low, t.difference_high_m, t.difference_low_m`
+
 // Stations of an angler by name.
-func (s *Store) Stations(ctx context.Context, angler uuid.UUID) ([]Station, error) {
-	var rows []struct {
-		ID        uuid.UUID  `db:"id"`
-		Name      string     `db:"name"`
-		Source    string     `db:"source"`
-		Z0        float64    `db:"z0_m"`
-		Reference *uuid.UUID `db:"reference_id"`
-		offsets
-	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT id, name, source, z0_m, reference_id, `+offsetColumns+` FROM station WHERE angler_id = ? ORDER BY name, id`, angler); err != nil {
-		return nil, err
-	}
-	constituents, err := s.constituents(ctx, angler)
-	out := make([]Station, len(rows))
-	for i, r := range rows {
-		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Constituents: constituents[r.ID], Reference: r.Reference, Offsets: r.tide()}
-	}
+func (s *Store) Stations(ctx context.Context, angler uuid.UUID) (out []Station, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		var rows []stationRow
+		if err := q.SelectContext(ctx, &rows, `SELECT `+stationColumns+` FROM station t WHERE t.angler_id = ? ORDER BY t.name, t.id`, angler); err != nil {
+			return err
+		}
+		out, err = withConstituents(ctx, q, rows)
+		return err
+	})
 	return out, err
 }
 
 // StationsByID of an angler.
 func (s *Store) StationsByID(ctx context.Context, angler uuid.UUID) (Stations, error) {
 	list, err := s.Stations(ctx, angler)
+	return byID(list), err
+}
+
+func byID(list []Station) Stations {
 	out := make(Stations, len(list))
 	for _, st := range list {
 		out[st.ID] = st
 	}
-	return out, err
+	return out
 }
 
-func (s *Store) constituents(ctx context.Context, angler uuid.UUID) (map[uuid.UUID][]tide.Constituent, error) {
-	var rows []struct {
+// readStations by their ids, with those they follow.
+func readStations(ctx context.Context, q querier, ids []uuid.UUID) (Stations, error) {
+	var rows []stationRow
+	if err := selectIn(ctx, q, &rows, `SELECT `+stationColumns+` FROM station t WHERE t.id IN (?)
+		UNION SELECT `+stationColumns+` FROM station t JOIN station f ON f.reference_id = t.id WHERE f.id IN (?)`, ids, ids); err != nil {
+		return nil, err
+	}
+	list, err := withConstituents(ctx, q, rows)
+	return byID(list), err
+}
+
+func withConstituents(ctx context.Context, q querier, rows []stationRow) ([]Station, error) {
+	ids, at := make([]uuid.UUID, len(rows)), make(map[uuid.UUID]*Station, len(rows))
+	out := make([]Station, len(rows))
+	for i, r := range rows {
+		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Reference: r.Reference, Offsets: r.tide()}
+		ids[i], at[r.ID] = r.ID, &out[i]
+	}
+	var constituents []struct {
 		Station   uuid.UUID `db:"station_id"`
 		Name      string    `db:"name"`
 		Amplitude float64   `db:"amplitude_m"`
 		Phase     float64   `db:"phase_deg"`
 	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT c.station_id, c.name, c.amplitude_m, c.phase_deg
-		FROM station_constituent c JOIN station t ON t.id = c.station_id WHERE t.angler_id = ?`, angler)
-	out := make(map[uuid.UUID][]tide.Constituent)
-	for _, r := range rows {
-		out[r.Station] = append(out[r.Station], tide.Constituent{Name: r.Name, AmplitudeM: r.Amplitude, PhaseDeg: r.Phase})
+	err := selectIn(ctx, q, &constituents, `SELECT station_id, name, amplitude_m, phase_deg FROM station_constituent WHERE station_id IN (?)`, ids)
+	for _, c := range constituents {
+		st := at[c.Station]
+		st.Constituents = append(st.Constituents, tide.Constituent{Name: c.Name, AmplitudeM: c.Amplitude, PhaseDeg: c.Phase})
 	}
 	return out, err
 }

@@ -113,6 +113,35 @@ func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 	return nil
 }
 
+// querier reads: the pool, or a transaction on it.
+type querier interface {
+	SelectContext(ctx context.Context, dest any, query string, args ...any) error
+	GetContext(ctx context.Context, dest any, query string, args ...any) error
+}
+
+// snapshot lets f read several times from one state of the database, whatever is written
+// meanwhile.
+func (s *Store) snapshot(ctx context.Context, f func(q querier) error) error {
+	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	if err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	defer func() { _ = tx.Rollback() }()
+	return f(tx)
+}
+
+// selectIn reads rows whose condition holds one "IN (?)" for a list; nothing for none.
+func selectIn[K any](ctx context.Context, q querier, dest any, query string, list []K, more ...any) error {
+	if len(list) == 0 {
+		return nil
+	}
+	text, args, err := sqlx.In(query, append([]any{list}, more...)...)
+	if err != nil {
+		return err
+	}
+	return q.SelectContext(ctx, dest, text, args...)
+}
+
 // collision says that the same transaction may well succeed a moment later: a
 // deadlock, a lock that took too long, a row someone else has just inserted.
 func collision(err error) bool {

@@ -15,6 +15,7 @@ import (
 
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/server/localdb"
 	"greypebble/server/store"
@@ -59,11 +60,11 @@ func someone(t *testing.T) (angler uuid.UUID, water store.Water) {
 }
 
 func spotAt(water store.Water) store.Spot {
-	return store.Spot{ID: id(), Water: water, Name: "Bar", Place: "oyster bar", Lat: 31.2, Lon: -45.1, Bottom: "shell", Hazards: "soft mud",
+	return store.Spot{ID: id(), Water: water, Spot: spot.Spot{Name: "Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: 31.2, Lon: -45.1}, Bottom: "shell", Hazards: "soft mud",
 		Access:  ground.Access{Manner: ground.Boat, In: ground.Passage{Name: "cut", ElevationM: -0.2}, Out: ground.Passage{Name: "bar", ElevationM: 0.1}, DraughtM: 0.4},
 		Section: []ground.Point{{DistanceM: 0, ElevationM: 2}, {DistanceM: 30, ElevationM: -1.25}}, SectionFrom: &ground.LatLon{Lat: 31.2001, Lon: -45.1002}, SectionBearing: 75.5,
 		Shape: &ground.Shape{Area: true, Points: []ground.LatLon{{Lat: 31.2, Lon: -45.1}, {Lat: 31.21, Lon: -45.1}, {Lat: 31.21, Lon: -45.09}}},
-		Marks: []ground.Mark{{ID: id().String(), Name: "Post", Kind: ground.Timber, DistanceM: 12, ElevationM: 0.3, Bottom: "timber", Note: "leans", Snag: true, At: &ground.LatLon{Lat: 31.2003, Lon: -45.1}, Fishable: ground.Depths{MinM: 0.4}}}}
+		Marks: []ground.Mark{{ID: id().String(), Name: "Post", Kind: ground.Timber, DistanceM: 12, ElevationM: 0.3, Bottom: "timber", Note: "leans", Snag: true, At: &ground.LatLon{Lat: 31.2003, Lon: -45.1}, Fishable: ground.Depths{MinM: 0.4}}}}}
 }
 
 // A spot comes back as it was written; a stale change is refused and changes
@@ -164,9 +165,9 @@ func TestZonesOfASpot(t *testing.T) {
 	require.NoError(t, s.PutZones(ctx, angler, water.ID, []ground.Zone{zone("at the place", square(31.198, -45.102)), zone("on the shape", square(31.208, -45.092)), zone("elsewhere", square(31.3, -45.3))}))
 	crossed := zone("crossed", ground.Ring{{Lat: 0, Lon: 0}, {Lat: 1, Lon: 1}, {Lat: 1, Lon: 0}, {Lat: 0, Lon: 1}})
 	assert.ErrorContains(t, s.PutZones(ctx, angler, water.ID, []ground.Zone{zone("good", square(31.4, -45)), crossed}), "crosses itself")
-	zones, err := s.Zones(ctx, angler)
+	zones, err := s.ZonesOf(ctx, angler, water.ID)
 	require.NoError(t, err)
-	require.Len(t, zones[water.ID], 3, "of a list with a bad one none is kept")
+	require.Len(t, zones, 3, "of a list with a bad one none is kept")
 
 	sp := spotAt(water)
 	_, err = s.PutSpot(ctx, angler, sp)
@@ -179,7 +180,7 @@ func TestZonesOfASpot(t *testing.T) {
 		names = append(names, z.Name)
 	}
 	assert.ElementsMatch(t, []string{"at the place", "on the shape"}, names)
-	first, err := uuid.Parse(zones[water.ID][0].ID)
+	first, err := uuid.Parse(zones[0].ID)
 	require.NoError(t, err)
 	assert.ErrorIs(t, s.DeleteZone(ctx, other, first), store.ErrNotFound)
 	assert.ErrorIs(t, s.PutZone(ctx, other, water.ID, first, zone("taken over", square(31, -45))), store.ErrNotFound)

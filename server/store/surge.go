@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"database/sql"
 	"time"
 
 	"github.com/google/uuid"
@@ -35,19 +36,16 @@ func (s *Store) DeleteSurge(ctx context.Context, angler, water uuid.UUID) error 
 	})
 }
 
-// surges of an angler by water.
-func (s *Store) surges(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]tide.Surge, error) {
-	var rows []struct {
-		Water uuid.UUID `db:"water_id"`
-		By    float64   `db:"by_m"`
-		Seen  time.Time `db:"seen_at"`
-		Fade  int       `db:"fade_s"`
+// surgeColumns of a surge that may be missing.
+type surgeColumns struct {
+	By   sql.NullFloat64 `db:"by_m"`
+	Seen sql.NullTime    `db:"seen_at"`
+	Fade sql.NullInt64   `db:"fade_s"`
+}
+
+func (c surgeColumns) surge() *tide.Surge {
+	if !c.By.Valid {
+		return nil
 	}
-	err := s.db.SelectContext(ctx, &rows, `SELECT g.water_id, g.by_m, g.seen_at, g.fade_s FROM surge g
-		JOIN water w ON w.id = g.water_id WHERE w.angler_id = ?`, angler)
-	out := make(map[uuid.UUID]tide.Surge, len(rows))
-	for _, r := range rows {
-		out[r.Water] = tide.Surge{ByM: r.By, Seen: r.Seen, Fade: time.Duration(r.Fade) * time.Second}
-	}
-	return out, err
+	return &tide.Surge{ByM: c.By.Float64, Seen: c.Seen.Time, Fade: time.Duration(c.Fade.Int64) * time.Second}
 }

@@ -46,34 +46,31 @@ func (s *Store) AddWater(ctx context.Context, angler uuid.UUID, w Water) error {
 	return err
 }
 
+type waterRow struct {
+	ID      uuid.UUID `db:"id"`
+	Station uuid.UUID `db:"station_id"`
+	Name    string    `db:"name"`
+	Zone    string    `db:"time_zone"`
+}
+
+func (r waterRow) water() Water { return Water{r.ID, r.Station, r.Name, r.Zone} }
+
 // Waters of an angler by name.
 func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
-	var rows []struct {
-		ID      uuid.UUID `db:"id"`
-		Station uuid.UUID `db:"station_id"`
-		Name    string    `db:"name"`
-		Zone    string    `db:"time_zone"`
-	}
+	var rows []waterRow
 	err := s.db.SelectContext(ctx, &rows, `SELECT id, station_id, name, time_zone FROM water WHERE angler_id = ? ORDER BY name`, angler)
 	out := make([]Water, len(rows))
 	for i, r := range rows {
-		out[i] = Water{r.ID, r.Station, r.Name, r.Zone}
+		out[i] = r.water()
 	}
 	return out, err
 }
 
 // Water of an angler by id.
 func (s *Store) Water(ctx context.Context, angler, id uuid.UUID) (Water, error) {
-	list, err := s.Waters(ctx, angler)
-	if err != nil {
-		return Water{}, err
-	}
-	for _, w := range list {
-		if w.ID == id {
-			return w, nil
-		}
-	}
-	return Water{}, ErrNotFound
+	var r waterRow
+	err := s.db.GetContext(ctx, &r, `SELECT id, station_id, name, time_zone FROM water WHERE id = ? AND angler_id = ?`, id, angler)
+	return r.water(), notFound(err)
 }
 
 // UseStation lets a water follow another station of the same angler.
@@ -90,21 +87,57 @@ func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID
 	})
 }
 
+// Tides of an angler's waters: their stations', with the surge seen.
+func (s *Store) Tides(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]tide.Place, error) {
+	return s.tides(ctx, "w.angler_id = ?", angler)
+}
+
 // TideOf a water: its station's, with the surge seen.
-func (s *Store) TideOf(ctx context.Context, angler uuid.UUID, w Water) (tide.Place, error) {
-	stations, err := s.StationsByID(ctx, angler)
+func (s *Store) TideOf(ctx context.Context, angler, water uuid.UUID) (tide.Place, error) {
+	all, err := s.tides(ctx, "w.angler_id = ? AND w.id = ?", angler, water)
 	if err != nil {
 		return nil, err
 	}
-	place, err := stations.Tide(w.StationID)
-	if err != nil {
-		return nil, err
+	place, known := all[water]
+	if !known {
+		return nil, ErrNotFound
 	}
-	surges, err := s.surges(ctx, angler)
-	if g, seen := surges[w.ID]; seen {
-		place = tide.WithSurge(place, g)
-	}
-	return place, err
+	return place, nil
+}
+
+func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[uuid.UUID]tide.Place, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		var rows []struct {
+			ID      uuid.UUID `db:"id"`
+			Station uuid.UUID `db:"station_id"`
+			surgeColumns
+		}
+		if err := q.SelectContext(ctx, &rows, `SELECT w.id, w.station_id, g.by_m, g.seen_at, g.fade_s FROM water w
+			LEFT JOIN surge g ON g.water_id = w.id WHERE `+where, args...); err != nil {
+			return err
+		}
+		var ids []uuid.UUID
+		for _, r := range rows {
+			ids = append(ids, r.Station)
+		}
+		stations, err := readStations(ctx, q, ids)
+		if err != nil {
+			return err
+		}
+		out = make(map[uuid.UUID]tide.Place, len(rows))
+		for _, r := range rows {
+			place, err := stations.Tide(r.Station)
+			if err != nil {
+				return err
+			}
+			if g := r.surge(); g != nil {
+				place = tide.WithSurge(place, *g)
+			}
+			out[r.ID] = place
+		}
+		return nil
+	})
+	return out, err
 }
 
 // PutOutline keeps the shores of a water in place of earlier ones.
@@ -127,26 +160,14 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 
 // Outline of a water, nil where none was drawn.
 func (s *Store) Outline(ctx context.Context, angler, water uuid.UUID) (*ground.Outline, error) {
-	all, err := s.outlines(ctx, angler, `AND w.id = ?`, water)
-	return all[water], err
-}
-
-func (s *Store) outlines(ctx context.Context, angler uuid.UUID, where string, args ...any) (map[uuid.UUID]*ground.Outline, error) {
-	var rows []struct {
-		Water uuid.UUID `db:"water_id"`
-		Rings string    `db:"rings"`
+	var text string
+	err := notFound(s.db.GetContext(ctx, &text, `SELECT o.rings FROM outline o JOIN water w ON w.id = o.water_id WHERE w.id = ? AND w.angler_id = ?`, water, angler))
+	if err == ErrNotFound {
+		return nil, nil
 	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT o.water_id, o.rings FROM outline o JOIN water w ON w.id = o.water_id
-		WHERE w.angler_id = ? `+where, append([]any{angler}, args...)...); err != nil {
+	if err != nil {
 		return nil, err
 	}
-	out := make(map[uuid.UUID]*ground.Outline, len(rows))
-	for _, r := range rows {
-		rings, err := ringsOf(r.Rings)
-		if err != nil {
-			return nil, err
-		}
-		out[r.Water] = &ground.Outline{Rings: rings}
-	}
-	return out, nil
+	rings, err := ringsOf(text)
+	return &ground.Outline{Rings: rings}, err
 }

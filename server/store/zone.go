@@ -60,8 +60,14 @@ func (s *Store) DeleteZone(ctx context.Context, angler, id uuid.UUID) error {
 	return gone(s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id, angler))
 }
 
-// Zones of an angler by water.
-func (s *Store) Zones(ctx context.Context, angler uuid.UUID) (map[uuid.UUID][]ground.Zone, error) {
+// ZonesOf a water, by name.
+func (s *Store) ZonesOf(ctx context.Context, angler, water uuid.UUID) ([]ground.Zone, error) {
+	all, err := readZones(ctx, s.db, "z.water_id IN (?) AND w.angler_id = ?", []uuid.UUID{water}, angler)
+	return all[water], err
+}
+
+// readZones by water.
+func readZones(ctx context.Context, q querier, where string, waters []uuid.UUID, more ...any) (map[uuid.UUID][]ground.Zone, error) {
 	var rows []struct {
 		ID      string    `db:"id"`
 		Water   uuid.UUID `db:"water_id"`
@@ -74,8 +80,8 @@ func (s *Store) Zones(ctx context.Context, angler uuid.UUID) (map[uuid.UUID][]gr
 		To      int       `db:"to_md"`
 		Ring    string    `db:"ring"`
 	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT z.id, z.water_id, z.name, z.kind, z.says, z.source, z.checked_on, z.from_md, z.to_md, z.ring
-		FROM zone z JOIN water w ON w.id = z.water_id WHERE w.angler_id = ? ORDER BY z.name, z.id`, angler); err != nil {
+	if err := selectIn(ctx, q, &rows, `SELECT z.id, z.water_id, z.name, z.kind, z.says, z.source, z.checked_on, z.from_md, z.to_md, z.ring
+		FROM zone z JOIN water w ON w.id = z.water_id WHERE `+where+` ORDER BY z.name, z.id`, waters, more...); err != nil {
 		return nil, err
 	}
 	out := make(map[uuid.UUID][]ground.Zone)

@@ -12,20 +12,6 @@ import (
 // Weather of a made-up coast at a time.
 type Weather func(t time.Time) map[conditions.Kind]float64
 
-// column of the CSV: its CF standard name and the kind it carries.
-type column struct {
-	name   string
-	kind   conditions.Kind
-	offset float64
-}
-
-var columns = []column{
-	{"wind_speed", conditions.WindSpeed, 0}, {"wind_from_direction", conditions.WindFrom, 0}, {"air_temperature", conditions.AirTemp, 273.15},
-	{"sea_surface_temperature", conditions.WaterTemp, 273.15}, {"cloud_area_fraction", conditions.Cloud, 0},
-	{"sea_surface_wave_significant_height", conditions.SwellHeight, 0}, {"sea_surface_wave_mean_period", conditions.SwellPeriod, 0},
-	{"secchi_depth_of_sea_water", conditions.Clarity, 0}, {"precipitation_amount", conditions.Rain, 0},
-}
-
 // hoursAhead a forecast reaches, and how often a new one is issued.
 const (
 	hoursAhead = 7 * 24
@@ -37,16 +23,23 @@ func ForecastCSV(w Weather, now time.Time) string {
 	issued := now.UTC().Truncate(issuedEach)
 	var b strings.Builder
 	b.WriteString("time,forecast_reference_time")
-	for _, c := range columns {
-		b.WriteString("," + c.name)
+	var given []conditions.Nature
+	for _, n := range conditions.Natures() {
+		if n.CF != "" {
+			given = append(given, n)
+			b.WriteString("," + n.CF)
+		}
 	}
 	b.WriteString("\n")
 	for h := range hoursAhead {
 		t := issued.Add(time.Duration(h-24) * time.Hour)
 		fmt.Fprintf(&b, "%s,%s", t.Format(time.RFC3339), issued.Format(time.RFC3339))
 		values := w(t)
-		for _, c := range columns {
-			fmt.Fprintf(&b, ",%.2f", values[c.kind]+c.offset)
+		for _, n := range given {
+			b.WriteByte(',')
+			if v, known := values[n.Kind]; known {
+				fmt.Fprintf(&b, "%.2f", v+n.CFOffset)
+			}
 		}
 		b.WriteString("\n")
 	}

@@ -480,6 +480,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/formats": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The formats that are read and written */
+        get: operations["fileFormats"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/grid": {
         parameters: {
             query?: never;
@@ -818,6 +835,23 @@ export interface paths {
         post?: never;
         /** Take your own target out; the playbook's comes back */
         delete: operations["delete-own-target"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/readings/kinds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The kinds of reading, in the order they are asked after */
+        get: operations["readingKinds"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1706,6 +1740,8 @@ export interface components {
             leader: string;
             /** Format: double */
             leader_n: number;
+            /** @description its material */
+            leader_of: string;
             offering_id: string;
             pace: string;
             pause: string;
@@ -1798,6 +1834,8 @@ export interface components {
             revision: number;
             spell_id: string;
             target: string;
+            /** @description the name as it stands within a sentence */
+            target_in_sentence: string;
             target_name: string;
         };
         CatchesOutputBody: {
@@ -2297,6 +2335,20 @@ export interface components {
             /** @description where it is weak */
             weak: string;
         };
+        FormatOut: {
+            extensions: string[];
+            /** @description its numbers need a unit and a sign */
+            grid?: boolean;
+            id: string;
+            name: string;
+            /** @description what it is for */
+            note: string;
+        };
+        FormatsOutputBody: {
+            depths: components["schemas"]["FormatOut"][];
+            /** @description of points, lines and areas */
+            places: components["schemas"]["FormatOut"][];
+        };
         Frame: {
             /**
              * Format: double
@@ -2443,6 +2495,8 @@ export interface components {
              */
             rings: number;
             skipped: components["schemas"]["SkippedOut"][];
+            /** @description false for a preview */
+            stored: boolean;
         };
         InterceptionIn: {
             fish: components["schemas"]["FishIn"];
@@ -2520,6 +2574,42 @@ export interface components {
             mass_kg: number;
             /** @description where it is weak */
             weak: string;
+        };
+        KindOut: {
+            /** @description the kind it is shown and asked for with */
+            alongside?: string;
+            /**
+             * Format: double
+             * @description where nothing is known
+             */
+            assumed?: number;
+            /** @description of a log that hold it */
+            columns: string[];
+            /** Format: int64 */
+            decimals: number;
+            dimension: string;
+            /**
+             * @description how a value is written
+             * @enum {string}
+             */
+            drawn: "number" | "compass" | "eighths";
+            /** @description who may say it: angler, log, forecast */
+            given_by: string[];
+            /** @enum {string} */
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            /** @description as a form asks for it */
+            long: string;
+            /** Format: double */
+            max: number;
+            /** Format: double */
+            min: number;
+            /** @description in a word */
+            name: string;
+            /** Format: double */
+            step: number;
+            unit: string;
+            /** @description that may be given instead of a value */
+            words: string[];
         };
         KitBody: {
             /** Format: double */
@@ -3002,6 +3092,8 @@ export interface components {
             /** Format: double */
             sun_altitude_deg: number;
             target: string;
+            /** @description the name as it stands within a sentence */
+            target_in_sentence: string;
             target_name: string;
             /** @enum {string} */
             tide_direction: "flood" | "ebb";
@@ -3429,12 +3521,12 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "clarity_secchi_m" | "water_temp_c" | "wind_speed_ms" | "wind_from_deg" | "cloud_fraction" | "air_temp_c" | "swell_height_m" | "swell_period_s" | "rain_mm" | "sounder_depth_m";
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
             value?: number;
-            /** @description for clarity, instead of a value: muddy, stained, clear, gin clear */
+            /** @description instead of a value, for kinds that have words, such as clarity: muddy, stained, clear, gin clear */
             word?: string;
         };
         ReadingOut: {
@@ -3825,6 +3917,7 @@ export interface components {
             /** Format: double */
             sun_altitude_deg: number;
             target: string;
+            target_in_sentence: string;
             target_name: string;
             /** @enum {string} */
             tide_direction: "flood" | "ebb";
@@ -4030,8 +4123,11 @@ export interface components {
             next_peak?: components["schemas"]["PeakOut"];
             /** @description whether one can get in and back now */
             open: boolean;
+            /** @description kinds of reading to show first at this kind of place */
+            shown: string[];
             spot_id: string;
             stage: components["schemas"]["StageOut"];
+            surface: components["schemas"]["SurfaceOut"];
             /** @description seen at this water and not yet faded */
             surge?: components["schemas"]["SurgeOut"];
             /** Format: date-time */
@@ -4089,11 +4185,29 @@ export interface components {
             /** Format: double */
             elevation_m: number;
             in_reach?: boolean;
+            /** @example Bar 52 m out */
+            name: string;
+            /** @description the rest of the sentence */
+            says: string;
             /**
              * Format: double
              * @description tide level above which the highest waves pass it unbroken
              */
             stops_breaking_level_m: number;
+        };
+        SurfHelp: {
+            /**
+             * Format: double
+             * @description a usual height
+             */
+            breaker_m: number;
+            /**
+             * Format: double
+             * @description one commonly reaches from a beach
+             */
+            cast_m: number;
+            cuts: string;
+            how: string;
         };
         SurfInputBody: {
             /** @description where waves break, as seen from the beach */
@@ -4136,6 +4250,9 @@ export interface components {
             /** Format: double */
             from_m: number;
             in_reach?: boolean;
+            name: string;
+            /** @description the rest of the sentence */
+            says: string;
             /** Format: double */
             to_m: number;
         };
@@ -4581,6 +4698,8 @@ export interface components {
             mark_kinds: string[];
             /** @description kinds of spot */
             places: string[];
+            /** @description how the white water is read, and what that starts from */
+            surf: components["schemas"]["SurfHelp"];
         };
         WorkingOut: {
             formula: string;
@@ -6343,6 +6462,62 @@ export interface operations {
             };
         };
     };
+    fileFormats: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormatsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     importGrid: {
         parameters: {
             query: {
@@ -6443,6 +6618,8 @@ export interface operations {
                 /** @description first day of its season, month × 100 + day */
                 from_md?: number;
                 to_md?: number;
+                /** @description say what would be added and what passed over, and store nothing */
+                preview?: boolean;
             };
             header?: never;
             path?: never;
@@ -7704,6 +7881,62 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    readingKinds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KindOut"][];
+                };
             };
             /** @description Unauthorized */
             401: {

@@ -1,0 +1,42 @@
+// Package prose puts names and times into sentences: articles, capitals and stretches
+// of time as they are spoken of. What is said is decided by the packages that say it.
+package prose
+
+import (
+	"fmt"
+	"strings"
+	"time"
+)
+
+// WithArticle puts "the" before a name that has none: "the crest".
+func WithArticle(name string) string {
+	if strings.HasPrefix(strings.ToLower(name), "the ") {
+		return name
+	}
+	return "the " + LowerFirst(name)
+}
+
+// LowerFirst letter of a name that stands within a sentence.
+func LowerFirst(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToLower(s[:1]) + s[1:]
+}
+
+// Capital begins a sentence.
+func Capital(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
+
+// Lasting writes a stretch of time: "40 min", "2 h 05 min".
+func Lasting(d time.Duration) string {
+	minutes := int(d.Minutes())
+	if minutes < 60 {
+		return fmt.Sprintf("%d min", minutes)
+	}
+	return fmt.Sprintf("%d h %02d min", minutes/60, minutes%60)
+}

@@ -1,0 +1,181 @@
+package quantity
+
+import (
+	"fmt"
+	"math"
+)
+
+// Units hold, for each kind of measure anglers speak of, the unit it is shown in.
+// [Metric] and [US] are two such values; people mix them, so every field stands alone.
+// An empty field means the metric one.
+type Units struct {
+	// Depth of water, Tackle for the lengths of lures and leaders, Distance for how far
+	// off something is.
+	Depth, Tackle, Distance string
+	// Wind, Boat and Run are speeds: of the air, of a boat, of water and lures.
+	Wind, Boat, Run string
+	// Line is the breaking strength of a line, Weight that of sinkers and lures, Fish
+	// that of fish.
+	Line, Weight, Fish string
+	Temperature        string
+}
+
+// Metric units.
+var Metric = Units{Depth: "m", Tackle: "cm", Distance: "m", Wind: "m/s", Boat: "kn", Run: "m/s",
+	Line: "kg", Weight: "g", Fish: "kg", Temperature: "°C"}
+
+// US units.
+var US = Units{Depth: "ft", Tackle: "in", Distance: "ft", Wind: "mph", Boat: "kn", Run: "ft/s",
+	Line: "lb", Weight: "oz", Fish: "lb", Temperature: "°F"}
+
+// ParseUnits reads "metric" (also the empty text) or "us".
+func ParseUnits(s string) (Units, error) {
+	switch s {
+	case "", "metric":
+		return Metric, nil
+	case "us":
+		return US, nil
+	}
+	return Metric, fmt.Errorf("quantity: units must be \"metric\" or \"us\", not %q", s)
+}
+
+// field of a value of units: its name, its dimension and the unit chosen.
+type field struct {
+	name      string
+	dimension Dimension
+	chosen    string
+}
+
+func (u Units) fields() []field {
+	return []field{{"depth", Length, u.Depth}, {"tackle", Length, u.Tackle}, {"distance", Length, u.Distance},
+		{"wind", Speed, u.Wind}, {"boat", Speed, u.Boat}, {"run", Speed, u.Run},
+		{"line", Mass, u.Line}, {"weight", Mass, u.Weight}, {"fish", Mass, u.Fish}, {"temperature", Temperature, u.Temperature}}
+}
+
+// Validate refuses a unit that is unknown or measures something else, and names it.
+func (u Units) Validate() error {
+	for _, f := range u.fields() {
+		if f.chosen == "" {
+			continue
+		}
+		known, ok := units[f.chosen]
+		if !ok || known.dimension != f.dimension {
+			return fmt.Errorf("quantity: the unit of %s must be one of a %s, not %q", f.name, f.dimension, f.chosen)
+		}
+	}
+	return nil
+}
+
+// decimals a value is shown with, by its unit; 0 for units that are not listed.
+type decimals map[string]int
+
+// show a value in SI in a unit, or in another where none was chosen.
+func show(si float64, chosen, otherwise string, d decimals) string {
+	if chosen == "" {
+		chosen = otherwise
+	}
+	u := units[chosen]
+	return plain((si-u.offset)/u.scale, d[chosen]) + " " + chosen
+}
+
+// Decimals as they are spoken of.
+var (
+	depthDecimals = decimals{"m": 2, "ft": 1}
+	windDecimals  = decimals{"m/s": 1}
+	boatDecimals  = decimals{"kn": 1, "m/s": 1, "km/h": 1, "mph": 1}
+	runDecimals   = decimals{"m/s": 2, "ft/s": 1, "kn": 1, "mph": 1, "km/h": 1}
+	fishDecimals  = decimals{"kg": 1, "lb": 1}
+)
+
+// ShowDepth shows a depth or height: "0.34 m", "1.1 ft".
+func (u Units) ShowDepth(m float64) string { return show(m, u.Depth, "m", depthDecimals) }
+
+// ShowSmall shows a short length such as a lure's: "9 cm", "3.5 in".
+func (u Units) ShowSmall(m float64) string {
+	if u.Tackle == "in" {
+		return trimmed(math.Round(m/inch*2)/2) + " in"
+	}
+	return show(m, u.Tackle, "cm", nil)
+}
+
+// ShowShort shows a length of tackle: "40 cm", "1.2 m", "16 in", "4 ft".
+func (u Units) ShowShort(m float64) string {
+	inches := u.Tackle == "in"
+	switch {
+	case inches && m >= 0.9:
+		return trimmed(math.Round(m/foot*2)/2) + " ft"
+	case inches && m >= 0.15:
+		return plain(m/inch, 0) + " in"
+	case !inches && m >= 1:
+		return trimmed(math.Round(m*10)/10) + " m"
+	}
+	return u.ShowSmall(m)
+}
+
+// ShowDistance shows how far off something is: "52 m", "171 ft".
+func (u Units) ShowDistance(m float64) string { return show(m, u.Distance, "m", nil) }
+
+// ShowWind shows a wind's speed: "7.0 m/s", "16 mph", "14 kn".
+func (u Units) ShowWind(ms float64) string { return show(ms, u.Wind, "m/s", windDecimals) }
+
+// ShowBoat shows a boat's speed: "5.0 kn".
+func (u Units) ShowBoat(ms float64) string { return show(ms, u.Boat, "kn", boatDecimals) }
+
+// ShowRun shows the speed of water or of a lure: "0.45 m/s", "1.5 ft/s".
+func (u Units) ShowRun(ms float64) string { return show(ms, u.Run, "m/s", runDecimals) }
+
+// gravity is the standard one, m/s².
+const gravity = 9.80665
+
+// ShowLine shows a line's breaking strength (newtons) as lines are sold: "20 lb", in
+// metric with kilograms beside it.
+func (u Units) ShowLine(n float64) string {
+	lb := plain(n/gravity/pound, 0) + " lb"
+	if u.Line == "lb" {
+		return lb
+	}
+	return fmt.Sprintf("%s (%s kg)", lb, plain(n/gravity, 0))
+}
+
+// ShowWeight shows a sinker's or lure's mass: "7 g", "1/4 oz".
+func (u Units) ShowWeight(kg float64) string {
+	if u.Weight == "oz" {
+		return ounces(kg/ounce) + " oz"
+	}
+	return show(kg, u.Weight, "g", nil)
+}
+
+// ShowFish shows a fish's mass: "2.7 kg", "6.0 lb".
+func (u Units) ShowFish(kg float64) string { return show(kg, u.Fish, "kg", fishDecimals) }
+
+// ShowTemperature shows "17 °C" or "63 °F".
+func (u Units) ShowTemperature(c float64) string { return show(c, u.Temperature, "°C", nil) }
+
+// ounces writes the nearest common fraction, as weights are sold.
+func ounces(oz float64) string {
+	for _, parts := range []float64{1, 2, 4, 8, 16, 32} {
+		n := math.Round(oz * parts)
+		if n > 0 && math.Abs(n/parts-oz) <= 0.04*oz {
+			if parts == 1 {
+				return fmt.Sprintf("%.0f", n)
+			}
+			if n > parts {
+				return fmt.Sprintf("%.0f %.0f/%.0f", math.Floor(n/parts), math.Mod(n, parts), parts)
+			}
+			return fmt.Sprintf("%.0f/%.0f", n, parts)
+		}
+	}
+	return plain(oz, 2)
+}
+
+// plain writes a fixed number of decimals, a true minus, and never "−0".
+func plain(x float64, decimals int) string {
+	t := fmt.Sprintf("%.*f", decimals, math.Abs(x))
+	zero := fmt.Sprintf("%.*f", decimals, 0.0)
+	if x < 0 && t != zero {
+		return "−" + t
+	}
+	return t
+}
+
+func trimmed(x float64) string { return fmt.Sprintf("%g", x) }

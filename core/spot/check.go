@@ -1,0 +1,88 @@
+package spot
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"greypebble/core/ground"
+)
+
+// FieldError says which field of a spot is wrong, in the words its forms use: "place",
+// "marks[2].bottom".
+type FieldError struct {
+	Field string
+	Err   error
+}
+
+func (e FieldError) Error() string { return e.Err.Error() }
+
+// Unwrap the reason.
+func (e FieldError) Unwrap() error { return e.Err }
+
+// longestName of a spot, in characters.
+const longestName = 80
+
+// Validate checks what is written of a spot, and names the field that is wrong.
+func (s *Spot) Validate() error {
+	wrong := func(field string, err error) error {
+		if err == nil {
+			return nil
+		}
+		return FieldError{field, err}
+	}
+	name := strings.TrimSpace(s.Name)
+	switch {
+	case name == "" || len([]rune(name)) > longestName:
+		return wrong("name", fmt.Errorf("spot: a name of 1 to %d characters is expected, not %q", longestName, s.Name))
+	case !slices.Contains(ground.Places, s.Place):
+		return wrong("place", fmt.Errorf("spot: unknown kind of place %q; known are %s", s.Place, strings.Join(ground.Places, ", ")))
+	case !ground.KnownBottom(s.Bottom):
+		return wrong("bottom", ground.UnknownBottom(s.Bottom))
+	case s.FacesDeg != nil && !(*s.FacesDeg >= 0 && *s.FacesDeg <= 360):
+		return wrong("faces_deg", fmt.Errorf("spot: the way it faces must lie between 0 and 360°, not %v", *s.FacesDeg))
+	case math.IsNaN(s.SectionBearing) || math.Abs(s.SectionBearing) > 360:
+		return wrong("section_bearing_deg", fmt.Errorf("spot: a section's bearing must lie between 0 and 360°, not %v", s.SectionBearing))
+	}
+	if err := s.LatLon.Validate(); err != nil {
+		return wrong("lat", err)
+	}
+	if err := s.Access.Validate(); err != nil {
+		return wrong("manner", err)
+	}
+	if s.Shape != nil {
+		if err := s.Shape.Validate(); err != nil {
+			return wrong("shape", err)
+		}
+	}
+	if s.SectionFrom != nil {
+		if err := s.SectionFrom.Validate(); err != nil {
+			return wrong("section_from", err)
+		}
+	}
+	if len(s.Section) > 0 {
+		if _, err := ground.NewSection(s.Section); err != nil {
+			return wrong("section", err)
+		}
+	}
+	for i, m := range s.Marks {
+		if err := m.Validate(); err != nil {
+			return wrong(fmt.Sprintf("marks[%d]", i), err)
+		}
+	}
+	return nil
+}
+
+// HeightOf a mark that was given none: that of the section at its distance; an error
+// where there is no section.
+func (s *Spot) HeightOf(name string, distanceM float64) (float64, error) {
+	if len(s.Section) == 0 {
+		return 0, fmt.Errorf("spot: mark %q needs an elevation: the spot has no section to read it from", name)
+	}
+	section, err := ground.NewSection(s.Section)
+	if err != nil {
+		return 0, err
+	}
+	return math.Round(section.Elevation(distanceM)*100) / 100, nil
+}

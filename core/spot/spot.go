@@ -1,0 +1,88 @@
+package spot
+
+import (
+	"greypebble/core/conditions"
+	"greypebble/core/ground"
+	"greypebble/core/sky"
+	"greypebble/core/tide"
+	"greypebble/core/water"
+)
+
+// Spot is a place in a water with its ground. What is written of it comes first, what
+// surrounds it after: that is worked out when it is loaded.
+type Spot struct {
+	Name string
+	// Place is what kind of place it is, one of [ground.Places].
+	Place string
+	Note  string
+	ground.LatLon
+	// FacesDeg is the way it looks out, nil where it does not matter.
+	FacesDeg        *float64
+	Bottom, Hazards string
+	// Public spots may leave in an export; others only when asked to.
+	Public bool
+	Shape  *ground.Shape
+	// Offsets of its tide on its water's station.
+	Offsets tide.Offsets
+	// Current is what makes the tide run there.
+	Current water.Setting
+	Access  ground.Access
+	Section []ground.Point
+	// SectionFrom is where the section begins and SectionBearing the way it runs; nil
+	// where that is not known.
+	SectionFrom    *ground.LatLon
+	SectionBearing float64
+	Marks          []ground.Mark
+
+	// Tide of the spot, its own lag and factor and a surge included.
+	Tide tide.Place
+	// Surge seen at the spot's water, if any was.
+	Surge *tide.Surge
+	// Rose of fetches, nil where the water has no outline.
+	Rose *water.Rose
+	// Zones of its water that it touches, whatever the season.
+	Zones []ground.Zone
+	// Readings of its water around the time it is asked about.
+	Readings conditions.Readings
+}
+
+// Observer of the sky there.
+func (s *Spot) Observer() sky.Observer { return sky.Observer{Lat: s.Lat, Lon: s.Lon} }
+
+// Touched are the spot's place and, after it, the points of its shape; area says that
+// the last of those joins the first.
+func (s *Spot) Touched() (points []ground.LatLon, area bool) {
+	points = []ground.LatLon{s.LatLon}
+	if s.Shape == nil {
+		return points, false
+	}
+	return append(points, s.Shape.Points...), s.Shape.Area
+}
+
+// PlaceOf a mark on the Earth: where it was put, or its distance along the section; nil
+// where neither is known.
+func (s *Spot) PlaceOf(m ground.Mark) *ground.LatLon {
+	if m.At != nil || s.SectionFrom == nil {
+		return m.At
+	}
+	p := ground.Toward(*s.SectionFrom, s.SectionBearing, m.DistanceM)
+	return &p
+}
+
+// Line of the section on the map; nil where it is not known where the section lies.
+func (s *Spot) Line() []ground.LatLon {
+	if s.SectionFrom == nil || len(s.Section) < 2 {
+		return nil
+	}
+	at := func(p ground.Point) ground.LatLon {
+		return ground.Toward(*s.SectionFrom, s.SectionBearing, p.DistanceM)
+	}
+	return []ground.LatLon{at(s.Section[0]), at(s.Section[len(s.Section)-1])}
+}
+
+// With readings in place of its own: those sorted once for a water serve all its spots.
+func (s *Spot) With(readings conditions.Readings) *Spot {
+	out := *s
+	out.Readings = readings
+	return &out
+}

@@ -1,0 +1,71 @@
+package spot
+
+import (
+	"time"
+
+	"greypebble/core/ground"
+	"greypebble/core/tide"
+)
+
+// Visits to the spot within a curve's interval: when one can be there, when it is best
+// and when to be out. margin is how long before the way shuts one wants to be out;
+// daylight keeps them between civil dawn and dusk.
+func (s *Spot) Visits(c *tide.Curve, margin time.Duration, daylight bool) []ground.Visit {
+	from, to := c.Interval()
+	plan := ground.Plan{Margin: margin, UncertainM: ground.Uncertainty(s.SurgeAt(from))}
+	if daylight {
+		plan.Light = []ground.Window{}
+		for _, w := range s.Observer().Twilit(from, to) {
+			plan.Light = append(plan.Light, ground.Window{Opens: w.From, Closes: w.To})
+		}
+	}
+	return s.Access.Visits(c, s.Marks, plan)
+}
+
+// Gate is whether one can get in and back at a moment, and when that changes.
+type Gate struct {
+	Open, Closing bool
+	// Closes is when it shuts if it is open, Opens when it opens if it is shut; zero
+	// where that lies beyond what was worked out.
+	Closes, Opens time.Time
+}
+
+// GateAt a time in the windows the way is open.
+func GateAt(open []ground.Window, t time.Time) Gate {
+	w, isOpen := ground.NextClose(open, t)
+	g := Gate{Open: isOpen, Closing: ClosesSoon(open, t)}
+	if isOpen {
+		g.Closes = w.Closes
+		return g
+	}
+	for _, n := range open {
+		if n.Opens.After(t) {
+			g.Opens = n.Opens
+			break
+		}
+	}
+	return g
+}
+
+// Line across the ribbon where the tide meets something of the spot's own.
+type Line struct {
+	Says   string
+	LevelM float64
+	// Danger: being cut off.
+	Danger bool
+}
+
+// Lines across the ribbon: the spot's own marks, and where its way shuts.
+func (s *Spot) Lines() []Line {
+	out := []Line{}
+	cutOff := s.Access.Manner == ground.Wading || s.Access.Manner == ground.OnFoot
+	for _, l := range s.Access.Limits() {
+		out = append(out, Line{l.Says, l.LevelM, cutOff})
+	}
+	for _, m := range s.Marks {
+		if m.Line != "" {
+			out = append(out, Line{m.Line, m.ElevationM, false})
+		}
+	}
+	return out
+}

@@ -1,0 +1,98 @@
+package spot
+
+import (
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/core/conditions"
+	"greypebble/core/ground"
+	"greypebble/core/tide"
+	"greypebble/core/water"
+)
+
+var january = time.Date(2026, 1, 20, 0, 0, 0, 0, time.UTC)
+
+// sunTrap is a mud flat beside a channel on a plain tide.
+func sunTrap(t *testing.T, weather map[conditions.Kind]float64) *Spot {
+	t.Helper()
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40}, {Name: "S2", AmplitudeM: 0.2, PhaseDeg: 60}}, 0.9)
+	require.NoError(t, err)
+	var list []conditions.Reading
+	for hour := range 24 * 5 {
+		for k, v := range weather {
+			list = append(list, conditions.Reading{Kind: k, Value: v, Time: january.Add(time.Duration(hour-48) * time.Hour), Origin: conditions.Forecast})
+		}
+	}
+	return &Spot{Name: "Sun trap", Place: "oyster bar", Tide: h, LatLon: ground.LatLon{Lat: 31}, Readings: conditions.Sorted(list),
+		Marks: []ground.Mark{{Name: "Flat", Kind: ground.Flat, Bottom: "mud", ElevationM: 0.4}, {Name: "Channel", Kind: ground.Channel, Bottom: "mud", ElevationM: -3}}}
+}
+
+var mild = map[conditions.Kind]float64{conditions.WaterTemp: 11, conditions.AirTemp: 13, conditions.WindSpeed: 3, conditions.WindFrom: 0, conditions.Cloud: 0,
+	conditions.Clarity: 0.8}
+
+// One warm sunny day moves fish from the hole to the flat beside it: the flat
+// is the warmer one in the afternoon and the cooler one before dawn (common
+// practice, no source).
+func TestFlatWarmsByDayAndCoolsByNight(t *testing.T) {
+	s := sunTrap(t, mild)
+	w, err := s.Warmth(january, january.Add(36*time.Hour))
+	require.NoError(t, err)
+	gap := func(hour float64) (sum float64) {
+		n := 0.0
+		for m := -90; m <= 90; m += 10 {
+			at := january.Add(time.Duration(hour*60+float64(m)) * time.Minute)
+			flat, wet := w.At(0, at)
+			channel, _ := w.At(1, at)
+			if wet {
+				sum, n = sum+flat-channel, n+1
+			}
+		}
+		require.Positive(t, n)
+		return sum / n
+	}
+	assert.Greater(t, gap(15), 0.5)
+	assert.Less(t, gap(30), 0.0)
+	_, wet := w.At(0, january.Add(90*time.Hour))
+	assert.False(t, wet, "outside the time asked for")
+}
+
+func TestSurfaceBySide(t *testing.T) {
+	weather := map[conditions.Kind]float64{}
+	for k, v := range mild {
+		weather[k] = v
+	}
+	weather[conditions.WindSpeed] = 7
+	s := sunTrap(t, weather)
+	moment := func() Moment {
+		c, err := tide.Over(s.Tide, january, january.Add(time.Hour))
+		require.NoError(t, err)
+		m, err := s.At(c, january)
+		require.NoError(t, err)
+		return m
+	}
+	m := moment()
+	assert.False(t, m.Surface().Outlined)
+	assert.Equal(t, water.Chop, m.Surface().Surface)
+	rose := water.Rose{}
+	for i := range rose {
+		rose[i] = 6000
+	}
+	for _, i := range []int{31, 32, 33, 34, 35, 0, 1, 2, 3, 4, 5} {
+		rose[i] = 30 // a bank to the north
+	}
+	s.Rose = &rose
+	m = moment()
+	assert.Equal(t, water.Lee, m.Surface().Side)
+	assert.Less(t, m.Surface().WaveM, 0.12)
+	_, known := m.Current()
+	assert.False(t, known)
+	s.Current = water.Setting{SeenMS: 0.8}
+	m = moment()
+	u, known := m.Current()
+	assert.True(t, known)
+	assert.Equal(t, u > 0, m.Stage.RateMPerH > 0)
+	assert.Less(t, u, 1.0)
+}

@@ -1,0 +1,178 @@
+package advice
+
+import (
+	"cmp"
+	"context"
+	"errors"
+	"slices"
+
+	"github.com/google/uuid"
+
+	"greypebble/core/advise"
+	"greypebble/core/conditions"
+	"greypebble/core/kit"
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/spot"
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+)
+
+// question made ready: what is asked, of which targets, with which yardstick.
+type question struct {
+	advise.Question
+	targets  []*playbook.Target
+	baseline func(*playbook.Target) (*rate.Baseline, error)
+}
+
+// answer the question for all its targets.
+func (q *question) answer() (advise.Advice, error) {
+	return advise.Several(q.Question, q.targets, q.baseline)
+}
+
+// question makes ready what is asked.
+func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*question, error) {
+	if err := playbook.CheckSigns(b.Signs); err != nil {
+		return nil, web.Wrong("body.signs", err)
+	}
+	if err := as.In(b.Units, "body.units"); err != nil {
+		return nil, err
+	}
+	book, err := s.bookFor(ctx, as, b.Schools)
+	if err != nil {
+		return nil, err
+	}
+	q := &question{}
+	for _, id := range wanted(b) {
+		t, err := book.Target(id)
+		if err != nil {
+			return nil, web.Wrong("body.target", err)
+		}
+		q.targets = append(q.targets, t)
+	}
+	if len(q.targets) == 0 {
+		return nil, web.Wrong("body.target", errors.New("expected a target, or several in targets"))
+	}
+	t := as.At(b.Time)
+	seen, err := wire.ObservedAt(b.Readings, t)
+	if err != nil {
+		return nil, err
+	}
+	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, At: -1, Time: t, Units: as.Units, Most: b.Most, Signs: b.Signs,
+		KitOnly: b.KitOnly, Changes: b.WhatChanges}
+	if q.Kit, err = s.Store.KitOf(ctx, as.Angler); err != nil {
+		return nil, err
+	}
+	if q.KitOnly && q.Kit.Empty() {
+		return nil, web.Wrong("body.kit_only", errors.New("there is no lure or bait in hand in your kit; add some, or ask without kit_only"))
+	}
+	return q, s.lay(ctx, as, q, b.SpotID, seen)
+}
+
+// bookFor a question: the angler's, with positions taken for this once.
+func (s service) bookFor(ctx context.Context, as *web.Scope, positions map[string]string) (*playbook.Book, error) {
+	book, err := as.Book(ctx)
+	if err != nil || len(positions) == 0 {
+		return book, err
+	}
+	if err := book.CheckSchools(positions); err != nil {
+		return nil, web.Wrong("body.schools", err)
+	}
+	return as.BookTaking(ctx, positions)
+}
+
+// lay out the angler's spots; the one asked about is seen with what was said of it.
+func (s service) lay(ctx context.Context, as *web.Scope, q *question, id uuid.UUID, seen []conditions.Reading) error {
+	spots, err := s.Desk.Spots(ctx, as.Angler, q.Time)
+	if err != nil {
+		return err
+	}
+	// The baseline rests on what is known without being there.
+	plain := make([]*spot.Spot, len(spots))
+	for i, sp := range spots {
+		plain[i] = &sp.Spot.Spot
+		asked := plain[i]
+		if sp.ID == id {
+			q.At = i
+			asked = &sp.Including(seen).Spot.Spot
+		}
+		q.Spots = append(q.Spots, asked)
+	}
+	if q.At < 0 {
+		return web.NotFound("You have no spot by that id.")
+	}
+	q.baseline = func(target *playbook.Target) (*rate.Baseline, error) {
+		return s.baselines.of(as.Angler, q.Book, q.Belief, target, plain, q.Time)
+	}
+	return nil
+}
+
+func wanted(b *AdviseBody) []string {
+	list := b.Targets
+	if b.Target != "" && !slices.Contains(list, b.Target) {
+		list = append([]string{b.Target}, list...)
+	}
+	return list
+}
+
+func (s service) advise(ctx context.Context, as *web.Scope, in *adviseInput) (*adviseOutput, error) {
+	q, err := s.question(ctx, as, &in.Body)
+	if err != nil {
+		return nil, err
+	}
+	a, err := q.answer()
+	if err != nil {
+		return nil, err
+	}
+	return adviceOut(a, q.Kit), nil
+}
+
+func adviceOut(a advise.Advice, k kit.Kit) *adviseOutput {
+	out := &adviseOutput{}
+	b := &out.Body
+	b.Conditions, b.Stage, b.Note, b.Basis = wire.Conditions(&a.Moment), wire.Stage(a.Moment.Stage), a.Note, playbook.Basis
+	b.Way, b.Stay, b.Kit = a.Way, a.Stay, !k.Empty()
+	common := []string{}
+	if a.Way != "" {
+		common = append(common, a.Way)
+	}
+	common = append(common, a.Cautions...)
+	b.Choices, b.RuledOut, b.Changes = []choiceOut{}, []ruledOutOut{}, []turningOut{}
+	for i := range a.Choices {
+		b.Choices = append(b.Choices, choiceOf(&a.Choices[i], common))
+	}
+	if a.Beyond != nil {
+		c := choiceOf(a.Beyond, common)
+		b.Beyond = &c
+	}
+	for _, r := range a.RuledOut {
+		b.RuledOut = append(b.RuledOut, ruledOutOut(r))
+	}
+	for _, t := range a.Changes {
+		b.Changes = append(b.Changes, turningOut{Kind: cmp.Or(string(t.Kind), "time"), Past: t.Past, Rises: t.Rises, Says: t.Says, Offering: t.Offering,
+			Mark: t.Mark, Spreads: t.Spreads})
+	}
+	return out
+}
+
+func choiceOf(c *advise.Choice, common []string) choiceOut {
+	k := &c.Card
+	o := choiceOut{Target: c.Target.ID, TargetName: c.Target.Name, Sentence: c.Sentence, Approach: k.Approach, Offering: k.Offering, Rig: k.Rig,
+		Mark: k.Mark, DepthM: c.DepthM, Retrieve: c.Retrieve, Bite: k.Bite, Edge: c.Edge.Value, EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High,
+		Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...), Lacks: append([]string{}, c.Lacks...),
+		Reasons: []reasonOut{}, Arithmetic: []workingOut{}, Cautions: append(slices.Clone(common), c.Cautions...)}
+	for _, r := range c.Reasons {
+		o.Reasons = append(o.Reasons, reasonOut{Rule: r.Rule, Says: r.Says, Factor: r.Factor, Applies: r.Applies, Family: r.Family, Effect: r.Effect,
+			Certainty: r.Certainty, Origin: r.Origin, Idea: r.Idea, School: r.School})
+	}
+	for _, w := range c.Arithmetic {
+		o.Arithmetic = append(o.Arithmetic, workingOut(w))
+	}
+	return o
+}
+
+func cardOf(k *advise.Card) cardOut {
+	return cardOut{OfferingID: k.OfferingID, Size: k.Size, Finish: k.Finish, Hooked: k.Hooked, RigID: k.RigID, Weight: k.Weight, Hook: k.Hook,
+		Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace, Cadence: k.Cadence, Pause: k.Pause, Tip: k.Tip,
+		Refused: k.Refused, Style: k.Style, WeightKg: k.WeightKg, LeaderN: k.LeaderN, SpeedMS: k.SpeedMS}
+}

@@ -1,0 +1,124 @@
+package advice
+
+import (
+	"greypebble/server/api/wire"
+	"time"
+
+	"github.com/google/uuid"
+)
+
+// AdviseBody is what is asked. It is exported for huma, which embeds only such fields.
+type AdviseBody struct {
+	SpotID      uuid.UUID         `json:"spot_id" format:"uuid"`
+	Time        time.Time         `json:"time,omitempty" doc:"now if left out"`
+	Target      string            `json:"target,omitempty" example:"red-drum"`
+	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once; each edge is over that target's own blind pick"`
+	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there; it overrules the forecast"`
+	Signs       []string          `json:"signs,omitempty" maxItems:"20" nullable:"false" doc:"seen on the water now"`
+	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
+	KitOnly     bool              `json:"kit_only,omitempty" doc:"nothing that is not in your kit"`
+	WhatChanges bool              `json:"what_would_change,omitempty" doc:"say which reading would change the choice"`
+	Units       string            `json:"units,omitempty" enum:"metric,us" doc:"of the sentences"`
+	Most        int               `json:"most,omitempty" minimum:"1" maximum:"20" doc:"choices wanted, three if left out"`
+}
+
+type adviseInput struct{ Body AdviseBody }
+
+type reasonOut struct {
+	Rule      string  `json:"rule"`
+	Says      string  `json:"says"`
+	Factor    float64 `json:"factor"`
+	Applies   float64 `json:"applies" doc:"how far the rule applies here, 0…1"`
+	Family    string  `json:"family"`
+	Effect    string  `json:"effect"`
+	Certainty string  `json:"certainty"`
+	Origin    string  `json:"origin"`
+	Idea      string  `json:"idea"`
+	School    string  `json:"school"`
+}
+
+type workingOut struct {
+	Label   string `json:"label"`
+	Result  string `json:"result"`
+	Formula string `json:"formula"`
+	Weak    string `json:"weak"`
+}
+
+// cardOut is the presentation written out; lines that do not apply are empty.
+type cardOut struct {
+	OfferingID string  `json:"offering_id"`
+	Size       string  `json:"size"`
+	Finish     string  `json:"finish"`
+	Hooked     string  `json:"hooked" doc:"how the bait goes on the hook"`
+	RigID      string  `json:"rig_id"`
+	Weight     string  `json:"weight"`
+	Hook       string  `json:"hook"`
+	Leader     string  `json:"leader"`
+	LeaderOf   string  `json:"leader_of" doc:"its material"`
+	Knot       string  `json:"knot"`
+	Cast       string  `json:"cast" doc:"from where and which way"`
+	Depth      string  `json:"depth"`
+	Pace       string  `json:"pace"`
+	Cadence    string  `json:"cadence" doc:"in the bench's written form"`
+	Pause      string  `json:"pause"`
+	Tip        string  `json:"tip" doc:"how to hold the rod"`
+	Refused    string  `json:"refused" doc:"what to change first"`
+	Style      string  `json:"style"`
+	WeightKg   float64 `json:"weight_kg"`
+	LeaderN    float64 `json:"leader_n"`
+	SpeedMS    float64 `json:"speed_ms" doc:"through the water"`
+}
+
+type choiceOut struct {
+	Target     string       `json:"target"`
+	TargetName string       `json:"target_name"`
+	Sentence   string       `json:"sentence"`
+	Approach   string       `json:"approach" enum:"live bait,cut bait,lure"`
+	Offering   string       `json:"offering"`
+	Rig        string       `json:"rig"`
+	Mark       string       `json:"mark"`
+	DepthM     float64      `json:"depth_m" doc:"of the offering below the surface"`
+	Retrieve   string       `json:"retrieve"`
+	Bite       string       `json:"bite"`
+	Card       cardOut      `json:"card"`
+	Uses       []string     `json:"uses" nullable:"false" doc:"of your kit"`
+	Lacks      []string     `json:"lacks" nullable:"false" doc:"what is not in your kit, and the nearest that is"`
+	Edge       float64      `json:"edge" doc:"times better than turning up blind; the product of the reasons"`
+	EdgeLow    float64      `json:"edge_low" doc:"80 % of the belief lies between low and high"`
+	EdgeHigh   float64      `json:"edge_high"`
+	Reasons    []reasonOut  `json:"reasons" nullable:"false"`
+	Arithmetic []workingOut `json:"arithmetic" nullable:"false"`
+	Cautions   []string     `json:"cautions" nullable:"false" doc:"of the way, the place, the tackle and the fish"`
+	Handling   string       `json:"handling" doc:"how to land, hold and put it back"`
+}
+
+type ruledOutOut struct {
+	Offering string `json:"offering"`
+	Why      string `json:"why"`
+}
+
+type turningOut struct {
+	Kind     string  `json:"kind" doc:"of reading; time for the time"`
+	Past     float64 `json:"past" doc:"in the reading's unit; minutes from the moment for the time"`
+	Rises    bool    `json:"rises"`
+	Says     string  `json:"says"`
+	Offering string  `json:"offering"`
+	Mark     string  `json:"mark"`
+	Spreads  float64 `json:"spreads" doc:"how far off, in standard deviations of what is believed; hours for the time"`
+}
+
+type adviseOutput struct {
+	Body struct {
+		Choices    []choiceOut      `json:"choices" nullable:"false"`
+		Beyond     *choiceOut       `json:"beyond,omitempty" doc:"the best that is not in your kit, where it is better"`
+		RuledOut   []ruledOutOut    `json:"ruled_out" nullable:"false" doc:"what cannot work now, and why"`
+		Changes    []turningOut     `json:"what_would_change" nullable:"false"`
+		Conditions []wire.Condition `json:"conditions" nullable:"false"`
+		Stage      wire.StageOut    `json:"stage"`
+		Way        string           `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
+		Stay       string           `json:"stay" doc:"when to move on"`
+		Note       string           `json:"note" doc:"why there is no choice, where there is none"`
+		Kit        bool             `json:"kit" doc:"you have a kit, and it was asked first"`
+		Basis      string           `json:"basis" doc:"what the edges rest on"`
+	}
+}

@@ -1,0 +1,35 @@
+package advice_test
+
+import (
+	"net/http"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestTwoChoicesSideBySide(t *testing.T) {
+	wren := kit.Fresh(t, "wren")
+	bar := spotsOf(t, wren)["Kettle Bar"]
+	pick := func(at, offering string) object {
+		return object{"spot_id": bar.ID, "time": at, "target": "red-drum", "offering": offering}
+	}
+	var c struct {
+		A, B    struct{ Edge float64 }
+		Ratio   float64
+		Reasons []struct {
+			Rule string
+			A, B float64
+		}
+	}
+	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", ""), "b": pick("2026-11-20T20:00:00Z", "")}, &c))
+	ratio := 1.0
+	for _, r := range c.Reasons {
+		ratio *= r.A / r.B
+	}
+	assert.InEpsilon(t, c.A.Edge/c.B.Edge, ratio, 1e-9)
+	assert.InEpsilon(t, c.Ratio, ratio, 1e-9)
+	var p problem
+	assert.Equal(t, 422, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", "Skirted lure"), "b": pick("2026-11-20T20:00:00Z", "")}, &p))
+	assert.Contains(t, p.Detail, "cannot be fished there")
+}

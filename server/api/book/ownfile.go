@@ -1,0 +1,77 @@
+package book
+
+import (
+	"context"
+	"greypebble/core/playbook"
+	"greypebble/server/api/web"
+	"greypebble/server/store"
+	"slices"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+type ownFileInput struct {
+	RawBody []byte `contentType:"text/plain"`
+}
+
+type ownFileOutput struct {
+	Body struct {
+		Targets  []string `json:"targets" nullable:"false"`
+		Rules    []string `json:"rules" nullable:"false"`
+		Findings []string `json:"findings" nullable:"false" doc:"what can hardly be meant"`
+	}
+}
+
+func (s service) registerOwnFile(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/interchange/playbook.yaml", "ownFile", "Your own targets and rules as a playbook file"),
+		func(ctx context.Context, as *web.Scope, _ *struct{}) (*web.File, error) {
+			o, err := s.Store.Overlay(ctx, as.Angler)
+			if err != nil {
+				return nil, err
+			}
+			raw, err := playbook.Join(o.Files)
+			if err != nil {
+				return nil, err
+			}
+			return web.Attached("playbook.yaml", "application/yaml; charset=utf-8", raw), nil
+		})
+	web.Signed(api, s.Deps, web.Post("/interchange/playbook", "importOwn", "Keep the targets and rules of a playbook file as yours, all or none; those of the same name are written anew"), s.importOwn)
+}
+
+func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput) (*ownFileOutput, error) {
+	f := playbook.File{Name: "your file", Data: in.RawBody}
+	entries, err := playbook.Split(f)
+	if err != nil {
+		return nil, web.Wrong("body", err)
+	}
+	o, err := s.Store.Overlay(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	out := &ownFileOutput{}
+	out.Body.Targets, out.Body.Rules, out.Body.Findings = []string{}, []string{}, []string{}
+	for _, e := range entries {
+		if err := playbook.CheckID(e.ID); err != nil {
+			return nil, web.Wrong("body", err)
+		}
+		o.Files = playbook.WithoutFile(o.Files, e.Kind+" "+e.ID)
+		if e.Kind == store.OwnTarget {
+			out.Body.Targets = append(out.Body.Targets, e.ID)
+		} else {
+			out.Body.Rules = append(out.Body.Rules, e.ID)
+		}
+	}
+	if err := tooMany(len(o.Files) + len(entries)); err != nil {
+		return nil, err
+	}
+	// The file's targets come before rules kept earlier that may speak of them.
+	o.Files = append([]playbook.File{f}, o.Files...)
+	book, err := as.BookOver(o)
+	if err != nil {
+		return nil, web.Wrong("body", err)
+	}
+	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Own() && slices.Contains(out.Body.Rules, r.ID) }) {
+		out.Body.Findings = append(out.Body.Findings, k.String())
+	}
+	return out, s.Store.PutAllOwn(ctx, as.Angler, entries)
+}

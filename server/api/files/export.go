@@ -1,0 +1,54 @@
+package files
+
+import (
+	"context"
+	"fmt"
+	"math/rand/v2"
+
+	"greypebble/core/ground"
+	"greypebble/interchange/feature"
+	"greypebble/interchange/format"
+	"greypebble/server/api/web"
+	"greypebble/server/store"
+)
+
+type exportInput struct {
+	Format  placesFormat `query:"format" required:"true"`
+	Private string       `query:"private" enum:"leave_out,blur,include" default:"leave_out" doc:"what to do with private spots"`
+	BlurM   float64      `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved"`
+}
+
+func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*web.File, error) {
+	f, err := format.PlacesBy(string(in.Format))
+	if err != nil {
+		return nil, web.Wrong("query.format", err)
+	}
+	spots, err := s.Store.Spots(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	var list []feature.Feature
+	for _, sp := range spots {
+		switch {
+		case sp.Public || in.Private == "include":
+			one, err := exported(sp)
+			if err != nil {
+				return nil, err
+			}
+			list = append(list, one...)
+		case in.Private == "blur":
+			list = append(list, blurred(sp, in.BlurM))
+		}
+	}
+	raw, err := f.Write(list)
+	return web.Attached("spots."+f.ID, f.MIME, raw), err
+}
+
+// blurred is only a spot's name and kind, moved by up to a distance, by as much every time
+// it is exported.
+func blurred(sp *store.Spot, blurM float64) feature.Feature {
+	r := rand.New(rand.NewPCG(uint64(sp.ID.ID()), uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
+	at := ground.Toward(sp.LatLon, r.Float64()*360, blurM*(0.4+0.6*r.Float64()))
+	return feature.Feature{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
+		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}
+}

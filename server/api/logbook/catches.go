@@ -1,0 +1,92 @@
+package logbook
+
+import (
+	"context"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+type catchInput struct {
+	wire.ByID
+	Body struct {
+		SpellID uuid.UUID `json:"spell_id" format:"uuid"`
+		CatchIn
+	}
+}
+
+// loggedCatch is a catch with the water it was caught in.
+type loggedCatch struct {
+	CatchOut
+	SpotID   string `json:"spot_id"`
+	SpotName string `json:"spot_name"`
+	TimeZone string `json:"time_zone"`
+	Approach string `json:"approach"`
+	Offering string `json:"offering"`
+	WaterOut
+	Readings []wire.ReadingOut `json:"readings" nullable:"false"`
+}
+
+type catchOutput struct{ Body loggedCatch }
+
+type catchesOutput struct {
+	Body struct {
+		Catches []loggedCatch `json:"catches" nullable:"false"`
+	}
+}
+
+func (s service) registerCatches(api huma.API) {
+	put := web.Conflicting(web.Put("/catches/{id}", "putCatch", "Write a catch of a spell, new or changed"))
+	web.Signed(api, s.Deps, put, s.putCatch)
+	web.Signed(api, s.Deps, web.Get("/catches", "listCatches", "Catches with the water they were caught in, newest spell first"), s.listCatches)
+}
+
+func (s service) listCatches(ctx context.Context, as *web.Scope, in *logFilter) (*catchesOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	spells, _, err := s.filtered(ctx, as, n, in, store.Filter{Catches: true})
+	if err != nil {
+		return nil, err
+	}
+	out := &catchesOutput{}
+	out.Body.Catches = []loggedCatch{}
+	target, _ := n.book.Target(in.Target)
+	for _, sp := range spells {
+		for _, c := range sp.Catches {
+			if target == nil || c.Target == target.ID {
+				out.Body.Catches = append(out.Body.Catches, n.logged(sp, c))
+			}
+		}
+	}
+	return out, nil
+}
+
+func (s service) putCatch(ctx context.Context, as *web.Scope, in *catchInput) (*catchOutput, error) {
+	sp, err := s.Store.Spell(ctx, as.Angler, in.Body.SpellID)
+	if err != nil {
+		return nil, err
+	}
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	sought, err := n.book.Target(sp.Target)
+	if err != nil {
+		return nil, err
+	}
+	entry, err := n.catchEntry(in.Body.CatchIn, sought, sp.EndedAt, "body")
+	if err != nil {
+		return nil, err
+	}
+	c := store.Catch{ID: in.ID, SpellID: sp.ID, Revision: in.Body.Revision, CatchEntry: entry}
+	if c.Revision, err = s.Store.PutCatch(ctx, as.Angler, c); err != nil {
+		return nil, err
+	}
+	return &catchOutput{n.logged(sp, c)}, nil
+}

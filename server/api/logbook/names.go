@@ -1,0 +1,81 @@
+package logbook
+
+import (
+	"context"
+	"time"
+
+	"greypebble/core/playbook"
+	"greypebble/core/tide"
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+// namer writes what is stored with the names of the angler's own book: targets of their
+// own are logged like any other.
+type namer struct{ book *playbook.Book }
+
+func names(ctx context.Context, as *web.Scope) (namer, error) {
+	book, err := as.Book(ctx)
+	return namer{book}, err
+}
+
+// target by id: its name, and the name within a sentence; the id where the book has it no
+// longer.
+func (n namer) target(id string) (name, inSentence string) {
+	if t, err := n.book.Target(id); err == nil {
+		return t.Name, t.InSentence()
+	}
+	return id, id
+}
+
+// catchEntry of what was said of a catch; where names its place in the body.
+func (n namer) catchEntry(c CatchIn, sought *playbook.Target, ended time.Time, where string) (store.CatchEntry, error) {
+	e := store.CatchEntry{Target: sought.ID, CaughtAt: ended, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note}
+	if c.Target != "" {
+		target, err := n.book.Target(c.Target)
+		if err != nil {
+			return e, web.Wrong(where+".target", err)
+		}
+		e.Target = target.ID
+	}
+	if !c.CaughtAt.IsZero() {
+		e.CaughtAt = c.CaughtAt.UTC().Truncate(time.Millisecond)
+	}
+	return e, nil
+}
+
+func waterOf(w store.SpellWater) WaterOut {
+	return WaterOut{TideLevelM: w.TideLevelM, TideStage: tide.SayThird(w.TideDirection, w.TideThird), TideDirection: w.TideDirection,
+		TideThird: w.TideThird, TideRateMPerH: w.TideRateMPerH, SunAltitudeDeg: w.SunAltitudeDeg, Light: w.Light,
+		MoonIllumination: w.MoonIllumination, MoonPhase: w.MoonPhase}
+}
+
+func (n namer) spell(sp store.Spell) spellOut {
+	out := spellOut{ID: sp.ID.String(), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone, Target: sp.Target,
+		StartedAt: sp.StartedAt, EndedAt: sp.EndedAt, Rods: sp.Rods, Mark: sp.Mark, Approach: sp.Approach, Offering: sp.Offering, Note: sp.Note,
+		Blank: len(sp.Catches) == 0, Revision: sp.Revision, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings),
+		Catches: []CatchOut{}}
+	out.TargetName, out.TargetInSentence = n.target(sp.Target)
+	for _, c := range sp.Catches {
+		out.Catches = append(out.Catches, n.catch(c))
+	}
+	return out
+}
+
+func (n namer) catch(c store.Catch) CatchOut {
+	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM, MassKg: c.MassKg,
+		Kept: c.Kept, Note: c.Note, Revision: c.Revision}
+	out.TargetName, out.TargetInSentence = n.target(c.Target)
+	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
+		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {
+			out.MassEstimateKg = &kg
+		}
+	}
+	return out
+}
+
+func (n namer) logged(sp store.Spell, c store.Catch) loggedCatch {
+	return loggedCatch{CatchOut: n.catch(c), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone, Approach: sp.Approach,
+		Offering: sp.Offering, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings)}
+}

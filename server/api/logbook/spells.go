@@ -1,0 +1,227 @@
+package logbook
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+// CatchIn is what a person says of a catch.
+type CatchIn struct {
+	Target   string    `json:"target,omitempty" doc:"the spell's if left out"`
+	CaughtAt time.Time `json:"caught_at,omitempty" doc:"the end of the spell if left out"`
+	LengthM  *float64  `json:"length_m,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"4"`
+	MassKg   *float64  `json:"mass_kg,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"500"`
+	Kept     bool      `json:"kept,omitempty"`
+	Note     string    `json:"note,omitempty" maxLength:"1000"`
+	Revision int       `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+}
+
+type spellCatchIn struct {
+	ID uuid.UUID `json:"id" format:"uuid" doc:"made by the writer"`
+	CatchIn
+}
+
+type spellInput struct {
+	wire.ByID
+	Body struct {
+		SpotID    uuid.UUID        `json:"spot_id" format:"uuid"`
+		Target    string           `json:"target"`
+		StartedAt time.Time        `json:"started_at"`
+		EndedAt   time.Time        `json:"ended_at"`
+		Rods      int              `json:"rods,omitempty" minimum:"1" maximum:"12" doc:"1 if left out"`
+		Mark      string           `json:"mark,omitempty" maxLength:"60"`
+		Approach  string           `json:"approach,omitempty" enum:"live bait,cut bait,lure"`
+		Offering  string           `json:"offering,omitempty" maxLength:"80"`
+		Note      string           `json:"note,omitempty" maxLength:"1000"`
+		Readings  []wire.ReadingIn `json:"readings,omitempty" maxItems:"10" nullable:"false" doc:"what you saw; the rest is filled in"`
+		Catches   []spellCatchIn   `json:"catches,omitempty" maxItems:"200" nullable:"false" doc:"stored with the spell, all or none"`
+		Revision  int              `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+	}
+}
+
+// CatchOut is a catch as it is stored.
+type CatchOut struct {
+	ID               string    `json:"id"`
+	SpellID          string    `json:"spell_id"`
+	Target           string    `json:"target"`
+	TargetName       string    `json:"target_name"`
+	TargetInSentence string    `json:"target_in_sentence" doc:"the name as it stands within a sentence"`
+	CaughtAt         time.Time `json:"caught_at"`
+	LengthM          *float64  `json:"length_m,omitempty"`
+	MassKg           *float64  `json:"mass_kg,omitempty"`
+	MassEstimateKg   *float64  `json:"mass_estimate_kg,omitempty" doc:"from the species' length–weight relation"`
+	Kept             bool      `json:"kept"`
+	Note             string    `json:"note"`
+	Revision         int       `json:"revision"`
+}
+
+// WaterOut is what the program worked out for the middle of a spell.
+type WaterOut struct {
+	TideLevelM       float64 `json:"tide_level_m"`
+	TideStage        string  `json:"tide_stage" example:"flood, last third"`
+	TideDirection    string  `json:"tide_direction" enum:"flood,ebb"`
+	TideThird        int     `json:"tide_third"`
+	TideRateMPerH    float64 `json:"tide_rate_m_per_h"`
+	SunAltitudeDeg   float64 `json:"sun_altitude_deg"`
+	Light            string  `json:"light"`
+	MoonIllumination float64 `json:"moon_illumination"`
+	MoonPhase        string  `json:"moon_phase"`
+}
+
+type spellOut struct {
+	ID               string    `json:"id"`
+	SpotID           string    `json:"spot_id"`
+	SpotName         string    `json:"spot_name"`
+	TimeZone         string    `json:"time_zone"`
+	Target           string    `json:"target"`
+	TargetName       string    `json:"target_name"`
+	TargetInSentence string    `json:"target_in_sentence"`
+	StartedAt        time.Time `json:"started_at"`
+	EndedAt          time.Time `json:"ended_at"`
+	Rods             int       `json:"rods"`
+	Mark             string    `json:"mark"`
+	Approach         string    `json:"approach"`
+	Offering         string    `json:"offering"`
+	Note             string    `json:"note"`
+	Blank            bool      `json:"blank"`
+	Revision         int       `json:"revision"`
+	WaterOut
+	Readings []wire.ReadingOut `json:"readings" nullable:"false"`
+	Catches  []CatchOut        `json:"catches" nullable:"false"`
+}
+
+type spellOutput struct{ Body spellOut }
+
+type logFilter struct {
+	Target  string    `query:"target"`
+	SpotID  uuid.UUID `query:"spot_id" format:"uuid"`
+	Stage   string    `query:"stage" enum:"flood,ebb"`
+	Third   int       `query:"third" minimum:"0" maximum:"3"`
+	From    time.Time `query:"from"`
+	To      time.Time `query:"to"`
+	Outcome string    `query:"outcome" enum:"blank,catch"`
+	Most    int       `query:"most" minimum:"1" maximum:"1000" default:"200"`
+}
+
+type spellsOutput struct {
+	Body struct {
+		Spells   []spellOut `json:"spells" nullable:"false"`
+		Total    int        `json:"total" doc:"spells that match, listed or not"`
+		Blanks   int        `json:"blanks"`
+		Catches  int        `json:"catches"`
+		RodHours float64    `json:"rod_hours"`
+		// Rate is catches a rod-hour over all that match.
+		PerRodHour *float64 `json:"per_rod_hour" required:"true" nullable:"true"`
+	}
+}
+
+func (s service) registerSpells(api huma.API) {
+	put := web.Conflicting(web.Put("/spells/{id}", "putSpell", "Write a spell, new or changed, with its catches"))
+	web.Signed(api, s.Deps, put, s.putSpell)
+	web.Signed(api, s.Deps, web.Get("/spells", "listSpells", "The log, newest first, blanks included"), s.listSpells)
+	web.Signed(api, s.Deps, web.Delete("/spells/{id}", "deleteSpell", "Remove a spell and its catches"),
+		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
+			return nil, s.Store.DeleteSpell(ctx, as.Angler, in.ID)
+		})
+}
+
+// longestSpell keeps a slip of the pen out of the log.
+const longestSpell = 24 * time.Hour
+
+func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*spellOutput, error) {
+	b := &in.Body
+	started, ended := b.StartedAt.UTC().Truncate(time.Millisecond), b.EndedAt.UTC().Truncate(time.Millisecond)
+	if ended.Before(started) {
+		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell must not end (%s) before it starts (%s)", ended.Format(time.RFC3339), started.Format(time.RFC3339)))
+	}
+	if ended.Sub(started) > longestSpell {
+		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell lasts at most 24 h; enter a longer one in parts"))
+	}
+	middle := started.Add(ended.Sub(started) / 2)
+	sp, err := s.Desk.Spot(ctx, as.Angler, b.SpotID, middle)
+	if err != nil {
+		return nil, err
+	}
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	target, err := n.book.Target(b.Target)
+	if err != nil {
+		return nil, web.Wrong("body.target", err)
+	}
+	said, err := wire.ObservedAt(b.Readings, middle)
+	if err != nil {
+		return nil, err
+	}
+	m, _, err := sp.Including(said).At(middle, 0, 0)
+	if err != nil {
+		return nil, err
+	}
+	m.During(started, ended, said)
+	spell := store.Spell{ID: in.ID, Revision: b.Revision,
+		SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: target.ID, StartedAt: started, EndedAt: ended, Rods: max(b.Rods, 1),
+			Mark: b.Mark, Approach: b.Approach, Offering: b.Offering, Note: b.Note},
+		SpellWater: store.WaterAt(&m), Readings: store.ReadingsAt(&m)}
+	for i, c := range b.Catches {
+		entry, err := n.catchEntry(c.CatchIn, target, ended, fmt.Sprintf("body.catches[%d]", i))
+		if err != nil {
+			return nil, err
+		}
+		spell.Catches = append(spell.Catches, store.Catch{ID: c.ID, Revision: c.Revision, CatchEntry: entry})
+	}
+	if _, err := s.Store.PutSpell(ctx, as.Angler, spell); err != nil {
+		return nil, err
+	}
+	stored, err := s.Store.Spell(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, err
+	}
+	return &spellOutput{n.spell(stored)}, nil
+}
+
+func (s service) listSpells(ctx context.Context, as *web.Scope, in *logFilter) (*spellsOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	spells, sum, err := s.filtered(ctx, as, n, in, store.Filter{})
+	if err != nil {
+		return nil, err
+	}
+	out := &spellsOutput{}
+	b := &out.Body
+	b.Spells = make([]spellOut, len(spells))
+	for i, sp := range spells {
+		b.Spells[i] = n.spell(sp)
+	}
+	b.Total, b.Blanks, b.Catches, b.RodHours = sum.Spells, sum.Blanks, sum.Catches, sum.RodHours
+	if sum.RodHours > 0 {
+		r := float64(sum.Catches) / sum.RodHours
+		b.PerRodHour = &r
+	}
+	return out, nil
+}
+
+// filtered spells, by a filter given in a query.
+func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFilter, f store.Filter) ([]store.Spell, store.Summary, error) {
+	if in.Target != "" {
+		t, err := n.book.Target(in.Target)
+		if err != nil {
+			return nil, store.Summary{}, web.Wrong("query.target", err)
+		}
+		f.Target = t.ID
+	}
+	f.SpotID, f.Direction, f.Third, f.From, f.To, f.Most = in.SpotID, in.Stage, in.Third, in.From, in.To, in.Most
+	f.Blanks = f.Blanks || in.Outcome == "blank"
+	f.Catches = f.Catches || in.Outcome == "catch"
+	return s.Store.Spells(ctx, as.Angler, f)
+}

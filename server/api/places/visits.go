@@ -1,0 +1,103 @@
+package places
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/ground"
+	"greypebble/core/tide"
+	"greypebble/interchange/calendar"
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+type visitsInput struct {
+	wire.ByID
+	From      time.Time `query:"from" doc:"now if left out"`
+	To        time.Time `query:"to" doc:"three days on if left out"`
+	MarginMin float64   `query:"margin_min" minimum:"0" maximum:"720" doc:"minutes to be out before the way shuts"`
+	Daylight  bool      `query:"daylight" doc:"only from civil dawn to civil dusk"`
+}
+
+type visitOut struct {
+	Opens     *time.Time `json:"opens" required:"true" nullable:"true" doc:"null: before the interval"`
+	Closes    *time.Time `json:"closes" required:"true" nullable:"true" doc:"when to be out: the shutting less the margin; null: after the interval"`
+	LimitedBy string     `json:"limited_by" doc:"what shuts it"`
+	Shuts     *time.Time `json:"shuts,omitempty" doc:"when the way itself shuts"`
+	SureFrom  *time.Time `json:"sure_from,omitempty" doc:"even if the water stands off its prediction by the uncertainty"`
+	SureUntil *time.Time `json:"sure_until,omitempty"`
+	BestFrom  *time.Time `json:"best_from,omitempty" doc:"most marks are worth a cast"`
+	BestUntil *time.Time `json:"best_until,omitempty"`
+	Marks     int        `json:"marks" doc:"worth a cast at best"`
+	Says      string     `json:"says" doc:"the same in words, in the water's own time"`
+}
+
+type visitsOutput struct {
+	Body []visitOut `nullable:"false"`
+}
+
+// Visits are worked out over so long at most.
+const (
+	usualVisits   = 3 * 24 * time.Hour
+	longestVisits = 62 * 24 * time.Hour
+)
+
+func (s service) registerVisits(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows", "spotWindows", "When one can be at a spot, when it is best, and when to be out"), s.windows)
+	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows.ics", "spotCalendar", "The same as a calendar (iCalendar)"), s.calendar)
+}
+
+func (s service) windows(ctx context.Context, as *web.Scope, in *visitsInput) (*visitsOutput, error) {
+	sp, visits, err := s.visits(ctx, as, in)
+	if err != nil {
+		return nil, err
+	}
+	zone, err := time.LoadLocation(sp.Water.TimeZone)
+	if err != nil {
+		return nil, err
+	}
+	out := &visitsOutput{Body: []visitOut{}}
+	for _, v := range visits {
+		out.Body = append(out.Body, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy, Shuts: wire.Moment(v.Closes),
+			SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil), BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
+			Marks: v.Marks, Says: v.Says(zone)})
+	}
+	return out, nil
+}
+
+func (s service) calendar(ctx context.Context, as *web.Scope, in *visitsInput) (*web.File, error) {
+	sp, visits, err := s.visits(ctx, as, in)
+	if err != nil {
+		return nil, err
+	}
+	zone, err := time.LoadLocation(sp.Water.TimeZone)
+	if err != nil {
+		return nil, err
+	}
+	raw, err := calendar.Visits(sp.ID.String(), sp.Name, visits, zone, as.Now())
+	return web.Attached("windows.ics", "text/calendar; charset=utf-8", raw), err
+}
+
+func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (*store.Spot, []ground.Visit, error) {
+	sp, err := s.Store.Spot(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, nil, err
+	}
+	from := as.At(in.From)
+	to := in.To.UTC()
+	if in.To.IsZero() {
+		to = from.Add(usualVisits)
+	}
+	if y := from.Year(); y < 1900 || y > 2100 || to.Sub(from) > longestVisits || to.Before(from) {
+		return nil, nil, web.Wrong("query.to", fmt.Errorf("expected an interval of at most 62 days forward in time, between 1900 and 2100"))
+	}
+	c, err := tide.Over(sp.Tide, from, to)
+	if err != nil {
+		return nil, nil, err
+	}
+	return sp, sp.Visits(c, time.Duration(in.MarginMin*float64(time.Minute)), in.Daylight), nil
+}

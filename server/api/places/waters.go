@@ -1,0 +1,100 @@
+package places
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"math"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+type waterOut struct {
+	ID        string          `json:"id"`
+	Name      string          `json:"name"`
+	TimeZone  string          `json:"time_zone"`
+	StationID string          `json:"station_id"`
+	Zones     []zoneOut       `json:"zones" nullable:"false"`
+	Outline   [][]wire.LatLon `json:"outline" nullable:"false" doc:"rings of its shores: land, lake, island in turn"`
+	Grid      *gridOut        `json:"grid,omitempty" doc:"its depths; the cells are at grid.bin"`
+	HighM     float64         `json:"high_m" doc:"the highest tide of the next thirty days, with what was seen of surge; above it is land"`
+}
+
+type gridOut struct {
+	South  float64 `json:"south_deg" doc:"centre of the first cell"`
+	West   float64 `json:"west_deg"`
+	DLat   float64 `json:"dlat_deg"`
+	DLon   float64 `json:"dlon_deg"`
+	Rows   int     `json:"rows"`
+	Cols   int     `json:"cols"`
+	Source string  `json:"source"`
+	Low    float64 `json:"low_m"`
+	High   float64 `json:"high_m"`
+}
+
+type waterInput struct {
+	wire.ByID
+	Body struct {
+		Name      string    `json:"name" minLength:"1" maxLength:"80"`
+		TimeZone  string    `json:"time_zone" maxLength:"64"`
+		StationID uuid.UUID `json:"station_id" format:"uuid"`
+	}
+}
+
+func (s service) registerWaters(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/waters/{id}", "getWater", "A water with its shores, zones and what is known of its depths"), s.getWater)
+	web.Signed(api, s.Deps, web.Put("/waters/{id}", "putWater", "Write a water, new or changed"), s.putWater)
+	web.Signed(api, s.Deps, web.Get("/waters/{id}/reach", "reachSpots", "How long the way to each spot of a water takes, each in its own manner"), s.reach)
+	s.registerDepths(api)
+}
+
+func (s service) putWater(ctx context.Context, as *web.Scope, in *waterInput) (*struct{}, error) {
+	if _, err := time.LoadLocation(in.Body.TimeZone); err != nil || in.Body.TimeZone == "" {
+		return nil, web.Wrong("body.time_zone", fmt.Errorf("unknown time zone %q; expected a name like Atlantic/Azores", in.Body.TimeZone))
+	}
+	return nil, s.Store.PutWater(ctx, as.Angler, store.Water{ID: in.ID, StationID: in.Body.StationID, Name: in.Body.Name, TimeZone: in.Body.TimeZone})
+}
+
+func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{ Body waterOut }, error) {
+	w, err := s.Store.Water(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, err
+	}
+	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{}, Outline: [][]wire.LatLon{}}
+	if o.HighM, err = s.Desk.Highest(ctx, as.Angler, in.ID, as.Now()); err != nil {
+		return nil, err
+	}
+	outline, err := s.Store.Outline(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, err
+	}
+	if outline != nil {
+		for _, r := range outline.Rings {
+			o.Outline = append(o.Outline, wire.LatLons(r))
+		}
+	}
+	zones, err := s.Store.ZonesOf(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, err
+	}
+	for _, z := range zones {
+		o.Zones = append(o.Zones, zoneBodyOf(z, as.Now()))
+	}
+	g, err := s.Store.Grid(ctx, as.Angler, in.ID)
+	if err == nil {
+		lo, hi := g.Range()
+		if math.IsNaN(lo) {
+			lo, hi = 0, 0
+		}
+		o.Grid = &gridOut{South: g.South, West: g.West, DLat: g.DLat, DLon: g.DLon, Rows: g.Rows, Cols: g.Cols, Source: g.Source, Low: lo, High: hi}
+	} else if !errors.Is(err, store.ErrNotFound) {
+		return nil, err
+	}
+	return &struct{ Body waterOut }{o}, nil
+}

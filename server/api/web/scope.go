@@ -1,0 +1,100 @@
+package web
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+
+	"greypebble/core/playbook"
+	"greypebble/core/quantity"
+	"greypebble/server/account"
+	"greypebble/server/desk"
+	"greypebble/server/store"
+)
+
+// Deps are what rooms work with. The book is not among them: each request has its own
+// angler's, see [Scope.Book].
+type Deps struct {
+	Store    *store.Store
+	Accounts *account.Accounts
+	Desk     desk.Desk
+	Clock    func() time.Time
+
+	shipped *playbook.Book
+}
+
+// NewDeps over a store; now is the clock, nil means the system's.
+func NewDeps(s *store.Store, a *account.Accounts, shipped *playbook.Book, now func() time.Time) *Deps {
+	if now == nil {
+		now = time.Now
+	}
+	return &Deps{Store: s, Accounts: a, Desk: desk.Desk{Store: s}, Clock: now, shipped: shipped}
+}
+
+// Scope of a request: who asks, and what they see it with.
+type Scope struct {
+	Angler uuid.UUID
+	// Units sentences are written in.
+	Units quantity.Units
+
+	deps *Deps
+	now  time.Time
+	book *playbook.Book
+}
+
+func (d *Deps) scope(angler uuid.UUID) *Scope {
+	return &Scope{Angler: angler, Units: quantity.Metric, deps: d, now: d.Clock().UTC()}
+}
+
+// Now is when the request came; the same throughout it.
+func (s *Scope) Now() time.Time { return s.now }
+
+// At a time that was asked about; now where none was.
+func (s *Scope) At(t time.Time) time.Time {
+	if t.IsZero() {
+		return s.now
+	}
+	return t.UTC()
+}
+
+// In other units, where the request names some.
+func (s *Scope) In(units, location string) error {
+	if units == "" {
+		return nil
+	}
+	u, err := quantity.ParseUnits(units)
+	if err != nil {
+		return Wrong(location, err)
+	}
+	s.Units = u
+	return nil
+}
+
+// Book of the angler: the playbook with their own over it.
+func (s *Scope) Book(ctx context.Context) (*playbook.Book, error) {
+	if s.book != nil {
+		return s.book, nil
+	}
+	book, err := s.BookTaking(ctx, nil)
+	if err == nil {
+		s.book = book
+	}
+	return book, err
+}
+
+// BookTaking positions, by question, for this once.
+func (s *Scope) BookTaking(ctx context.Context, positions map[string]string) (*playbook.Book, error) {
+	o, err := s.deps.Store.Overlay(ctx, s.Angler)
+	if err != nil {
+		return nil, err
+	}
+	for school, position := range positions {
+		o.Schools[school] = position
+	}
+	return s.deps.shipped.Over(o)
+}
+
+// BookOver is the shipped book with an overlay other than the one stored: what theirs
+// would be.
+func (s *Scope) BookOver(o playbook.Overlay) (*playbook.Book, error) { return s.deps.shipped.Over(o) }

@@ -1,0 +1,143 @@
+package wire
+
+import (
+	"errors"
+	"fmt"
+
+	"github.com/google/uuid"
+
+	"greypebble/core/ground"
+	"greypebble/core/spot"
+	"greypebble/server/api/web"
+	"greypebble/server/store"
+)
+
+// SpotBody is a spot as its owner writes it.
+type SpotBody struct {
+	WaterID    uuid.UUID      `json:"water_id" format:"uuid"`
+	Name       string         `json:"name" minLength:"1" maxLength:"80"`
+	Place      string         `json:"place" doc:"what kind of place it is"`
+	Note       string         `json:"note,omitempty" maxLength:"400"`
+	Hazards    string         `json:"hazards,omitempty" maxLength:"400"`
+	Bottom     string         `json:"bottom,omitempty"`
+	Lat        float64        `json:"lat" minimum:"-90" maximum:"90"`
+	Lon        float64        `json:"lon" minimum:"-180" maximum:"180"`
+	FacesDeg   *float64       `json:"faces_deg,omitempty" minimum:"0" maximum:"360" doc:"the way it looks out"`
+	Public     bool           `json:"public,omitempty" doc:"may leave in an export without being asked for"`
+	Shape      *ShapeBody     `json:"shape,omitempty" doc:"a line or an area, where a point does not do"`
+	Manner     string         `json:"manner" enum:"on foot,wading,kayak,boat"`
+	DraughtM   float64        `json:"draught_m,omitempty" doc:"of a boat"`
+	In         PassageBody    `json:"in" doc:"the critical point of the way in"`
+	Out        PassageBody    `json:"out" doc:"of the way back; it may lie lower: that is how one is cut off"`
+	Section    []SectionPoint `json:"section,omitempty" maxItems:"500" nullable:"false" doc:"from where one stands outwards"`
+	SectionAt  *LatLon        `json:"section_from,omitempty" doc:"where the section begins"`
+	BearingDeg float64        `json:"section_bearing_deg,omitempty" doc:"the way it runs"`
+	Marks      []MarkBody     `json:"marks,omitempty" maxItems:"100" nullable:"false"`
+}
+
+// ShapeBody is a line or an area.
+type ShapeBody struct {
+	Area   bool     `json:"area"`
+	Points []LatLon `json:"points" minItems:"2" maxItems:"5000" nullable:"false"`
+}
+
+// PassageBody is the critical point of a way.
+type PassageBody struct {
+	Name       string  `json:"name" maxLength:"60"`
+	ElevationM float64 `json:"elevation_m"`
+}
+
+// MarkBody is a feature of a spot.
+type MarkBody struct {
+	ID         uuid.UUID `json:"id" format:"uuid"`
+	Name       string    `json:"name" minLength:"1" maxLength:"60"`
+	Kind       string    `json:"kind"`
+	Bottom     string    `json:"bottom,omitempty"`
+	DistanceM  float64   `json:"distance_m"`
+	ElevationM *float64  `json:"elevation_m,omitempty" doc:"that of the section at its distance if left out"`
+	At         *LatLon   `json:"at,omitempty"`
+	MinM       float64   `json:"fishable_min_m,omitempty" doc:"least depth worth a cast"`
+	MaxM       float64   `json:"fishable_max_m,omitempty" doc:"greatest; 0: none"`
+	Line       string    `json:"line,omitempty" maxLength:"40" doc:"what the ribbon writes where the tide crosses it"`
+	Note       string    `json:"note,omitempty" maxLength:"400"`
+	Snag       bool      `json:"snag,omitempty"`
+}
+
+// Shape as it is sent; nil for none.
+func Shape(s *ground.Shape) *ShapeBody {
+	if s == nil {
+		return nil
+	}
+	return &ShapeBody{s.Area, LatLons(s.Points)}
+}
+
+func position(p *LatLon) *ground.LatLon {
+	if p == nil {
+		return nil
+	}
+	at := ground.LatLon(*p)
+	return &at
+}
+
+func positionOut(p *ground.LatLon) *LatLon {
+	if p == nil {
+		return nil
+	}
+	at := LatLon(*p)
+	return &at
+}
+
+// Spot that was written, checked by the core; errors name the field.
+func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
+	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note, Hazards: b.Hazards,
+		Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, Public: b.Public,
+		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
+			In: ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
+	if b.Shape != nil {
+		sp.Shape = &ground.Shape{Area: b.Shape.Area, Points: Ground(b.Shape.Points)}
+	}
+	for _, p := range b.Section {
+		sp.Section = append(sp.Section, ground.Point(p))
+	}
+	if err := Checked(sp.Validate()); err != nil {
+		return sp, err
+	}
+	for i, m := range b.Marks {
+		k := ground.Mark{ID: m.ID.String(), Name: m.Name, Kind: ground.MarkKind(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM,
+			Fishable: ground.Depths{MinM: m.MinM, MaxM: m.MaxM}, Line: m.Line, Note: m.Note, Snag: m.Snag, At: position(m.At)}
+		if m.ElevationM != nil {
+			k.ElevationM = *m.ElevationM
+		} else {
+			var err error
+			if k.ElevationM, err = sp.HeightOf(m.Name, m.DistanceM); err != nil {
+				return sp, web.Wrong(fmt.Sprintf("body.marks[%d].elevation_m", i), err)
+			}
+		}
+		sp.Marks = append(sp.Marks, k)
+	}
+	return sp, Checked(sp.Validate())
+}
+
+// Checked turns the core's error of a field into a problem that names it.
+func Checked(err error) error {
+	var field spot.FieldError
+	if errors.As(err, &field) {
+		return web.Wrong("body."+field.Field, field)
+	}
+	return err
+}
+
+// SpotWritten is a stored spot as a body, for writing it again.
+func SpotWritten(sp *store.Spot) SpotBody {
+	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom, Lat: sp.Lat, Lon: sp.Lon,
+		FacesDeg: sp.FacesDeg, Public: sp.Public, Manner: string(sp.Access.Manner), DraughtM: sp.Access.DraughtM, In: PassageBody(sp.Access.In),
+		Out: PassageBody(sp.Access.Out), BearingDeg: sp.SectionBearing, Section: SectionPoints(sp.Section), Marks: []MarkBody{},
+		Shape: Shape(sp.Shape), SectionAt: positionOut(sp.SectionFrom)}
+	for _, m := range sp.Marks {
+		id, _ := uuid.Parse(m.ID)
+		elevation := m.ElevationM
+		b.Marks = append(b.Marks, MarkBody{ID: id, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: &elevation,
+			MinM: m.Fishable.MinM, MaxM: m.Fishable.MaxM, Line: m.Line, Note: m.Note, Snag: m.Snag, At: positionOut(m.At)})
+	}
+	return b
+}
