@@ -1,3 +1,5 @@
+import query from '@tanstack/eslint-plugin-query';
+import a11y from 'eslint-plugin-jsx-a11y';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
@@ -5,5 +7,20 @@ export default tseslint.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   ...tseslint.configs.recommended,
   hooks.configs.flat.recommended,
-  { rules: { '@typescript-eslint/consistent-type-imports': 'error' } },
+  a11y.flatConfigs.recommended,
+  ...query.configs['flat/recommended'],
+  {
+    rules: {
+      '@typescript-eslint/consistent-type-imports': 'error',
+      // What Ant Design draws is a control too.
+      'jsx-a11y/label-has-associated-control': [
+        'error',
+        {
+          controlComponents: ['Input', 'InputNumber', 'Select', 'Segmented', 'Checkbox', 'Input.TextArea', 'NumberIn'],
+          depth: 4,
+        },
+      ],
+      'jsx-a11y/no-autofocus': ['error', { ignoreNonDOM: true }],
+    },
+  },
 );

@@ -156,7 +156,7 @@ var table = []Nature{
 	{Kind: SwellHeight, Name: "swell", Long: "Swell height in deep water", Unit: "m", Dimension: quantity.Length,
 		Min: 0, Max: 30, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 3 * time.Hour, Spread: spread(0.15, 0.25, 0.8), Assumed: 0.5,
 		Columns: Columns{"swell_height", lengths}, CF: "sea_surface_wave_significant_height", With: onBeach},
-	{Kind: SwellPeriod, Name: "every", Long: "Swell period", Unit: "s", Dimension: quantity.Time,
+	{Kind: SwellPeriod, Name: "swell every", Long: "Swell period", Unit: "s", Dimension: quantity.Time,
 		Min: 1, Max: 30, Step: 0.5, Logarithmic: true, Fresh: 3 * time.Hour, Spread: spread(0.1, 0.15, 0.4), Assumed: 8,
 		Columns: Columns{"swell_period", []string{"s"}}, CF: "sea_surface_wave_mean_period", With: onBeach},
 	{Kind: AirTemp, Name: "air", Long: "Air temperature", Unit: "°C", Dimension: quantity.Temperature,

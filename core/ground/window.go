@@ -119,8 +119,14 @@ func latest(a, b time.Time) time.Time {
 	return b
 }
 
+// What shuts a mark's window.
+const (
+	TooShallow = "too shallow"
+	TooDeep    = "too deep"
+)
+
 // Windows in which the mark's depth is worth a cast.
 func (m Mark) Windows(c *tide.Curve) []Window {
 	lo, hi := m.Fishable.levels(m.ElevationM)
-	return Between(c, lo, hi, "too shallow", "too deep")
+	return Between(c, lo, hi, TooShallow, TooDeep)
 }

@@ -32,11 +32,14 @@ func Capital(s string) string {
 	return strings.ToUpper(s[:1]) + s[1:]
 }
 
-// Lasting writes a stretch of time: "40 min", "2 h 05 min".
+// Lasting writes a stretch of time: "40 min", "2 h", "2 h 05 min".
 func Lasting(d time.Duration) string {
 	minutes := int(d.Minutes())
-	if minutes < 60 {
+	switch {
+	case minutes < 60:
 		return fmt.Sprintf("%d min", minutes)
+	case minutes%60 == 0:
+		return fmt.Sprintf("%d h", minutes/60)
 	}
 	return fmt.Sprintf("%d h %02d min", minutes/60, minutes%60)
 }

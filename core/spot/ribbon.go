@@ -8,6 +8,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
 	"greypebble/core/tide"
+	"greypebble/core/water"
 )
 
 // FrameStep is how far the ribbon moves at a time.
@@ -19,8 +20,11 @@ type Frame struct {
 	Moment
 	// Says how deep it is where it matters.
 	Says string
-	// Gate of the way.
+	// Open and Closing tell of the way; WayTitle and Way say so, MarksSay when each mark is
+	// worth a cast.
 	Open, Closing bool
+	WayTitle, Way string
+	MarksSay      []string
 	// BreakerM is the height of breakers, White where they break along the section, and
 	// Breaks on which marks.
 	BreakerM float64
@@ -33,9 +37,14 @@ type Frame struct {
 	CurrentMS float64
 }
 
-// Frames of a curve's interval, every ten minutes and at each turn. open are the windows
-// of the way.
-func (s *Spot) Frames(c *tide.Curve, open []ground.Window, u quantity.Units) ([]Frame, error) {
+// Spoken is how what is shown is said: in which units, and in which time.
+type Spoken struct {
+	Units quantity.Units
+	Zone  *time.Location
+}
+
+// Frames of a curve's interval, every ten minutes and at each turn.
+func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 	from, to := c.Interval()
 	var section *ground.Section
 	if len(s.Section) > 0 {
@@ -48,6 +57,10 @@ func (s *Spot) Frames(c *tide.Curve, open []ground.Window, u quantity.Units) ([]
 	if err != nil {
 		return nil, err
 	}
+	open, marks := s.Access.Open(c), make([][]ground.Window, len(s.Marks))
+	for j, k := range s.Marks {
+		marks[j] = k.Windows(c)
+	}
 	times := frameTimes(c)
 	out := make([]Frame, len(times))
 	for i, t := range times {
@@ -57,14 +70,15 @@ func (s *Spot) Frames(c *tide.Curve, open []ground.Window, u quantity.Units) ([]
 		}
 		gate := GateAt(open, t)
 		f := &out[i]
-		*f = Frame{Moment: m, Says: m.Headline(u), Open: gate.Open, Closing: gate.Closing, BreakerM: m.Breakers(), White: m.White(section),
+		*f = Frame{Moment: m, Says: m.Headline(as.Units), Open: gate.Open, Closing: gate.Closing, BreakerM: m.Breakers(), White: m.White(section),
 			Breaks: make([]bool, len(s.Marks)), DepthsM: make([]float64, len(s.Marks)), TempsC: make([]float64, len(s.Marks)),
-			Surface: m.Surface(), CurrentMS: math.NaN()}
+			Surface: m.Surface(), CurrentMS: math.NaN(), MarksSay: make([]string, len(s.Marks))}
+		f.WayTitle, f.Way = SayWay(open, t, as.Zone)
 		if u, known := m.Current(); known {
 			f.CurrentMS = u
 		}
 		for j, k := range s.Marks {
-			f.DepthsM[j], f.TempsC[j] = k.Depth(m.LevelM), math.NaN()
+			f.DepthsM[j], f.TempsC[j], f.MarksSay[j] = k.Depth(m.LevelM), math.NaN(), SayMark(marks[j], t, as.Zone)
 			if c, wet := warmth.At(j, t); wet {
 				f.TempsC[j] = c
 			}
@@ -88,4 +102,38 @@ func frameTimes(c *tide.Curve) []time.Time {
 	}
 	sort.Slice(times, func(i, j int) bool { return times[i].Before(times[j]) })
 	return times
+}
+
+// Run is a stretch of time in which the wind leaves the water alike.
+type Run struct {
+	From, To time.Time
+	Surface  water.Surface
+}
+
+// flicker is how short a run is only the wind standing at a limit.
+const flicker = 30 * time.Minute
+
+// Runs of one surface over frames; flickers belong to what was before them.
+func Runs(frames []Frame) []Run {
+	out := []Run{}
+	for i := range frames {
+		f := &frames[i]
+		n := len(out)
+		if n > 0 {
+			out[n-1].To = f.Time
+		}
+		if n > 0 && out[n-1].Surface == f.Surface.Surface {
+			continue
+		}
+		if n > 1 && out[n-1].To.Sub(out[n-1].From) < flicker {
+			out = out[:n-1]
+			before := &out[n-2]
+			before.To = f.Time
+			if before.Surface == f.Surface.Surface {
+				continue
+			}
+		}
+		out = append(out, Run{f.Time, f.Time, f.Surface.Surface})
+	}
+	return out
 }

@@ -23,7 +23,7 @@ func sunTrap(t *testing.T, weather map[conditions.Kind]float64) *Spot {
 	var list []conditions.Reading
 	for hour := range 24 * 5 {
 		for k, v := range weather {
-			list = append(list, conditions.Reading{Kind: k, Value: v, Time: january.Add(time.Duration(hour-48) * time.Hour), Origin: conditions.Forecast})
+			list = append(list, conditions.Reading{Kind: k, Value: v, Time: january.Add(time.Duration(hour-48) * time.Hour), Origin: conditions.Forecast, Source: "made up"})
 		}
 	}
 	return &Spot{Name: "Sun trap", Place: "oyster bar", Tide: h, LatLon: ground.LatLon{Lat: 31}, Readings: conditions.Sorted(list),

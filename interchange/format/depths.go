@@ -17,7 +17,9 @@ type Depths struct {
 	// Grid says that the file is one already, whose numbers need a unit and a sign;
 	// otherwise soundings are spread over cells.
 	Grid bool
-	read func(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error)
+	// ByTide says that its depths are corrected for the tide, and need no datum.
+	ByTide bool
+	read   func(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error)
 }
 
 // Meaning of a file's numbers, which the file itself does not say.
@@ -48,18 +50,21 @@ func (e MeaningError) Unwrap() error { return e.Err }
 var scales = map[string]float64{"m": 1, "ft": 0.3048, "cm": 0.01}
 
 var ofDepths = []Depths{
-	{Kind{"asc", "ESRI ASCII grid", "a grid of elevations or depths", []string{".asc"}, "text/plain"}, true, readGrid},
-	{Kind{"xyz", "Soundings (CSV)", "longitude, latitude, depth", []string{".csv", ".xyz", ".txt"}, "text/csv"}, false,
+	{Kind{"asc", "ESRI ASCII grid", "an ESRI ASCII grid", []string{".asc"}, "text/plain"}, true, false, readGrid},
+	{Kind{"xyz", "soundings, CSV", "soundings (columns lat, lon and depth_m, depth_ft, elevation_m or elevation_ft)",
+		[]string{".csv", ".xyz", ".txt"}, "text/csv"}, false, false,
 		func(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error) {
 			list, err := soundings.Read(raw, m.DatumM)
 			return nil, list, err
 		}},
-	{Kind{"nmea", "A sounder's log (NMEA 0183)", "corrected for the tide at each ping", []string{".nmea", ".log", ".txt"}, "text/plain"}, false,
+	{Kind{"nmea", "sounder’s log", "a sounder’s log, corrected by this water’s tide at each ping",
+		[]string{".nmea", ".log"}, "text/plain"}, false, true,
 		func(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error) {
 			list, err := soundings.ReadLog(raw, m.Level)
 			return nil, list, err
 		}},
-	{Kind{"geojson", "GeoJSON points", "with a property such as depth_m", []string{".geojson", ".json"}, "application/geo+json"}, false,
+	{Kind{"geojson", "points, GeoJSON", "points of GeoJSON with depth_m, depth_ft, elevation_m or elevation_ft",
+		[]string{".geojson", ".json"}, "application/geo+json"}, false, false,
 		func(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error) {
 			features, _, err := geojson.Read(raw)
 			if err != nil {

@@ -201,6 +201,7 @@ func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
 type targetOut struct {
 	ID    string `json:"id"`
 	Name  string `json:"name"`
+	Said  string `json:"name_in_sentence" doc:"as it stands within a sentence"`
 	Latin string `json:"latin"`
 	Note  string `json:"note"`
 	// Lives at these kinds of place.
@@ -218,7 +219,7 @@ func (s service) targets(ctx context.Context, as *web.Scope, _ *struct{}) (*targ
 	}
 	out := &targetsOutput{Body: []targetOut{}}
 	for _, t := range book.Targets {
-		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Latin: t.Latin, Note: t.Note, Lives: t.Lives})
+		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: t.Note, Lives: t.Lives})
 	}
 	return out, nil
 }

@@ -35,6 +35,7 @@ type formatOut struct {
 	Note       string   `json:"note" doc:"what it is for"`
 	Extensions []string `json:"extensions" nullable:"false"`
 	Grid       bool     `json:"grid,omitempty" doc:"its numbers need a unit and a sign"`
+	ByTide     bool     `json:"by_tide,omitempty" doc:"corrected for the tide: it needs no datum"`
 }
 
 type formatsOutput struct {
@@ -55,7 +56,7 @@ func formats(context.Context, *struct{}) (*formatsOutput, error) {
 	}
 	for _, f := range format.OfDepths() {
 		o := formatOf(f.Kind)
-		o.Grid = f.Grid
+		o.Grid, o.ByTide = f.Grid, f.ByTide
 		out.Body.Depths = append(out.Body.Depths, o)
 	}
 	return out, nil

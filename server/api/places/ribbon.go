@@ -44,6 +44,9 @@ type frame struct {
 	CurrentMS      *float64   `json:"current_ms,omitempty" doc:"positive on the flood; left out where it is not known"`
 	SurgeM         float64    `json:"surge_m" doc:"how much of the level is the surge seen"`
 	Slack          bool       `json:"slack"`
+	WayTitle       string     `json:"way_title" doc:"whether one can get in and back"`
+	Way            string     `json:"way" doc:"and what comes next, in the water's own time"`
+	MarksSay       []string   `json:"marks_say" nullable:"false" doc:"when each mark is worth a cast, in the order of marks"`
 }
 
 type whiteOut struct {
@@ -67,6 +70,12 @@ type spanOut struct {
 	To   time.Time `json:"to"`
 }
 
+type surfaceRun struct {
+	From time.Time `json:"from"`
+	To   time.Time `json:"to"`
+	Word string    `json:"word" enum:"glassy,ripple,chop,rough"`
+}
+
 type ribbonOutput struct {
 	Body struct {
 		From     time.Time     `json:"from"`
@@ -79,6 +88,7 @@ type ribbonOutput struct {
 		Daylight []spanOut     `json:"daylight" nullable:"false" doc:"sun up"`
 		Twilight []spanOut     `json:"twilight" nullable:"false" doc:"civil dawn to civil dusk"`
 		Peaks    []peakOut     `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, and the last before and the first after it"`
+		Surfaces []surfaceRun  `json:"surfaces" nullable:"false" doc:"stretches in which the wind leaves the water alike"`
 		LowestM  float64       `json:"lowest_m"`
 		HighestM float64       `json:"highest_m"`
 	}
@@ -109,8 +119,11 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	if err != nil {
 		return nil, err
 	}
-	open := sp.Access.Open(c)
-	frames, err := sp.Frames(c, open, as.Units)
+	zone, err := time.LoadLocation(sp.Water.TimeZone)
+	if err != nil {
+		return nil, err
+	}
+	frames, err := sp.Frames(c, spot.Spoken{Units: as.Units, Zone: zone})
 	if err != nil {
 		return nil, err
 	}
@@ -120,7 +133,7 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	}
 	out := &ribbonOutput{}
 	b := &out.Body
-	b.From, b.To, b.Turns, b.Windows = from, to, wire.Turns(c.Turns()), windowsOf(open)
+	b.From, b.To, b.Turns, b.Windows = from, to, wire.Turns(c.Turns()), windowsOf(sp.Access.Open(c))
 	b.Marks = make([]ribbonMark, len(sp.Marks))
 	for i, m := range sp.Marks {
 		b.Marks[i] = ribbonMark{markOf(m), windowsOf(m.Windows(c))}
@@ -130,6 +143,10 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 		f := frameOf(&frames[i])
 		b.Frames = append(b.Frames, f)
 		b.LowestM, b.HighestM = min(b.LowestM, f.LevelM), max(b.HighestM, f.LevelM)
+	}
+	b.Surfaces = []surfaceRun{}
+	for _, r := range spot.Runs(frames) {
+		b.Surfaces = append(b.Surfaces, surfaceRun{r.From, r.To, r.Surface.String()})
 	}
 	b.Lines, b.Peaks = []levelLine{}, []peakOut{}
 	for _, l := range sp.Lines() {
@@ -163,7 +180,7 @@ func frameOf(f *spot.Frame) frame {
 	o := frame{Time: f.Time, LevelM: f.LevelM, RateMPerH: f.Stage.RateMPerH, Stage: f.Stage.String(), Says: f.Says, SunAltitudeDeg: f.Sun.Altitude,
 		Light: f.Light().String(), DarkBelowM: f.DarkBelow(), BreakerM: f.BreakerM, White: []whiteOut{}, Open: f.Open, Closing: f.Closing,
 		DepthsM: f.DepthsM, Breaks: f.Breaks, TempsC: make([]*float64, len(f.TempsC)), Surface: f.Surface.Surface.String(), WaveM: f.Surface.WaveM,
-		CurrentMS: known(f.CurrentMS), SurgeM: f.SurgeM(), Slack: f.Stage.Slack}
+		CurrentMS: known(f.CurrentMS), SurgeM: f.SurgeM(), Slack: f.Stage.Slack, WayTitle: f.WayTitle, Way: f.Way, MarksSay: f.MarksSay}
 	for _, w := range f.White {
 		o.White = append(o.White, whiteOut(w))
 	}

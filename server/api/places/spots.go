@@ -46,6 +46,7 @@ type spotOutput struct {
 		Marks    []MarkOut           `json:"marks" nullable:"false"`
 		Written  wire.SpotBody       `json:"written" doc:"as it was written, to be changed and written again"`
 		Revision int                 `json:"revision"`
+		Reads    []string            `json:"reads" nullable:"false" enum:"surf,pier" doc:"tools that read the water of this kind of place"`
 	}
 }
 
@@ -157,6 +158,7 @@ func (s service) getSpot(ctx context.Context, as *web.Scope, in *wire.ByID) (*sp
 	out := &spotOutput{}
 	b := &out.Body
 	b.SpotSummary, b.Written, b.Revision = summary(sp), wire.SpotWritten(sp), sp.Revision
+	b.Reads = sp.Reads()
 	b.Section = []wire.SectionPoint{}
 	if len(sp.Section) > 0 {
 		section, err := ground.NewSection(sp.Section)

@@ -34,6 +34,8 @@ export type SectionPoint = Schemas['SectionPoint'];
 export type Surf = Schemas['SurfOutputBody'];
 export type Words = Schemas['WordsOutputBody'];
 export type ReadFeatures = Schemas['ReadFeaturesOutputBody'];
+export type ImportPlan = Schemas['ImportOutputBody'];
+export type Formats = Schemas['FormatsOutputBody'];
 export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
 export type GridQuery = paths['/v1/interchange/grid']['post']['parameters']['query'];
 export type Playbook = Schemas['PlaybookOutputBody'];
@@ -70,7 +72,8 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
   let result: Result<T>;
   try {
     result = await call;
-  } catch {
+  } catch (e) {
+    if (e instanceof DOMException && e.name === 'AbortError') throw e; // nobody waits for it any more
     throw new Problem(0, 'The server cannot be reached. What you entered is still here; try again.');
   }
   if (result.response.ok) return result.data as T;
@@ -114,11 +117,11 @@ export const api = {
   targets: () => settle(client.GET('/v1/targets')),
   spots: () => settle(client.GET('/v1/spots')),
   spot: (id: string) => settle(client.GET('/v1/spots/{id}', { params: { path: { id } } })),
-  state: (id: string, time: string) =>
-    settle(client.GET('/v1/spots/{id}/state', { params: { path: { id }, query: { time } } })),
-  ribbon: (id: string, from: string, hours: number) =>
-    settle(client.GET('/v1/spots/{id}/ribbon', { params: { path: { id }, query: { from, hours } } })),
-  advise: (body: AdviseIn) => settle(client.POST('/v1/advise', { body })),
+  state: (id: string, time: string, signal?: AbortSignal) =>
+    settle(client.GET('/v1/spots/{id}/state', { params: { path: { id }, query: { time } }, signal })),
+  ribbon: (id: string, from: string, hours: number, signal?: AbortSignal) =>
+    settle(client.GET('/v1/spots/{id}/ribbon', { params: { path: { id }, query: { from, hours } }, signal })),
+  advise: (body: AdviseIn, signal?: AbortSignal) => settle(client.POST('/v1/advise', { body, signal })),
   putSpell: (id: string, body: SpellIn) =>
     settle(client.PUT('/v1/spells/{id}', { params: { path: { id } }, body })),
   deleteSpell: (id: string) => settle(client.DELETE('/v1/spells/{id}', { params: { path: { id } } })),
@@ -134,8 +137,8 @@ export const api = {
     settle(client.DELETE('/v1/waters/{id}/surge', { params: { path: { id: water } } })),
   deleteStation: (id: string) => settle(client.DELETE('/v1/stations/{id}', { params: { path: { id } } })),
   compare: (a: string, b: string) => settle(client.GET('/v1/tide/compare', { params: { query: { a, b } } })),
-  conditions: (spot_id: string, time: string) =>
-    settle(client.GET('/v1/conditions', { params: { query: { spot_id, time } } })),
+  conditions: (spot_id: string, time: string, signal?: AbortSignal) =>
+    settle(client.GET('/v1/conditions', { params: { query: { spot_id, time } }, signal })),
   addReadings: (water: string, body: Schemas['ReadingsInputBody']) =>
     settle(client.POST('/v1/waters/{id}/readings', { params: { path: { id: water } }, body })),
   takeBack: (water: string, kind: string, time: string) =>
@@ -158,7 +161,8 @@ export const api = {
     settle(client.PUT('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } }, body })),
   deleteNoted: (id: string, noted_id: string) =>
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
-  chart: (time: string) => settle(client.GET('/v1/chart', { params: { query: { time } } })),
+  chart: (time: string, signal?: AbortSignal) =>
+    settle(client.GET('/v1/chart', { params: { query: { time } }, signal })),
   water: (id: string) => settle(client.GET('/v1/waters/{id}', { params: { path: { id } } })),
   cells: async (id: string) => {
     const r = await fetch(`/api/v1/waters/${id}/grid.bin`);
@@ -166,10 +170,12 @@ export const api = {
     return r.arrayBuffer();
   },
   words: () => settle(client.GET('/v1/ground/words')),
-  reach: (id: string, lat: number, lon: number, time: string) =>
-    settle(client.GET('/v1/waters/{id}/reach', { params: { path: { id }, query: { lat, lon, time } } })),
-  finds: (id: string, level_m: number) =>
-    settle(client.GET('/v1/waters/{id}/finds', { params: { path: { id }, query: { level_m } } })),
+  reach: (id: string, lat: number, lon: number, time: string, signal?: AbortSignal) =>
+    settle(
+      client.GET('/v1/waters/{id}/reach', { params: { path: { id }, query: { lat, lon, time } }, signal }),
+    ),
+  finds: (id: string, level_m: number, signal?: AbortSignal) =>
+    settle(client.GET('/v1/waters/{id}/finds', { params: { path: { id }, query: { level_m } }, signal })),
   cut: (id: string, from: LatLon, to: LatLon) =>
     settle(
       client.GET('/v1/waters/{id}/cut', {
@@ -179,17 +185,21 @@ export const api = {
         },
       }),
     ),
-  windows: (id: string, query: { from: string; to: string; margin_min: number; daylight: boolean }) =>
-    settle(client.GET('/v1/spots/{id}/windows', { params: { path: { id }, query } })),
-  shelter: (id: string, wind_ms: number) =>
-    settle(client.GET('/v1/spots/{id}/shelter', { params: { path: { id }, query: { wind_ms } } })),
-  pier: (id: string, time: string) =>
-    settle(client.GET('/v1/spots/{id}/pier', { params: { path: { id }, query: { time } } })),
-  bench: <N extends Calculation>(name: N, body: BenchIn<N>) =>
+  windows: (
+    id: string,
+    query: { from: string; to: string; margin_min: number; daylight: boolean },
+    signal?: AbortSignal,
+  ) => settle(client.GET('/v1/spots/{id}/windows', { params: { path: { id }, query }, signal })),
+  shelter: (id: string, wind_ms: number, signal?: AbortSignal) =>
+    settle(client.GET('/v1/spots/{id}/shelter', { params: { path: { id }, query: { wind_ms } }, signal })),
+  pier: (id: string, time: string, signal?: AbortSignal) =>
+    settle(client.GET('/v1/spots/{id}/pier', { params: { path: { id }, query: { time } }, signal })),
+  bench: <N extends Calculation>(name: N, body: BenchIn<N>, signal?: AbortSignal) =>
     settle(
-      client.POST(`/v1/bench/${name}` as '/v1/bench/fall', { body: body as BenchIn<'fall'> }) as Promise<
-        Result<unknown>
-      >,
+      client.POST(`/v1/bench/${name}` as '/v1/bench/fall', {
+        body: body as BenchIn<'fall'>,
+        signal,
+      }) as Promise<Result<unknown>>,
     ) as Promise<BenchOut<N>>,
   playbook: () => settle(client.GET('/v1/playbook')),
   putSchool: (id: string, position: string) =>
@@ -203,7 +213,8 @@ export const api = {
   deleteOwnRule: (id: string) =>
     settle(client.DELETE('/v1/playbook/own-rules/{id}', { params: { path: { id } } })),
   importOwn: (text: string) => settle(client.POST('/v1/interchange/playbook', asText(text))),
-  compareAdvice: (a: Pick, b: Pick) => settle(client.POST('/v1/advise/compare', { body: { a, b } })),
+  compareAdvice: (a: Pick, b: Pick, signal?: AbortSignal) =>
+    settle(client.POST('/v1/advise/compare', { body: { a, b }, signal })),
   kit: () => settle(client.GET('/v1/kit')),
   putKit: (id: string, body: Schemas['KitItemInputBody']) =>
     settle(client.PUT('/v1/kit/{id}', { params: { path: { id } }, body })),
@@ -212,6 +223,8 @@ export const api = {
     settle(client.POST('/v1/interchange/kit', { params: { query: { preview } }, ...asText(text) })),
   rigCard: (id: string, query: NonNullable<paths['/v1/rigs/{id}/card']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/rigs/{id}/card', { params: { path: { id }, query } })),
+  kinds: () => settle(client.GET('/v1/readings/kinds')),
+  formats: () => settle(client.GET('/v1/interchange/formats')),
   knots: () => settle(client.GET('/v1/knots')),
   usual: (spot_id: string, time?: string) =>
     settle(client.GET('/v1/bench/usual', { params: { query: { spot_id, time } } })),
@@ -219,7 +232,8 @@ export const api = {
   throwAt: (body: Schemas['ThrowInputBody']) => settle(client.POST('/v1/bench/practice/throw', { body })),
   putRule: (id: string, body: Schemas['RuleInputBody']) =>
     settle(client.PUT('/v1/playbook/rules/{id}', { params: { path: { id } }, body })),
-  readSurf: (body: Schemas['SurfInputBody']) => settle(client.POST('/v1/ground/surf', { body })),
+  readSurf: (body: Schemas['SurfInputBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/ground/surf', { body, signal })),
   putSpot: (id: string, body: Schemas['SpotInputBody']) =>
     settle(client.PUT('/v1/spots/{id}', { params: { path: { id } }, body })),
   putMark: (id: string, mark_id: string, body: Schemas['MarkInputBody']) =>

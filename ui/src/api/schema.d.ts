@@ -2336,6 +2336,8 @@ export interface components {
             weak: string;
         };
         FormatOut: {
+            /** @description corrected for the tide: it needs no datum */
+            by_tide?: boolean;
             extensions: string[];
             /** @description its numbers need a unit and a sign */
             grid?: boolean;
@@ -2374,6 +2376,8 @@ export interface components {
             /** Format: double */
             level_m: number;
             light: string;
+            /** @description when each mark is worth a cast, in the order of marks */
+            marks_say: string[];
             open: boolean;
             /** Format: double */
             rate_m_per_h: number;
@@ -2399,6 +2403,10 @@ export interface components {
              * @description height of the wind's own waves
              */
             wave_m: number;
+            /** @description and what comes next, in the water's own time */
+            way: string;
+            /** @description whether one can get in and back */
+            way_title: string;
             /** @description where waves break along the section */
             white: components["schemas"]["WhiteOut"][];
         };
@@ -3631,6 +3639,8 @@ export interface components {
             marks: components["schemas"]["RibbonMark"][];
             /** @description springs and neaps on the ribbon, and the last before and the first after it */
             peaks: components["schemas"]["PeakOut"][];
+            /** @description stretches in which the wind leaves the water alike */
+            surfaces: components["schemas"]["SurfaceRun"][];
             /** Format: date-time */
             to: string;
             turns: components["schemas"]["TurnAt"][];
@@ -4052,6 +4062,8 @@ export interface components {
             name: string;
             note: string;
             place: string;
+            /** @description tools that read the water of this kind of place */
+            reads: ("surf" | "pier")[];
             /** Format: int64 */
             revision: number;
             /** @description the ground, densely drawn, metres above chart datum */
@@ -4273,6 +4285,14 @@ export interface components {
             /** @enum {string} */
             word: "glassy" | "ripple" | "chop" | "rough";
         };
+        SurfaceRun: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** @enum {string} */
+            word: "glassy" | "ripple" | "chop" | "rough";
+        };
         SurgeInputBody: {
             /**
              * Format: double
@@ -4396,6 +4416,8 @@ export interface components {
             latin: string;
             lives: string[];
             name: string;
+            /** @description as it stands within a sentence */
+            name_in_sentence: string;
             note: string;
         };
         ThrowInputBody: {

@@ -1,11 +1,13 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Spell } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { useEntry } from '../entry/entry';
-import { fixed, isKind, kinds, metres } from '../format/measure';
+import { useKinds, write } from '../conditions/kinds';
+import { fixed, metres } from '../format/measure';
 import { clock, dayOfYear, lasting } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import './back.css';
 
 type Filters = {
@@ -23,10 +25,10 @@ const stages = ['flood', 'ebb'].flatMap((s) => [
 
 /** The log: every spell, blanks included. */
 export default function BackPage() {
-  const m = useMoment();
+  const here = usePlace();
   const entry = useEntry();
   const [f, setF] = useState<Filters>({});
-  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const log = useQuery({
     queryKey: ['spells', 'log', f],
     queryFn: () => api.spells({ ...f, most: 300 }),
@@ -51,7 +53,7 @@ export default function BackPage() {
           placeholder="any spot"
           value={f.spot_id}
           onChange={(spot_id) => setF({ ...f, spot_id })}
-          options={m.spots.map((s) => ({ value: s.id, label: s.name }))}
+          options={here.spots.map((s) => ({ value: s.id, label: s.name }))}
         />
         <Select
           aria-label="Tide stage"
@@ -153,7 +155,7 @@ function SpellRow({ s }: { s: Spell }) {
           </span>
           <span className="log-what">
             <b>{s.blank ? 'Blank' : caught(s)}</b>
-            <span className="quiet"> {s.blank ? `for ${s.target_name.toLowerCase()}` : sizes(s)}</span>
+            <span className="quiet"> {s.blank ? `for ${s.target_in_sentence}` : sizes(s)}</span>
           </span>
           <span className="log-where">
             {s.spot_name}
@@ -172,8 +174,8 @@ function SpellRow({ s }: { s: Spell }) {
 
 const caught = (s: Spell) => {
   const names = new Map<string, number>();
-  for (const c of s.catches) names.set(c.target_name, (names.get(c.target_name) ?? 0) + 1);
-  return [...names].map(([name, n]) => `${n} ${name.toLowerCase()}`).join(', ');
+  for (const c of s.catches) names.set(c.target_in_sentence, (names.get(c.target_in_sentence) ?? 0) + 1);
+  return [...names].map(([name, n]) => `${n} ${name}`).join(', ');
 };
 
 /** "52, 54, 46.5 cm", the first few. */
@@ -186,11 +188,12 @@ const minimal = (x: number) => fixed(x, Math.abs(x - Math.round(x)) < 0.05 ? 0 :
 
 function SpellDetail({ s }: { s: Spell }) {
   const entry = useEntry();
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
+  const kinds = useKinds();
   const { modal } = App.useApp();
   const remove = useMutation({
     mutationFn: () => api.deleteSpell(s.id),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['spells'] }),
+    onSuccess: () => invalidate('log'),
   });
   const ask = () =>
     modal.confirm({
@@ -223,19 +226,20 @@ function SpellDetail({ s }: { s: Spell }) {
             {s.moon_phase}, {fixed(s.moon_illumination * 100, 0)} %
           </dd>
         </div>
-        {s.readings.map((r) =>
-          isKind(r.kind) ? (
+        {s.readings.map((r) => {
+          const n = kinds.of(r.kind);
+          return n ? (
             <div key={r.kind}>
-              <dt>{r.kind === 'wind_from_deg' ? 'wind from' : kinds[r.kind].name}</dt>
+              <dt>{n.alongside ? `${kinds.of(n.alongside)?.name} ${n.name}` : n.name}</dt>
               <dd>
                 <span className={`cond ${r.origin}`} title={`${r.origin}: ${r.source}`}>
-                  {kinds[r.kind].write(r.value)}
+                  {write(n, r.value)}
                 </span>{' '}
                 <span className="quiet small">{r.origin}</span>
               </dd>
             </div>
-          ) : null,
-        )}
+          ) : null;
+        })}
         <div>
           <dt>effort</dt>
           <dd>
@@ -248,7 +252,7 @@ function SpellDetail({ s }: { s: Spell }) {
         <ul className="fish">
           {s.catches.map((c) => (
             <li key={c.id}>
-              {clock(c.caught_at, s.time_zone)} {c.target_name.toLowerCase()}
+              {clock(c.caught_at, s.time_zone)} {c.target_in_sentence}
               {c.length_m ? `, ${fixed(c.length_m * 100, 1)} cm` : ''}
               {c.mass_kg
                 ? `, ${fixed(c.mass_kg, 2)} kg`

@@ -3,10 +3,11 @@ import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { api, type Usual } from '../api/client';
+import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
 import { NumberIn } from '../format/NumberIn';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import type { Field, Tool, Values } from './tool';
 import { Practice } from './Practice';
 import { tools } from './tools';
@@ -15,15 +16,17 @@ import './bench.css';
 /** The arithmetic of line, lead, lure and reel, each piece fitted to the chosen spot and moment. */
 export default function BenchPage() {
   const { id } = useParams();
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const [search] = useSearchParams();
   const given = search.get('text') ?? '';
   const chosen = tools.find((t) => t.id === id) ?? tools[0]!;
   // The kit and the water are read once: a calculation under way does not jump.
+  // eslint-disable-next-line @tanstack/query/exhaustive-deps
   const usual = useQuery({
-    queryKey: ['usual', m.spot.id],
-    queryFn: () => api.usual(m.spot.id, m.frame?.time),
-    enabled: !!m.frame,
+    queryKey: ['usual', here.spot.id],
+    queryFn: () => api.usual(here.spot.id, moment.frame?.time),
+    enabled: !!moment.frame,
   });
   return (
     <div className="bench">
@@ -54,7 +57,12 @@ export default function BenchPage() {
         <Practice usual={usual.data} />
       ) : (
         usual.data && (
-          <Work key={`${chosen.id} ${m.spot.id} ${given}`} tool={chosen} usual={usual.data} given={given} />
+          <Work
+            key={`${chosen.id} ${here.spot.id} ${given}`}
+            tool={chosen}
+            usual={usual.data}
+            given={given}
+          />
         )
       )}
       {usual.error && <p role="alert">{usual.error.message}</p>}
@@ -69,7 +77,9 @@ function intoSight(e: HTMLElement | null) {
 }
 
 function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string }) {
-  const m = useMoment();
+  const { spot } = usePlace();
+  const moment = useMoment();
+  const m = { ...moment, spot };
   const entry = useEntry();
   const [values, setValues] = useState<Values>(() => ({
     ...tool.first(m, usual),
@@ -82,7 +92,7 @@ function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string 
   const settled = useSettled(body ? JSON.stringify(body) : undefined, 120);
   const result = useQuery({
     queryKey: ['bench', tool.id, settled],
-    queryFn: () => api.bench(tool.id, JSON.parse(settled!) as never),
+    queryFn: ({ signal }) => api.bench(tool.id, JSON.parse(settled!) as never, signal),
     enabled: !!settled,
     retry: false,
     placeholderData: keepPreviousData,
@@ -135,7 +145,7 @@ function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string 
 
 function Ask(props: { field: Field; value: Values[string]; onChange: (v: Values[string]) => void }) {
   const { field: f, value, onChange } = props;
-  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   if (f.text)
     return (
       <label className="wide">

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, type BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
 
 const height = 190;
@@ -11,11 +11,12 @@ const height = 190;
 /** A plug's way over the section, from the side. */
 export function Swim(props: { swim: BenchOut<'plug'>; cast: number; stand: number }) {
   const { swim, cast, stand } = props;
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
-  const spot = useQuery({ queryKey: ['spot', m.spot.id], queryFn: () => api.spot(m.spot.id) });
-  const level = m.frame?.level_m ?? 0;
+  const spot = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
+  const level = moment.frame?.level_m ?? 0;
   const section = spot.data?.section ?? [];
   const ground = section.map((p) => ({ d: p.distance_m - stand, z: level - p.elevation_m }));
   const deepest = Math.max(

@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 import type { BenchIn, BenchOut, Calculation, Usual } from '../api/client';
-import type { Moment } from '../moment/moment';
+import type { Moment as Time, Place } from '../moment/moment';
+
+/** Where and when the bench stands. */
+export type Moment = Time & Pick<Place, 'spot'>;
 
 /** Something a tool asks for, as it is written on screen. */
 export interface Field {

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api } from '../api/client';
+import { keys } from '../api/keys';
 import { Sketch } from '../tie/Sketch';
 import '../bench/bench.css';
 import './cards.css';
@@ -8,8 +9,8 @@ import './cards.css';
 /** Rigs and knots drawn, one to a card, to be read on screen or printed for the tackle box. */
 export default function CardsPage() {
   const { id } = useParams();
-  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
-  const knots = useQuery({ queryKey: ['knots'], queryFn: api.knots, staleTime: Infinity });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
+  const knots = useQuery({ queryKey: keys.knots, queryFn: api.knots, staleTime: Infinity });
   const rigs = book.data?.rigs ?? [];
   const knot = knots.data?.find((k) => k.id === id);
   const rig = rigs.find((r) => r.id === id) ?? (knot ? undefined : rigs[0]);

@@ -1,7 +1,6 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Condition } from '../api/client';
-import { shownAt } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import type { Kind } from './kinds';
 import { Overrulable } from './Overrulable';
 import { TideChip } from './TideChip';
 import { useSpotState } from './useSpotState';
@@ -14,7 +13,6 @@ const Sheet = lazy(() => import('./Sheet'));
  * observed, dotted assumed. One touch overrules it; the sheet has the rest.
  */
 export function ConditionStrip() {
-  const m = useMoment();
   const state = useSpotState();
   const [open, setOpen] = useState(false);
   const by = new Map<string, Condition>((state.data?.conditions ?? []).map((c) => [c.kind, c]));
@@ -26,14 +24,14 @@ export function ConditionStrip() {
         {surface?.says && (
           <li className="strip-wide">
             <button className={`cond ${surface.origin}`} title={surface.source} onClick={() => setOpen(true)}>
-              <b>{surface.says.split(',')[0]}</b>
+              <b>{state.data?.surface.word}</b>
               <span className="unseen">, {surface.origin}</span>
             </button>
           </li>
         )}
-        {shownAt(m.spot.place).map((k) => {
+        {(state.data?.shown ?? []).map((k) => {
           const c = by.get(k);
-          return c ? <Overrulable key={k} kind={k} believed={c} from={by.get('wind_from_deg')} /> : null;
+          return c ? <Overrulable key={k} kind={c.kind as Kind} believed={c} by={by} /> : null;
         })}
         <li>
           <button className="strip-all" aria-expanded={open} onClick={() => setOpen(true)}>

@@ -1,21 +1,23 @@
 import { Popover } from 'antd';
 import { memo, useState } from 'react';
 import type { Condition } from '../api/client';
-import { kinds, type Kind } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { useGiven } from '../moment/moment';
+import { theAngler, useKinds, write, type Kind } from './kinds';
 import { Overrule } from './Overrule';
 import { meaning } from './origin';
 
 /** A value in the strip; a touch opens what is known of it and lets the angler overrule it. */
-export function Overrulable({ kind, believed, from }: { kind: Kind; believed: Condition; from?: Condition }) {
-  const m = useMoment();
+export function Overrulable(props: { kind: Kind; believed: Condition; by: Map<string, Condition> }) {
+  const { kind, believed, by } = props;
+  const given = useGiven();
+  const also = useKinds().alongside(kind);
   return (
     <Chip
       kind={kind}
       believed={believed}
-      from={from}
-      own={m.overrides[kind]?.value}
-      ownFrom={m.overrides.wind_from_deg?.value}
+      own={given.overrides[kind]?.value}
+      also={also && by.get(also.kind)}
+      ownAlso={also && given.overrides[also.kind]?.value}
     />
   );
 }
@@ -24,18 +26,18 @@ export function Overrulable({ kind, believed, from }: { kind: Kind; believed: Co
 const Chip = memo(function Chip(props: {
   kind: Kind;
   believed: Condition;
-  from?: Condition;
   own?: number;
-  ownFrom?: number;
+  also?: Condition;
+  ownAlso?: number;
 }) {
-  const { kind, believed, from, own } = props;
+  const { kind, believed, own, also } = props;
+  const kinds = useKinds();
   const [open, setOpen] = useState(false);
-  const value = own ?? believed.value;
   // What the angler says stands out, whether seen or expected.
-  const origin = own !== undefined || believed.source === 'the angler' ? 'observed' : believed.origin;
-  const k = kinds[kind];
-  const fromValue = props.ownFrom ?? from?.value;
-  const wind = kind === 'wind_speed_ms';
+  const origin = own !== undefined || believed.source === theAngler ? 'observed' : believed.origin;
+  const n = kinds.of(kind)!;
+  const alsoIs = kinds.alongside(kind);
+  const alsoValue = props.ownAlso ?? also?.value;
   return (
     <li>
       <Popover
@@ -44,13 +46,13 @@ const Chip = memo(function Chip(props: {
         trigger="click"
         placement="bottomRight"
         destroyOnHidden
-        content={<Overrule kind={kind} believed={believed} from={from} onDone={() => setOpen(false)} />}
+        content={<Overrule kind={kind} believed={believed} also={also} onDone={() => setOpen(false)} />}
       >
         <button className={`cond ${origin}`} title={`${meaning[origin]}. Change it`}>
-          {k.name}{' '}
+          {n.name}{' '}
           <b>
-            {wind && fromValue !== undefined ? `${kinds.wind_from_deg.write(fromValue)} ` : ''}
-            {k.write(value)}
+            {alsoIs && alsoValue !== undefined ? `${write(alsoIs, alsoValue)} ` : ''}
+            {write(n, own ?? believed.value)}
           </b>
           <span className="unseen">, {origin}</span>
         </button>

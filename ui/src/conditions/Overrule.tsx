@@ -1,75 +1,70 @@
 import { useMutation } from '@tanstack/react-query';
 import { Button, InputNumber, type GetRef } from 'antd';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Condition } from '../api/client';
-import { aged, kinds, type Kind } from '../format/measure';
+import { aged } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useMoment, type Said } from '../moment/moment';
+import { useGiven, usePlace, type Said } from '../moment/moment';
+import { theAngler, useKinds, write, type Kind, type Nature } from './kinds';
 import { meaning } from './origin';
-
-/** The words for clarity, in the order of the plate disappearing. Their ranges come with the sheet. */
-const clarity = ['muddy', 'stained', 'clear', 'gin clear'];
-
-const theAngler = 'the angler';
+import { PopForm } from './PopForm';
 
 /** What is known of a condition, and what the angler says instead. It is kept at once. */
 export function Overrule(props: {
   kind: Kind;
   believed: Condition;
-  from?: Condition;
+  /** The condition shown and asked for with it: the wind's direction with its speed. */
+  also?: Condition;
   autoFocus?: boolean;
   onDone: () => void;
 }) {
-  const { kind, believed, from, onDone } = props;
-  const m = useMoment();
-  const k = kinds[kind];
-  const zone = m.spot.time_zone;
-  const pending = m.overrides[kind];
-  const wind = kind === 'wind_speed_ms';
-  const shown = pending?.value ?? believed.value;
-  const [value, setValue] = useState<number | null>(Number(shown.toFixed(2)));
-  const shownFrom = m.overrides.wind_from_deg?.value ?? from?.value ?? 0;
-  const [fromValue, setFromValue] = useState<number | null>(Math.round(shownFrom));
+  const { kind, believed, also, onDone } = props;
+  const zone = usePlace().spot.time_zone;
+  const given = useGiven();
+  const kinds = useKinds();
+  const n = kinds.of(kind)!;
+  const alsoIs = kinds.alongside(kind);
+  const pending = given.overrides[kind];
+  const [value, setValue] = useState<number | null>(Number((pending?.value ?? believed.value).toFixed(2)));
+  const alsoShown = (alsoIs && given.overrides[alsoIs.kind]?.value) ?? also?.value ?? 0;
+  const [alsoValue, setAlso] = useState<number | null>(Math.round(alsoShown));
   const own = believed.source === theAngler;
   const save = useMutation({
-    mutationFn: (said: Said[]) => m.say(said),
+    mutationFn: (said: Said[]) => given.say(said),
     onSuccess: onDone,
     // With no signal it counts on this screen, and goes into the log with the next spell.
     onError: (_, said) => {
-      for (const s of said) if (s.value !== undefined) m.override(s.kind, s.value);
+      for (const s of said) if (s.value !== undefined) given.override(s.kind, s.value);
     },
   });
   const back = useMutation({
     mutationFn: async () => {
-      m.override(kind, null);
-      if (own) await m.takeBack(kind, believed.time);
+      given.override(kind, null);
+      if (own) await given.takeBack(kind, believed.time);
     },
     onSuccess: onDone,
   });
   const commit = () => {
     if (value === null) return;
     const said: Said[] = [{ kind, value }];
-    if (wind && fromValue !== null) said.push({ kind: 'wind_from_deg', value: fromValue });
+    if (alsoIs && alsoValue !== null) said.push({ kind: alsoIs.kind, value: alsoValue });
     save.mutate(said);
   };
-  const keys = (e: KeyboardEvent) => {
-    if (e.key === 'Enter' && (e.target as HTMLElement).tagName === 'INPUT') commit();
-    if (e.key === 'Escape') onDone();
-  };
+  const failure = save.error ?? back.error;
   return (
-    <div className="overrule" onKeyDown={keys}>
+    <PopForm onEnter={commit} onEscape={onDone}>
       <p>
-        <b>{k.long}</b>
+        <b>{n.long}</b>
       </p>
       <p className="quiet small">
         {pending
-          ? `You said ${k.write(pending.value)} for ${clock(pending.time, zone)}; not yet with the server.`
+          ? `You said ${write(n, pending.value)} for ${clock(pending.time, zone)}; not yet with the server.`
           : `${own ? 'You said so' : `${meaning[believed.origin]}: ${believed.source}`}${believed.place ? ` at ${believed.place}` : ''}, ${day(believed.time, zone)} ${clock(believed.time, zone)} (${aged(believed.age_s)}).`}{' '}
-        Likely between {k.write(believed.low)} and {k.write(believed.high)}.
+        Likely between {write(n, believed.low)} and {write(n, believed.high)}.
       </p>
-      {kind === 'clarity_secchi_m' && (
+      {n.words.length > 0 && (
         <div className="overrule-words" role="group" aria-label="In a word">
-          {clarity.map((word) => (
+          {n.words.map((word) => (
             <Button
               key={word}
               size="small"
@@ -81,13 +76,11 @@ export function Overrule(props: {
           ))}
         </div>
       )}
-      <Field kind={kind} value={value} onChange={setValue} autoFocus={props.autoFocus ?? true} />
-      {wind && (
-        <Field kind="wind_from_deg" value={fromValue} onChange={setFromValue} autoFocus={false} named />
-      )}
-      {(save.error ?? back.error) && (
+      <Field n={n} value={value} onChange={setValue} autoFocus={props.autoFocus ?? true} />
+      {alsoIs && <Field n={alsoIs} value={alsoValue} onChange={setAlso} autoFocus={false} named />}
+      {failure && (
         <p role="alert" className="small">
-          {(save.error ?? back.error)!.message}
+          {failure.message}
         </p>
       )}
       <Button type="primary" loading={save.isPending} disabled={value === null} onClick={commit}>
@@ -98,20 +91,19 @@ export function Overrule(props: {
           Take it back
         </Button>
       )}
-    </div>
+    </PopForm>
   );
 }
 
 function Field(props: {
-  kind: Kind;
+  n: Nature;
   value: number | null;
   onChange: (v: number | null) => void;
   autoFocus: boolean;
   named?: boolean;
 }) {
-  const k = kinds[props.kind];
+  const { n, autoFocus } = props;
   const field = useRef<GetRef<typeof InputNumber>>(null);
-  const { autoFocus } = props;
   // The popover moves while it opens; the field is ready a moment later.
   useEffect(() => {
     const timer = setTimeout(() => autoFocus && field.current?.focus({ cursor: 'all' }), 80);
@@ -119,14 +111,14 @@ function Field(props: {
   }, [autoFocus]);
   return (
     <label className="overrule-row">
-      <span className={props.named ? '' : 'unseen'}>{k.long}</span>
+      <span className={props.named ? '' : 'unseen'}>{n.long}</span>
       <InputNumber
         ref={field}
         value={props.value}
-        min={k.min}
-        max={k.max}
-        step={k.step}
-        suffix={k.unit}
+        min={n.min}
+        max={n.max}
+        step={n.step}
+        suffix={n.unit === 'deg' ? '°' : n.unit}
         onChange={(v) => props.onChange(typeof v === 'number' ? v : null)}
       />
     </label>

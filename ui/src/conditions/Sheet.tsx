@@ -2,10 +2,11 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Drawer, Popover } from 'antd';
 import { useState } from 'react';
 import { api, type Condition, type Sheet as SheetData } from '../api/client';
-import { aged, fixed, isKind, kinds, type Kind } from '../format/measure';
+import { aged, fixed } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { useNarrow } from '../tie/useNarrow';
+import { theAngler, useKinds, write, type Nature } from './kinds';
 import { LightColumn } from './LightColumn';
 import { Overrule } from './Overrule';
 import { Spark } from './Spark';
@@ -15,16 +16,17 @@ import './sheet.css';
 
 /** Every condition of the chosen moment: its value, where it came from, how old it is, how it went. */
 export default function Sheet({ onClose }: { onClose: () => void }) {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const narrow = useNarrow();
-  const time = useSettled(m.frame?.time, 120);
+  const time = useSettled(moment.frame?.time, 120);
   const q = useQuery({
-    queryKey: ['conditions', m.spot.id, time],
-    queryFn: () => api.conditions(m.spot.id, time!),
+    queryKey: ['conditions', here.spot.id, time],
+    queryFn: ({ signal }) => api.conditions(here.spot.id, time!, signal),
     enabled: !!time,
     placeholderData: keepPreviousData,
   });
-  const zone = m.spot.time_zone;
+  const zone = here.spot.time_zone;
   return (
     <Drawer
       open
@@ -33,7 +35,9 @@ export default function Sheet({ onClose }: { onClose: () => void }) {
       size={narrow ? '86dvh' : 560}
       mask={narrow}
       title={
-        time ? `${m.spot.name}, ${day(time, zone)} ${clock(time, zone)}` : `Conditions at ${m.spot.name}`
+        time
+          ? `${here.spot.name}, ${day(time, zone)} ${clock(time, zone)}`
+          : `Conditions at ${here.spot.name}`
       }
       rootClassName="sheet"
     >
@@ -43,31 +47,19 @@ export default function Sheet({ onClose }: { onClose: () => void }) {
   );
 }
 
-/** Conditions the angler may overrule, in the order they are asked after. */
-const readings: Kind[] = [
-  'clarity_secchi_m',
-  'water_temp_c',
-  'wind_speed_ms',
-  'cloud_fraction',
-  'swell_height_m',
-  'swell_period_s',
-  'air_temp_c',
-  'rain_mm',
-  'sounder_depth_m',
-];
-
 function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
+  const kinds = useKinds();
   const by = new Map(sheet.readings.map((r) => [r.kind, r]));
   const get = (k: string) => by.get(k);
   return (
     <div className="sheet-body">
       <ul className="sheet-readings" aria-label="Readings">
-        {readings.map((k) => {
-          const c = get(k);
-          return c ? (
-            <Reading key={k} kind={k} c={c} sheet={sheet} from={get('wind_from_deg')} zone={zone} />
-          ) : null;
-        })}
+        {kinds.list
+          .filter((n) => !n.alongside)
+          .map((n) => {
+            const c = get(n.kind);
+            return c ? <Reading key={n.kind} n={n} c={c} sheet={sheet} by={by} zone={zone} /> : null;
+          })}
       </ul>
       <Forecast sheet={sheet} zone={zone} />
       <h3>The water</h3>
@@ -150,19 +142,25 @@ function Fact({ name, c, children }: { name: string; c?: Condition; children: Re
   );
 }
 
-function Reading(props: { kind: Kind; c: Condition; sheet: SheetData; from?: Condition; zone: string }) {
-  const { kind, c, sheet, from, zone } = props;
+function Reading(props: {
+  n: Nature;
+  c: Condition;
+  sheet: SheetData;
+  by: Map<string, Condition>;
+  zone: string;
+}) {
+  const { n, c, sheet, by, zone } = props;
+  const alsoIs = useKinds().alongside(n.kind);
+  const also = alsoIs && by.get(alsoIs.kind);
   const [open, setOpen] = useState(false);
-  const k = kinds[kind];
-  const history = sheet.history.find((h) => h.kind === kind);
-  const wind = kind === 'wind_speed_ms';
+  const history = sheet.history.find((h) => h.kind === n.kind);
   return (
     <li>
-      <span className="sheet-name">{kind === 'swell_period_s' ? 'swell every' : k.name}</span>
+      <span className="sheet-name">{n.name}</span>
       <span className="sheet-value">
         <b>
-          {wind && from ? `${kinds.wind_from_deg.write(from.value)} ` : ''}
-          {k.write(c.value)}
+          {alsoIs && also ? `${write(alsoIs, also.value)} ` : ''}
+          {write(n, c.value)}
         </b>
         {c.says && <span className="quiet small sheet-word">{c.says}</span>}
       </span>
@@ -173,17 +171,17 @@ function Reading(props: { kind: Kind; c: Condition; sheet: SheetData; from?: Con
         trigger="click"
         placement="bottomRight"
         destroyOnHidden
-        content={<Overrule kind={kind} believed={c} from={from} onDone={() => setOpen(false)} />}
+        content={<Overrule kind={n.kind} believed={c} also={also} onDone={() => setOpen(false)} />}
       >
         <button
-          className={`cond ${c.source === 'the angler' ? 'observed' : c.origin}`}
+          className={`cond ${c.source === theAngler ? 'observed' : c.origin}`}
           title={`${c.source}. Change it`}
         >
-          {c.source === 'the angler' ? 'you' : c.origin}
+          {c.source === theAngler ? 'you' : c.origin}
           <span className="small"> {Math.abs(c.age_s) < 60 ? '' : aged(c.age_s)}</span>
           <span className="unseen">
             {' '}
-            {isKind(c.kind) ? kinds[c.kind].name : ''}: change it, {day(c.time, zone)}
+            {n.name}: change it, {day(c.time, zone)}
           </span>
         </button>
       </Popover>

@@ -1,17 +1,19 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { Button, InputNumber, Popover } from 'antd';
 import { memo, useState } from 'react';
 import { api, type SpotState } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
 import { clock, day, lasting } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
+import { PopForm } from './PopForm';
 import { useSpotState } from './useSpotState';
 
 /** The stage of the tide and its strength; one touch says that the water stands off its prediction. */
 export function TideChip() {
-  const m = useMoment();
+  const moment = useMoment();
   const state = useSpotState();
-  return m.frame ? <Chip stage={m.frame.stage} s={state.data} /> : null;
+  return moment.frame ? <Chip stage={moment.frame.stage} s={state.data} /> : null;
 }
 
 /** It stays as it is while only the moment moves within a stage. */
@@ -48,25 +50,27 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
 });
 
 function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
-  const m = useMoment();
-  const queries = useQueryClient();
-  const zone = m.spot.time_zone;
+  const here = usePlace();
+  const moment = useMoment();
+  const invalidate = useInvalidate();
+  const zone = here.spot.time_zone;
   const [by, setBy] = useState<number | null>(state.surge?.by_m ?? null);
   const [fade, setFade] = useState<number | null>(12);
   const done = () => {
     // Levels, depths and windows all follow.
-    void queries.invalidateQueries();
+    void invalidate('tide');
     onDone();
   };
   const put = useMutation({
-    mutationFn: () => api.putSurge(m.spot.water_id, { by_m: by!, fade_h: fade!, seen_at: m.frame!.time }),
+    mutationFn: () =>
+      api.putSurge(here.spot.water_id, { by_m: by!, fade_h: fade!, seen_at: moment.frame!.time }),
     onSuccess: done,
   });
-  const clear = useMutation({ mutationFn: () => api.deleteSurge(m.spot.water_id), onSuccess: done });
+  const clear = useMutation({ mutationFn: () => api.deleteSurge(here.spot.water_id), onSuccess: done });
   const strength = state.conditions.find((c) => c.kind === 'tide_strength_pct');
   const error = put.error ?? clear.error;
   return (
-    <div className="overrule" onKeyDown={(e) => e.key === 'Escape' && onDone()}>
+    <PopForm onEscape={onDone}>
       <p>
         <b>{state.stage.says}</b>, {state.stage.direction === 'flood' ? 'rising' : 'falling'}{' '}
         {fixed(state.stage.range_m, 2)} m{strength ? `, ${fixed(strength.value, 0)} % of a spring tide` : ''}.
@@ -103,6 +107,6 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
           Back to the prediction
         </Button>
       )}
-    </div>
+    </PopForm>
   );
 }

@@ -1,12 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, Problem, type ReadingIn, type Spell, type SpellIn } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { useSpotState } from '../conditions/useSpotState';
-import { kinds, metres, type Kind } from '../format/measure';
+import { useKinds, type Kind, type Kinds } from '../conditions/kinds';
+import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useGiven, useMoment, usePlace } from '../moment/moment';
 import { last, remember, type Entry } from './entry';
 import './entry.css';
 
@@ -27,7 +29,8 @@ export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: (
   );
 }
 
-const overridable: Kind[] = ['clarity_secchi_m', 'water_temp_c', 'wind_speed_ms'];
+/** So many of the readings shown with a spot are asked for. */
+const asked = 3;
 
 interface Fields {
   minutes: number;
@@ -43,28 +46,32 @@ interface Fields {
 }
 
 function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const moment = useMoment();
+  const given = useGiven();
+  const kinds = useKinds();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const state = useSpotState();
-  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets, staleTime: Infinity });
+  const overridable = askedFor(kinds, state.data?.shown ?? []);
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const [kind, setKind] = useState(entry.kind);
   // Ids are made once, so that sending again after a lost answer writes nothing twice.
   const [ids] = useState(() => ({ spell: entry.spell?.id ?? v7(), fish: v7() }));
   const [form] = Form.useForm<Fields>();
-  const zone = m.spot.time_zone;
+  const zone = here.spot.time_zone;
   const old = entry.spell;
   // A fish cannot be caught at a time to come: then it is logged for now.
-  const [present] = useState(m.present);
-  const ahead = !!m.frame && Date.parse(m.frame.time) > present.getTime() + 300_000;
-  const ended = old ? old.ended_at : m.frame && !ahead ? m.frame.time : present.toISOString();
+  const [present] = useState(here.present);
+  const ahead = !!moment.frame && Date.parse(moment.frame.time) > present.getTime() + 300_000;
+  const ended = old ? old.ended_at : moment.frame && !ahead ? moment.frame.time : present.toISOString();
   const seed = { ...last(), ...dropEmpty(entry) };
 
   const save = useMutation({
     mutationFn: (f: Fields) => api.putSpell(ids.spell, body(f)),
     onSuccess: (s) => {
       remember({ target: s.target, approach: s.approach, offering: s.offering, mark: s.mark });
-      void queries.invalidateQueries({ queryKey: ['spells'] });
+      void invalidate('log');
       void message.success(
         old ? 'Changed.' : s.blank ? 'The blank is in the log. It counts.' : 'The catch is in the log.',
       );
@@ -73,12 +80,12 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   });
 
   function body(f: Fields): SpellIn {
-    const readings: ReadingIn[] = overridable.flatMap((k) => {
-      const v = f.readings?.[k];
-      return typeof v === 'number' ? [{ kind: k, value: v }] : [];
+    const readings: ReadingIn[] = overridable.flatMap(({ kind }) => {
+      const v = f.readings?.[kind];
+      return typeof v === 'number' ? [{ kind, value: v }] : [];
     });
     const kept = (old?.readings ?? [])
-      .filter((r) => r.origin === 'observed' && !overridable.includes(r.kind as Kind))
+      .filter((r) => r.origin === 'observed' && !overridable.some((n) => n.kind === r.kind))
       .map((r) => ({ kind: r.kind, value: r.value }) as ReadingIn);
     const fish = {
       id: ids.fish,
@@ -88,7 +95,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
       ...(f.kept ? { kept: true } : {}),
     };
     return {
-      spot_id: old?.spot_id ?? m.spot.id,
+      spot_id: old?.spot_id ?? here.spot.id,
       target: f.target,
       started_at: new Date(Date.parse(ended) - f.minutes * 60000).toISOString(),
       ended_at: ended,
@@ -119,7 +126,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         offering: old ? old.offering : seed.offering,
         mark: (old ? old.mark : seed.mark) || undefined,
         note: old?.note ?? entry?.note,
-        readings: observed(old, m.readings),
+        readings: observed(old, given.readings),
       }}
     >
       {!old && (
@@ -137,15 +144,15 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
       )}
       <div className="entry-where">
         <p>
-          <b>{old?.spot_name ?? m.spot.name}</b>, {day(ended, zone)} {clock(ended, zone)}
+          <b>{old?.spot_name ?? here.spot.name}</b>, {day(ended, zone)} {clock(ended, zone)}
         </p>
         <p className="quiet small">
           {old
             ? `${old.tide_stage}, ${metres(old.tide_level_m)}, ${old.light}, ${old.moon_phase}`
             : ahead
               ? 'The ribbon shows a time to come; this is logged for now. Tide, light and moon are filled in.'
-              : m.frame
-                ? `Filled in: ${m.frame.stage}, ${metres(m.frame.level_m)}, ${m.frame.light} light, moon.`
+              : moment.frame
+                ? `Filled in: ${moment.frame.stage}, ${metres(moment.frame.level_m)}, ${moment.frame.light} light, moon.`
                 : ''}
         </p>
       </div>
@@ -191,25 +198,28 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         </Form.Item>
       </div>
       <Form.Item label="Mark" name="mark">
-        <Select allowClear options={(m.ribbon?.marks ?? []).map((k) => ({ value: k.name, label: k.name }))} />
+        <Select
+          allowClear
+          options={(moment.ribbon?.marks ?? []).map((k) => ({ value: k.name, label: k.name }))}
+        />
       </Form.Item>
       <div className="entry-three">
-        {overridable.map((k) => {
-          const believed = state.data?.conditions.find((c) => c.kind === k);
+        {overridable.map((n) => {
+          const believed = state.data?.conditions.find((c) => c.kind === n.kind);
           return (
             <Form.Item
-              key={k}
-              label={<span className="entry-label">{kinds[k].name}</span>}
-              name={['readings', k]}
+              key={n.kind}
+              label={<span className="entry-label">{n.name}</span>}
+              name={['readings', n.kind]}
             >
               <InputNumber
-                min={kinds[k].min}
-                max={kinds[k].max}
-                step={kinds[k].step}
-                suffix={kinds[k].unit}
-                placeholder={believed && !old ? believed.value.toFixed(1) : ''}
+                min={n.min}
+                max={n.max}
+                step={n.step}
+                suffix={n.unit}
+                placeholder={believed && !old ? believed.value.toFixed(n.decimals) : ''}
                 style={{ width: '100%' }}
-                aria-label={kinds[k].long}
+                aria-label={n.long}
               />
             </Form.Item>
           );
@@ -235,6 +245,11 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
       </div>
     </Form>
   );
+}
+
+/** The readings a spell is asked for: the first of those shown at this kind of place. */
+export function askedFor(kinds: Kinds, shown: string[]) {
+  return shown.flatMap((k) => kinds.of(k) ?? []).slice(0, asked);
 }
 
 function dropEmpty<T extends object>(o: T): Partial<T> {

@@ -4,7 +4,7 @@ import { ConditionStrip } from '../conditions/ConditionStrip';
 import { QuickEntry } from '../entry/QuickEntry';
 import { EntryContext, type Entry } from '../entry/entry';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { typing } from '../moment/typing';
 import { Ribbon } from '../ribbon/Ribbon';
 import { SpotSelect } from './SpotSelect';
@@ -18,7 +18,8 @@ const places = [
 
 /** The five places in the order of the day (those that do something yet), with the ribbon along the foot. */
 export function Frame() {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const [entry, setEntry] = useState<Entry | null>(null);
 
   const entries = useMemo(() => ({ open: setEntry }), []);
@@ -64,17 +65,19 @@ export function Frame() {
           </div>
         </nav>
         <header className="head">
-          <SpotSelect spots={m.spots} chosen={m.spot.id} onChoose={m.choose} />
+          <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
           <span className="head-moment">
-            {m.frame && (
+            {moment.frame && (
               <>
-                <span className="head-day">{day(m.frame.time, m.spot.time_zone)},</span>{' '}
-                <b>{clock(m.frame.time, m.spot.time_zone)}</b>
+                <span className="head-day">{day(moment.frame.time, here.spot.time_zone)},</span>{' '}
+                <b>{clock(moment.frame.time, here.spot.time_zone)}</b>
               </>
             )}
           </span>
           <ConditionStrip />
         </header>
+        {/* It scrolls, and must do so by the keyboard alone. */}
+        {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
         <main className="main" tabIndex={0}>
           <Outlet />
         </main>

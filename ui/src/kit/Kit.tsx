@@ -1,7 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type KitBody, type KitItem } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberIn';
 import { ChooseFile } from '../setup/ChooseFile';
 import { fieldsOf, inShort, type KitField } from './kinds';
@@ -9,12 +10,12 @@ import './kit.css';
 
 /** What the angler owns: what is in hand today, and what it is like. */
 export function Kit() {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
-  const kit = useQuery({ queryKey: ['kit'], queryFn: api.kit });
+  const kit = useQuery({ queryKey: keys.kit, queryFn: api.kit });
   const [open, setOpen] = useState('');
   const changed = () => {
-    for (const k of ['kit', 'advise', 'usual']) void queries.invalidateQueries({ queryKey: [k] });
+    void invalidate('kit');
   };
   const put = useMutation({
     mutationFn: (i: { id: string; body: KitBody & { revision?: number } }) => api.putKit(i.id, i.body),

@@ -224,9 +224,12 @@ export default function MapView(p: Props) {
   };
   return (
     <div className="map" data-light={light}>
+      {/* An application of its own: arrow keys, plus, minus and Enter move and place. */}
+      {/* eslint-disable-next-line jsx-a11y/no-noninteractive-element-interactions */}
       <div
         className="map-view"
         ref={box}
+        // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         tabIndex={0}
         role="application"
         aria-label={`Map of ${p.water.name}. Arrow keys move it, plus and minus zoom${p.onPlace ? ', Enter takes the middle' : ''}. The list beside it says the same in words.`}

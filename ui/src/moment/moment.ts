@@ -1,6 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Frame, ReadingIn, RibbonData, Spot, Visit } from '../api/client';
-import type { Kind } from '../format/measure';
+import type { Kind } from '../conditions/kinds';
 
 /** What the angler says it is like, overruling the forecast; when and where it was said. */
 export type Override = { value: number; time: string; spotId: string };
@@ -13,14 +13,18 @@ export interface Plan {
 }
 export type Overrides = Partial<Record<Kind, Override>>;
 
-/** The chosen spot and the chosen moment, which everything on screen follows. */
-export interface Moment {
+/** Where one is: it changes when another spot is chosen. */
+export interface Place {
   /** The server's clock when the page was opened, and now. */
   now: Date;
   present: () => Date;
   spots: Spot[];
   spot: Spot;
   choose: (spotId: string) => void;
+}
+
+/** The chosen moment, which everything on screen follows: it changes while the ribbon moves. */
+export interface Moment {
   ribbon?: RibbonData;
   /** Why there is no ribbon. */
   error?: string;
@@ -31,25 +35,39 @@ export interface Moment {
   step: (frames: number) => void;
   turn: (direction: 1 | -1) => void;
   page: (hours: number) => void;
+}
+
+/** What the angler has said of the water: it changes when something is said. */
+export interface Given {
   overrides: Overrides;
   override: (kind: Kind, value: number | null) => void;
   /** Keeps readings for the chosen moment; they then count everywhere. */
   say: (said: Said[]) => Promise<void>;
   takeBack: (kind: Kind, time: string) => Promise<void>;
-  /** How a visit is planned, and the visits the ribbon and two days more hold. */
-  plan: Plan;
-  setPlan: (p: Plan) => void;
-  visits: Visit[];
   readings: ReadingIn[];
 }
 
-export const MomentContext = createContext<Moment | null>(null);
-
-export function useMoment(): Moment {
-  const m = useContext(MomentContext);
-  if (!m) throw new Error('no moment here');
-  return m;
+/** How a visit is planned, and the visits the ribbon and two days more hold. */
+export interface Going {
+  plan: Plan;
+  setPlan: (p: Plan) => void;
+  visits: Visit[];
 }
+
+export const PlaceContext = createContext<Place | null>(null);
+export const MomentContext = createContext<Moment | null>(null);
+export const GivenContext = createContext<Given | null>(null);
+export const GoingContext = createContext<Going | null>(null);
+
+function held<T>(value: T | null, what: string): T {
+  if (!value) throw new Error(`no ${what} here`);
+  return value;
+}
+
+export const usePlace = () => held(useContext(PlaceContext), 'place');
+export const useMoment = () => held(useContext(MomentContext), 'moment');
+export const useGiven = () => held(useContext(GivenContext), 'readings');
+export const useGoing = () => held(useContext(GoingContext), 'plan');
 
 /** Index of the frame nearest to a time, by halving. */
 export function nearest(frames: { time: string }[], t: number): number {

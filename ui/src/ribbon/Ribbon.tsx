@@ -5,10 +5,9 @@ import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 're
 import { api, type Frame, type RibbonData, type Spell, type Visit } from '../api/client';
 import { fixed, metres, rate } from '../format/measure';
 import { clock, day, dayShort, hourThere } from '../format/time';
-import { nearest, useMoment } from '../moment/moment';
+import { nearest, useGoing, useMoment, usePlace } from '../moment/moment';
 import { spread } from './spread';
 import { SurfaceRun } from './SurfaceRun';
-import { surfaces } from './surfaces';
 import { useWidth } from './useWidth';
 import { Visits } from './Visits';
 import './ribbon.css';
@@ -27,7 +26,6 @@ const noSpells: Spell[] = [];
 interface Layout {
   x: ScaleLinear<number, number>;
   y: ScaleLinear<number, number>;
-  surfaces: ReturnType<typeof surfaces>;
   gloom: string;
   bare: string;
   lines: RibbonData['lines'];
@@ -41,16 +39,18 @@ interface Layout {
  * lines across it. Dragging it moves the moment.
  */
 export function Ribbon() {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
+  const going = useGoing();
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const narrow = width < 640;
   const height = narrow ? 152 : 190;
   const pad = narrow ? narrowPad : widePad;
-  const r = m.ribbon;
+  const r = moment.ribbon;
   const log = useQuery({
-    queryKey: ['spells', 'ribbon', m.spot.id, r?.from],
-    queryFn: () => api.spells({ spot_id: m.spot.id, from: r!.from, to: r!.to }),
+    queryKey: ['spells', 'ribbon', here.spot.id, r?.from],
+    queryFn: () => api.spells({ spot_id: here.spot.id, from: r!.from, to: r!.to }),
     enabled: !!r,
   });
 
@@ -77,12 +77,12 @@ export function Ribbon() {
     const ticks: { at: number; label: string; day: boolean }[] = [];
     const every = narrow ? 6 : 3;
     for (let h = Math.ceil(t(r.from) / 3600_000) * 3600_000; h <= t(r.to); h += 3600_000) {
-      const there = hourThere(new Date(h), m.spot.time_zone);
+      const there = hourThere(new Date(h), here.spot.time_zone);
       if (there % every === 0) {
         ticks.push({
           at: h,
           day: there === 0,
-          label: there === 0 ? day(new Date(h), m.spot.time_zone) : String(there).padStart(2, '0'),
+          label: there === 0 ? day(new Date(h), here.spot.time_zone) : String(there).padStart(2, '0'),
         });
       }
     }
@@ -99,7 +99,6 @@ export function Ribbon() {
       .y((f) => y(f.level_m - f.surge_m))
       .curve(curveMonotoneX);
     return {
-      surfaces: surfaces(r.frames),
       gloom: gloom(r.frames) ?? '',
       bare: r.frames.some((f) => Math.abs(f.surge_m) > 0.005) ? (bare(r.frames) ?? '') : '',
       x,
@@ -109,22 +108,22 @@ export function Ribbon() {
       edge: top(r.frames) ?? '',
       ticks,
     };
-  }, [r, width, height, narrow, m.spot.time_zone, pad]);
+  }, [r, width, height, narrow, here.spot.time_zone, pad]);
 
   const drag = (e: PointerEvent<SVGSVGElement>) => {
     if (!r || !drawn || (e.type === 'pointermove' && e.buttons === 0)) return;
     e.currentTarget.setPointerCapture(e.pointerId);
     const at = drawn.x.invert(e.clientX - e.currentTarget.getBoundingClientRect().left);
-    m.moveTo(nearest(r.frames, at));
+    moment.moveTo(nearest(r.frames, at));
   };
   const keys = (e: KeyboardEvent) => {
     const act: Record<string, () => void> = {
-      ArrowLeft: () => m.step(-1),
-      ArrowRight: () => m.step(1),
-      PageUp: () => m.turn(1),
-      PageDown: () => m.turn(-1),
-      Home: () => m.moveTo(0),
-      End: () => r && m.moveTo(r.frames.length - 1),
+      ArrowLeft: () => moment.step(-1),
+      ArrowRight: () => moment.step(1),
+      PageUp: () => moment.turn(1),
+      PageDown: () => moment.turn(-1),
+      Home: () => moment.moveTo(0),
+      End: () => r && moment.moveTo(r.frames.length - 1),
     };
     if (act[e.key]) {
       e.preventDefault();
@@ -132,11 +131,11 @@ export function Ribbon() {
     }
   };
 
-  const f = m.frame;
-  const zone = m.spot.time_zone;
+  const f = moment.frame;
+  const zone = here.spot.time_zone;
   return (
     <section className="ribbon" aria-label="Tide ribbon" ref={box}>
-      {m.error && !r && <p className="ribbon-error">{m.error}</p>}
+      {moment.error && !r && <p className="ribbon-error">{moment.error}</p>}
       {drawn && r && f && (
         <>
           <svg
@@ -147,7 +146,7 @@ export function Ribbon() {
             aria-label="Moment"
             aria-valuemin={0}
             aria-valuemax={r.frames.length - 1}
-            aria-valuenow={m.index}
+            aria-valuenow={moment.index}
             aria-valuetext={`${day(f.time, zone)} ${clock(f.time, zone)}, ${metres(f.level_m)}, ${f.stage}`}
             data-time={f.time}
             onPointerDown={drag}
@@ -156,7 +155,7 @@ export function Ribbon() {
           >
             <Bed
               {...{ r, drawn, pad, width, height, narrow, zone }}
-              visits={m.visits}
+              visits={going.visits}
               spells={log.data?.spells ?? noSpells}
             />
             {r.turns.map((k) => {
@@ -181,13 +180,13 @@ export function Ribbon() {
           </svg>
           <MomentLabel x={drawn.x(Date.parse(f.time))} width={width} narrow={narrow} />
           <div className="ribbon-pages">
-            <button onClick={() => m.page(-24)} aria-label="A day back" title="A day back">
+            <button onClick={() => moment.page(-24)} aria-label="A day back" title="A day back">
               ‹
             </button>
-            <button onClick={() => m.moveTime(m.present())} title="To the present">
+            <button onClick={() => moment.moveTime(here.present())} title="To the present">
               now
             </button>
-            <button onClick={() => m.page(24)} aria-label="A day on" title="A day on">
+            <button onClick={() => moment.page(24)} aria-label="A day on" title="A day on">
               ›
             </button>
           </div>
@@ -240,7 +239,7 @@ const Bed = memo(function Bed(props: {
         </g>
       ))}
       <Visits y={pad.top - 26} x={drawn.x} ribbon={r} visits={visits} zone={zone} />
-      {drawn.surfaces.map((s) => (
+      {r.surfaces.map((s) => (
         <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
       ))}
       {r.peaks.map((k) => (
@@ -284,7 +283,8 @@ const Bed = memo(function Bed(props: {
 
 /** The moment in words, over its line and kept on screen. */
 function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: boolean }) {
-  const { frame: f, spot } = useMoment();
+  const { spot } = usePlace();
+  const { frame: f } = useMoment();
   if (!f) return null;
   const half = narrow ? 106 : 128;
   const left = Math.min(Math.max(x, half + 4), width - half - (narrow ? 94 : 100));

@@ -1,4 +1,6 @@
-import type { Run } from './surfaces';
+import type { RibbonData } from '../api/client';
+
+type Run = RibbonData['surfaces'][number];
 
 /** Height, length and weight of the drawn wave for each surface. */
 const shapes = {
@@ -10,9 +12,9 @@ const shapes = {
 
 /** The surface of the water over a stretch of time, drawn as it would look from the side, and named where it fits. */
 export function SurfaceRun({ run, x, y }: { run: Run; x: (t: number) => number; y: number }) {
-  const a = x(run.from);
-  const b = x(run.to);
-  const name = run.surface;
+  const a = x(Date.parse(run.from));
+  const b = x(Date.parse(run.to));
+  const name = run.word;
   const s = shapes[name];
   const word = b - a > 84 ? name : '';
   const gap = word ? word.length * 6.6 + 10 : 0;

@@ -1,12 +1,13 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Progress, Segmented } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { analyse } from '../api/analyse';
 import { api, type Analysis } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
 import { day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
 
@@ -21,8 +22,8 @@ const about: Record<Of, string> = {
 
 /** Constituents from a tide gauge's own record, or from a printed table of high and low waters. */
 export function Analyse() {
-  const m = useMoment();
-  const zone = m.spot.time_zone;
+  const here = usePlace();
+  const zone = here.spot.time_zone;
   const [of, setOf] = useState<Of>('record');
   const [file, setFile] = useState('');
   const [share, setShare] = useState(0);
@@ -49,7 +50,7 @@ export function Analyse() {
         ]}
       />
       <p className="quiet about">
-        {about[of]} Times without an offset are read as those of {m.spot.water}.
+        {about[of]} Times without an offset are read as those of {here.spot.water}.
       </p>
       <ChooseFile
         says={of === 'record' ? 'Choose a record' : 'Choose a table'}
@@ -136,7 +137,7 @@ function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone
 
 /** Keeps the result as a station. The mean level needs the chart's datum, which a gauge's zero is not. */
 function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [id] = useState(() => v7());
   const [name, setName] = useState(file.replace(/\.csv$/i, ''));
@@ -156,7 +157,7 @@ function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
         })),
       }),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void invalidate('tide');
       void message.success('The station is kept. Choose above which water follows it.');
     },
   });

@@ -1,14 +1,15 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { metres } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
 
 /** A station from a file: what it holds is shown before it is kept. */
 export function Bring() {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [file, setFile] = useState('');
   const [name, setName] = useState('');
@@ -28,7 +29,7 @@ export function Bring() {
       });
     },
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void invalidate('tide');
       void message.success('The station is kept. Choose above which water follows it.');
       read.reset();
     },

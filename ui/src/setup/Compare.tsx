@@ -6,7 +6,7 @@ import { useRef, useState } from 'react';
 import { api, type Comparison, type Station } from '../api/client';
 import { fixed, metres } from '../format/measure';
 import { day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
 
 /** Two stations side by side: how much later, how much higher, and their curves. */
@@ -14,7 +14,7 @@ export function Compare({ stations }: { stations: Station[] }) {
   const [a, setA] = useState<string>();
   const [b, setB] = useState<string>();
   const q = useQuery({
-    queryKey: ['compare', a, b],
+    queryKey: ['compare-stations', a, b],
     queryFn: () => api.compare(a!, b!),
     enabled: !!a && !!b && a !== b,
   });
@@ -67,7 +67,7 @@ function Result({ c, a, b }: { c: Comparison; a: string; b: string }) {
 }
 
 function Curves({ c, a, b }: { c: Comparison; a: string; b: string }) {
-  const m = useMoment();
+  const here = usePlace();
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const height = 170;
@@ -102,7 +102,7 @@ function Curves({ c, a, b }: { c: Comparison; a: string; b: string }) {
           </text>
           {[0, 1, 2].map((k) => (
             <text key={k} x={x(times[0]! + k * 86_400_000)} y={height - 5}>
-              {day(new Date(times[0]! + k * 86_400_000), m.spot.time_zone)}
+              {day(new Date(times[0]! + k * 86_400_000), here.spot.time_zone)}
             </text>
           ))}
         </svg>

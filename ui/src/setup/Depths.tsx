@@ -1,33 +1,22 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
-import { api, type GridQuery } from '../api/client';
+import { api, type Formats, type GridQuery } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 
 type Format = GridQuery['format'];
 
-const says: Record<Format, string> = {
-  asc: 'an ESRI ASCII grid',
-  xyz: 'soundings (columns lat, lon and depth_m, depth_ft, elevation_m or elevation_ft)',
-  geojson: 'points of GeoJSON with depth_m, depth_ft, elevation_m or elevation_ft',
-  nmea: 'a sounder’s log, corrected by this water’s tide at each ping',
-};
-
-const formatOf = (name: string): Format =>
-  /\.asc$/i.test(name)
-    ? 'asc'
-    : /\.(nmea|log)$/i.test(name)
-      ? 'nmea'
-      : /\.(geo)?json$/i.test(name)
-        ? 'geojson'
-        : 'xyz';
+/** The format a file's name ends in; soundings where it tells nothing. */
+export const formatOf = (known: Formats['depths'], name: string) =>
+  (known.find((k) => k.extensions.some((x) => name.toLowerCase().endsWith(x)))?.id ?? 'xyz') as Format;
 
 /** Depths of a water from a file; unit, sign and datum are asked, never guessed. */
 export function Depths() {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [file, setFile] = useState<{ name: string; text: string }>();
   const [format, setFormat] = useState<Format>('asc');
@@ -38,17 +27,20 @@ export function Depths() {
   const [origin, setOrigin] = useState('');
   const [cell, setCell] = useState(10);
   const [reach, setReach] = useState(30);
+  const formats = useQuery({ queryKey: keys.formats, queryFn: api.formats, staleTime: Infinity });
+  const known = formats.data?.depths ?? [];
+  const kind = known.find((k) => k.id === format);
   const read = useMutation({
     mutationFn: (keep: boolean) => {
       const [lat, lon] = origin.split(/[ ,;]+/).map(Number);
       return api.importGrid(
         {
           format,
-          water_id: m.spot.water_id,
-          ...(format === 'asc' && { unit, sign }),
-          ...(format === 'asc' && origin.trim() && { origin_lat: lat, origin_lon: lon }),
-          ...(format !== 'asc' && { cell_m: cell, reach_m: reach }),
-          datum: format === 'nmea' ? datum || 'chart datum, by the tide' : datum,
+          water_id: here.spot.water_id,
+          ...(kind?.grid && { unit, sign }),
+          ...(kind?.grid && origin.trim() && { origin_lat: lat, origin_lon: lon }),
+          ...(!kind?.grid && { cell_m: cell, reach_m: reach }),
+          datum: kind?.by_tide ? datum || 'chart datum, by the tide' : datum,
           datum_m: datumM ?? 0,
           keep,
         },
@@ -57,36 +49,36 @@ export function Depths() {
     },
     onSuccess: (g) => {
       if (!g.kept) return;
-      void message.success(`The depths of ${m.spot.water} are those of ${file?.name}.`);
+      void message.success(`The depths of ${here.spot.water} are those of ${file?.name}.`);
       setFile(undefined);
       read.reset();
-      for (const k of ['water', 'cells', 'finds', 'reach']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('water');
     },
   });
   const g = read.data;
   const ready =
-    file && (format !== 'asc' || (unit && sign)) && (format === 'nmea' || (datum.trim() && datumM !== null));
+    file && (!kind?.grid || (unit && sign)) && (kind?.by_tide || (datum.trim() && datumM !== null));
   const changed = () => read.reset();
   return (
     <section className="panel depths">
-      <h2>Depths of {m.spot.water}</h2>
+      <h2>Depths of {here.spot.water}</h2>
       <p className="quiet">
         An ESRI ASCII grid, soundings as CSV or GeoJSON, or a sounder’s log. They replace what the map is
         drawn from; spots and their sections stay.
       </p>
       <ChooseFile
         says="Choose a file of depths"
-        accept=".asc,.csv,.xyz,.txt,.nmea,.log,.geojson,.json"
+        accept={[...new Set(known.flatMap((k) => k.extensions))].join(',')}
         onFile={(f) => {
           changed();
-          setFormat(formatOf(f.name));
+          setFormat(formatOf(known, f.name));
           void f.text().then((text) => setFile({ name: f.name, text }));
         }}
       />
       {file && (
         <>
           <p>
-            <b>{file.name}</b>, read as {says[format]}.
+            <b>{file.name}</b>, read as {kind?.note}.
           </p>
           <div className="keep">
             <label>
@@ -98,15 +90,10 @@ export function Depths() {
                   changed();
                   setFormat(v);
                 }}
-                options={[
-                  { value: 'asc', label: 'ESRI ASCII grid' },
-                  { value: 'xyz', label: 'soundings, CSV' },
-                  { value: 'geojson', label: 'points, GeoJSON' },
-                  { value: 'nmea', label: 'sounder’s log' },
-                ]}
+                options={known.map((k) => ({ value: k.id as Format, label: k.name }))}
               />
             </label>
-            {format === 'asc' && (
+            {kind?.grid && (
               <>
                 <label>
                   Its numbers are in
@@ -140,7 +127,7 @@ export function Depths() {
                 </label>
               </>
             )}
-            {format !== 'nmea' && (
+            {!kind?.by_tide && (
               <>
                 <label>
                   from which datum
@@ -166,7 +153,7 @@ export function Depths() {
                 </label>
               </>
             )}
-            {format === 'asc' && (
+            {kind?.grid && (
               <label>
                 Metres count from (latitude, longitude)
                 <Input
@@ -179,7 +166,7 @@ export function Depths() {
                 />
               </label>
             )}
-            {format !== 'asc' && (
+            {!kind?.grid && (
               <>
                 <label>
                   Cells of, m
@@ -217,7 +204,7 @@ export function Depths() {
         </>
       )}
       <p className="take">
-        <a href={`/api/v1/waters/${m.spot.water_id}/depth.asc`} download={`${m.spot.water} depth.asc`}>
+        <a href={`/api/v1/waters/${here.spot.water_id}/depth.asc`} download={`${here.spot.water} depth.asc`}>
           Take along the depth of water now
         </a>
       </p>

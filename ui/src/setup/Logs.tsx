@@ -1,26 +1,36 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
-import { fixed, isKind, kinds } from '../format/measure';
+import { useInvalidate } from '../api/keys';
+import { useKinds, type Kinds } from '../conditions/kinds';
+import { fixed } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
+
+/** A column of the first few kinds, in the second unit where there is one. */
+const examples = (kinds: Kinds) =>
+  kinds.list
+    .slice(0, 3)
+    .map((n) => n.columns[1] ?? n.columns[0])
+    .join(', ');
 
 /** What an instrument has logged: a temperature logger's CSV, a station's, or a sounder's NMEA 0183. */
 export function Logs() {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
+  const kinds = useKinds();
   const { message } = App.useApp();
-  const zone = m.spot.time_zone;
+  const zone = here.spot.time_zone;
   const [file, setFile] = useState<{ name: string; text: string }>();
   const read = useMutation({
     mutationFn: async (v: { name: string; text: string; keep: boolean }) =>
-      api.readLog(m.spot.water_id, v.text, { name: v.name.slice(0, 80), time_zone: zone, keep: v.keep }),
+      api.readLog(here.spot.water_id, v.text, { name: v.name.slice(0, 80), time_zone: zone, keep: v.keep }),
     onSuccess: (log, v) => {
       if (!v.keep) return;
-      void message.success(`${log.kept} readings are kept for ${m.spot.water}.`);
-      void queries.invalidateQueries();
+      void message.success(`${log.kept} readings are kept for ${here.spot.water}.`);
+      void invalidate('readings');
       setFile(undefined);
       read.reset();
     },
@@ -30,9 +40,8 @@ export function Logs() {
     <section className="panel">
       <h2>Logs of instruments</h2>
       <p className="quiet">
-        CSV with a column time and others such as water_temp_c or water_temp_f, wind_speed_kn,
-        clarity_secchi_m; or a sounder’s .nmea file. They become readings of {m.spot.water}, whose time holds
-        where the file does not say.
+        CSV with a column time and others such as {examples(kinds)}; or a sounder’s .nmea file. They become
+        readings of {here.spot.water}, whose time holds where the file does not say.
       </p>
       <ChooseFile
         says="Choose a log"
@@ -45,8 +54,11 @@ export function Logs() {
         }}
       />
       <p className="take">
-        <a href={`/api/v1/waters/${m.spot.water_id}/readings.csv`} download={`${m.spot.water} readings.csv`}>
-          Take along what was observed on {m.spot.water}
+        <a
+          href={`/api/v1/waters/${here.spot.water_id}/readings.csv`}
+          download={`${here.spot.water} readings.csv`}
+        >
+          Take along what was observed on {here.spot.water}
         </a>
       </p>
       {read.error && (
@@ -69,8 +81,8 @@ export function Logs() {
           <ul>
             {log.kinds.map((k) => (
               <li key={k.kind}>
-                <b>{k.n}</b> of {isKind(k.kind) ? kinds[k.kind].long.toLowerCase() : k.kind},{' '}
-                {fixed(k.low, 1)} to {fixed(k.high, 1)} {k.unit}
+                <b>{k.n}</b> of {kinds.of(k.kind)?.long.toLowerCase() ?? k.kind}, {fixed(k.low, 1)} to{' '}
+                {fixed(k.high, 1)} {k.unit}
               </li>
             ))}
             {log.soundings > 0 && (

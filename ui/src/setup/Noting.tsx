@@ -1,31 +1,33 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { Button, Input, Segmented } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { number } from './offsets';
 
 /** Notes a high or low water for the moment of the ribbon. */
 export function Noting() {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const moment = useMoment();
+  const invalidate = useInvalidate();
   const [kind, setKind] = useState<'high' | 'low'>('high');
   const [height, setHeight] = useState('');
-  const time = m.frame?.time;
+  const time = moment.frame?.time;
   const heightM = height.trim() === '' ? undefined : number(height);
-  const ahead = !!time && Date.parse(time) > m.present().getTime() + 60_000;
+  const ahead = !!time && Date.parse(time) > here.present().getTime() + 60_000;
   const put = useMutation({
     mutationFn: () =>
-      api.putNoted(m.spot.id, v7(), {
+      api.putNoted(here.spot.id, v7(), {
         time: time!,
         kind,
         ...(heightM === undefined ? {} : { height_m: heightM }),
       }),
     onSuccess: () => {
       setHeight('');
-      void queries.invalidateQueries({ queryKey: ['spot-tide'] });
+      void invalidate('noted');
     },
   });
   return (
@@ -51,7 +53,7 @@ export function Noting() {
       </label>
       <Button htmlType="submit" disabled={!time || ahead || Number.isNaN(heightM)} loading={put.isPending}>
         {time
-          ? `It stood at ${clock(time, m.spot.time_zone)}, ${day(time, m.spot.time_zone)}`
+          ? `It stood at ${clock(time, here.spot.time_zone)}, ${day(time, here.spot.time_zone)}`
           : 'It stood now'}
       </Button>
       <p className="quiet small">

@@ -1,7 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
+import { useInvalidate } from '../api/keys';
 
 interface Row {
   of: string;
@@ -24,7 +25,7 @@ export const idFrom = (text: string) =>
 
 /** A rule the angler writes: what it says, how strongly, and when it holds. */
 export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }) {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [says, setSays] = useState('');
   const [family, setFamily] = useState('mark');
@@ -61,7 +62,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
           }),
       }),
     onSuccess: (r) => {
-      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('playbook');
       if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
       else void message.success('Your rule is in the playbook.');
       onDone();

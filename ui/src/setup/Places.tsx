@@ -1,21 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { api, type ImportQuery } from '../api/client';
-import { useMoment } from '../moment/moment';
+import { api, type ImportPlan, type ImportQuery } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
+import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 import { TakeAlong } from './TakeAlong';
 
 type Format = ImportQuery['format'];
 type As = NonNullable<ImportQuery['as']>;
-
-const formats: Record<string, Format> = {
-  gpx: 'gpx',
-  geojson: 'geojson',
-  json: 'geojson',
-  kml: 'kml',
-  csv: 'csv',
-};
 
 const uses: { value: As; label: string }[] = [
   { value: 'spots', label: 'spots' },
@@ -25,8 +18,8 @@ const uses: { value: As; label: string }[] = [
 
 /** Places in and out: spots, drifts, shores and zones and their files. */
 export function Places() {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [file, setFile] = useState<{ name: string; format: Format; text: string }>();
   const [refused, setRefused] = useState('');
@@ -38,28 +31,37 @@ export function Places() {
     source: '',
     checked_on: new Date().toISOString().slice(0, 10),
   });
-  const words = useQuery({ queryKey: ['words'], queryFn: api.words, staleTime: Infinity });
-  const read = useMutation({
-    mutationFn: (f: { format: Format; text: string }) => api.readFeatures(f.format, f.text),
+  const formats = useQuery({ queryKey: keys.formats, queryFn: api.formats, staleTime: Infinity });
+  const known = formats.data?.places ?? [];
+  const words = useQuery({ queryKey: keys.words, queryFn: api.words, staleTime: Infinity });
+  const options = (preview: boolean): ImportQuery => ({
+    format: file!.format,
+    as,
+    water_id: here.spot.water_id,
+    place,
+    preview,
+    ...(as === 'zones' ? rule : {}),
+  });
+  const read = useQuery({
+    queryKey: ['imported', file?.format, file?.text],
+    queryFn: () => api.readFeatures(file!.format, file!.text),
+    enabled: !!file,
+    retry: false,
+  });
+  // The plan of the import itself: what would be added and what passed over.
+  const planned = useQuery({
+    queryKey: ['imported', file?.format, file?.text, 'plan', as, place, here.spot.water_id, rule],
+    queryFn: () => api.importFeatures(options(true), file!.text),
+    enabled: !!file && (as !== 'zones' || !!(rule.says && rule.source)),
+    retry: false,
   });
   const take = useMutation({
-    mutationFn: () =>
-      api.importFeatures(
-        {
-          format: file!.format,
-          as,
-          water_id: m.spot.water_id,
-          place,
-          ...(as === 'zones' ? rule : {}),
-        },
-        file!.text,
-      ),
+    mutationFn: () => api.importFeatures(options(false), file!.text),
     onSuccess: (r) => {
       const n = as === 'outline' ? `${r.rings} rings of shore` : `${r.added.length} ${as}`;
-      void message.success(`${n} brought into ${m.spot.water}; ${r.skipped.length} passed over.`);
+      void message.success(`${n} brought into ${here.spot.water}; ${r.skipped.length} passed over.`);
       setFile(undefined);
-      read.reset();
-      void queries.invalidateQueries();
+      void invalidate('water');
     },
   });
   const list = read.data;
@@ -67,23 +69,25 @@ export function Places() {
     <section className="panel places">
       <h2>Places in and out</h2>
       <p className="quiet">
-        GPX, GeoJSON, KML or CSV (name, lat, lon), in degrees of WGS 84. Points become spots, tracks and areas
-        spots with a shape; areas may also become the shores of {m.spot.water}, or zones.
+        {known.map((k) => k.name).join(', ')} (a table: name, lat, lon), in degrees of WGS 84. Points become
+        spots, tracks and areas spots with a shape; areas may also become the shores of {here.spot.water}, or
+        zones.
       </p>
       <ChooseFile
         says="Choose a file of places"
-        accept=".gpx,.geojson,.json,.kml,.csv"
+        accept={known.flatMap((k) => k.extensions).join(',')}
         onFile={(f) => {
           take.reset();
           setRefused('');
-          const format = formats[f.name.toLowerCase().split('.').pop() ?? ''];
+          const format = known.find((k) => k.extensions.some((x) => f.name.toLowerCase().endsWith(x)))?.id as
+            Format | undefined;
           if (!format) {
-            setRefused(`${f.name}: expected a file ending in .gpx, .geojson, .json, .kml or .csv.`);
+            const ends = known.flatMap((k) => k.extensions).join(', ');
+            setRefused(`${f.name}: expected a file ending in one of ${ends}.`);
             return;
           }
           void f.text().then((text) => {
             setFile({ name: f.name, format, text });
-            read.mutate({ format, text });
           });
         }}
       />
@@ -106,20 +110,16 @@ export function Places() {
                   {f.places > 1 && ` of ${f.places} points`}
                   {f.description && `, ${f.description}`}
                 </span>
-                {as === 'spots' && f.known && <span className="small"> · there already: passed over</span>}
-                {as === 'spots' && !f.name && <span className="small"> · without a name: passed over</span>}
-                {as !== 'spots' && f.kind !== 'area' && (
-                  <span className="small"> · no area: passed over</span>
-                )}
               </li>
             ))}
             {list.features.length > 60 && <li className="quiet">and {list.features.length - 60} more</li>}
-            {list.skipped.map((s, i) => (
-              <li key={`s${i}`} className="quiet">
-                {s.what}: {s.why}
-              </li>
-            ))}
           </ul>
+          {planned.data && <Planned plan={planned.data} as={as} />}
+          {planned.error && (
+            <p role="alert" className="caution">
+              {planned.error.message}
+            </p>
+          )}
           <div className="keep">
             <label>
               Take them as
@@ -178,5 +178,30 @@ export function Places() {
       )}
       <TakeAlong />
     </section>
+  );
+}
+
+/** How many of what is passed over are listed. */
+const listed = 30;
+
+/** What the import would do: the import itself follows the same plan. */
+function Planned({ plan, as }: { plan: ImportPlan; as: As }) {
+  return (
+    <div className="places-plan">
+      <p>
+        <b>
+          {as === 'outline' ? `${plan.rings} rings of shore` : `${plan.added.length} ${as}`} would be added
+        </b>
+        {plan.skipped.length > 0 && `, ${plan.skipped.length} passed over:`}
+      </p>
+      <ul className="quiet small">
+        {plan.skipped.slice(0, listed).map((s, i) => (
+          <li key={i}>
+            {s.what}: {s.why}
+          </li>
+        ))}
+        {plan.skipped.length > listed && <li>and {plan.skipped.length - listed} more</li>}
+      </ul>
+    </div>
   );
 }

@@ -1,23 +1,24 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type Rule } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { factor } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
 import { OwnRule } from './OwnRule';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
-  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const [family, setFamily] = useState('flow');
   const [target, setTarget] = useState('');
   const [writing, setWriting] = useState(false);
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const bring = useMutation({
     mutationFn: api.importOwn,
     onSuccess: (r) => {
-      for (const k of ['playbook', 'advise', 'targets']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('playbook');
       const what = `${r.targets.length} targets and ${r.rules.length} rules are yours.`;
       void message.success(r.findings.length > 0 ? `${what} But: ${r.findings.join('; ')}` : what, 8);
     },
@@ -98,19 +99,19 @@ export function Rules() {
 }
 
 function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const put = useMutation({
     mutationFn: (c: { off?: boolean; effect?: string; certainty?: string }) => api.putRule(r.id, c),
     onSuccess: () => {
-      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('playbook');
     },
     onError: (e) => void message.error(e.message),
   });
   const remove = useMutation({
     mutationFn: () => api.deleteOwnRule(r.id),
     onSuccess: () => {
-      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('playbook');
     },
     onError: (e) => void message.error(e.message),
   });

@@ -1,17 +1,18 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App } from 'antd';
 import { api } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { Positions } from '../tie/Positions';
 
 /** Where anglers disagree: which side this angler takes, for good. */
 export function Schools() {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
-  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const take = useMutation({
     mutationFn: (t: { school: string; position: string }) => api.putSchool(t.school, t.position),
     onSuccess: () => {
-      for (const k of ['playbook', 'advise']) void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('playbook');
     },
     onError: (e) => void message.error(e.message),
   });

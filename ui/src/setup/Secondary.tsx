@@ -1,14 +1,15 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type Station } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { OffsetFields } from './OffsetFields';
 import { plainOffsets, readOffsets } from './offsets';
 
 /** A secondary station: lag and factor on one that has constituents. */
 export function Secondary({ stations }: { stations: Station[] }) {
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const main = stations.filter((s) => !s.reference_id);
   const [open, setOpen] = useState(false);
@@ -27,7 +28,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
         offsets: offsets!,
       }),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['stations'] });
+      void invalidate('tide');
       void message.success('The station is kept. Choose above which water follows it.');
       setOpen(false);
       setName('');

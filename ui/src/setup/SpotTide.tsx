@@ -1,51 +1,52 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { api, type SpotTide as Data } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { Noting } from './Noting';
 import { OffsetFields } from './OffsetFields';
 import { number, readOffsets, writeOffsets, type Offsets } from './offsets';
 
 /** How the chosen spot's tide follows its station, and what the angler's own notes say of it. */
 export function SpotTide() {
-  const m = useMoment();
-  const q = useQuery({ queryKey: ['spot-tide', m.spot.id], queryFn: () => api.spotTide(m.spot.id) });
+  const here = usePlace();
+  const q = useQuery({ queryKey: ['spot-tide', here.spot.id], queryFn: () => api.spotTide(here.spot.id) });
   return (
     <section className="panel">
-      <h2>The tide at {m.spot.name}</h2>
+      <h2>The tide at {here.spot.name}</h2>
       {q.error && <p role="alert">{q.error.message}</p>}
-      {q.data && <Body key={JSON.stringify([m.spot.id, q.data.offsets])} t={q.data} />}
+      {q.data && <Body key={JSON.stringify([here.spot.id, q.data.offsets])} t={q.data} />}
     </section>
   );
 }
 
 function Body({ t }: { t: Data }) {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
-  const zone = m.spot.time_zone;
+  const zone = here.spot.time_zone;
   const [text, setText] = useState(() => writeOffsets(t.offsets));
   const [seen, setSeen] = useState(t.current.seen_ms ? fixed(t.current.seen_ms, 2) : '');
   const offsets = readOffsets(text);
   // Levels, windows and advice all hang on it.
-  const done = () => queries.invalidateQueries();
+  const done = () => invalidate('tide');
   const put = useMutation({
-    mutationFn: (o: Offsets) => api.putOffsets(m.spot.id, o),
+    mutationFn: (o: Offsets) => api.putOffsets(here.spot.id, o),
     onSuccess: () => {
       void done();
-      void message.success(`The tide at ${m.spot.name} now follows these figures.`);
+      void message.success(`The tide at ${here.spot.name} now follows these figures.`);
     },
   });
   const current = useMutation({
-    mutationFn: (seen_ms: number) => api.putCurrent(m.spot.id, { ...t.current, seen_ms }),
+    mutationFn: (seen_ms: number) => api.putCurrent(here.spot.id, { ...t.current, seen_ms }),
     onSuccess: done,
   });
   const forget = useMutation({
-    mutationFn: (id: string) => api.deleteNoted(m.spot.id, id),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['spot-tide'] }),
+    mutationFn: (id: string) => api.deleteNoted(here.spot.id, id),
+    onSuccess: () => invalidate('noted'),
   });
   const l = t.learned;
   const seenMS = seen.trim() === '' ? 0 : number(seen);

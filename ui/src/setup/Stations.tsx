@@ -1,6 +1,7 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { api, type Station } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { fixed, metres } from '../format/measure';
 import { Bring } from './Bring';
 import { Compare } from './Compare';
@@ -15,16 +16,16 @@ function follows(s: Station, reference: string): string {
 
 /** The angler's tide stations, and which water follows which. */
 export function Stations() {
-  const queries = useQueryClient();
-  const stations = useQuery({ queryKey: ['stations'], queryFn: api.stations });
+  const invalidate = useInvalidate();
+  const stations = useQuery({ queryKey: keys.stations, queryFn: api.stations });
   const use = useMutation({
     mutationFn: (v: { water: string; station: string }) => api.useStation(v.water, v.station),
     // Everything drawn hangs on the tide.
-    onSuccess: () => queries.invalidateQueries(),
+    onSuccess: () => invalidate('tide'),
   });
   const remove = useMutation({
     mutationFn: api.deleteStation,
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['stations'] }),
+    onSuccess: () => invalidate('tide'),
   });
   const list = stations.data ?? [];
   const waters = list.flatMap((s) => s.waters.map((w) => ({ ...w, station: s.id })));

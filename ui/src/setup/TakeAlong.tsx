@@ -1,12 +1,9 @@
+import { useQuery } from '@tanstack/react-query';
 import { InputNumber, Select } from 'antd';
 import { useState } from 'react';
+import { api } from '../api/client';
+import { keys } from '../api/keys';
 
-const formats = [
-  { value: 'gpx', label: 'GPX' },
-  { value: 'geojson', label: 'GeoJSON' },
-  { value: 'kml', label: 'KML' },
-  { value: 'csv', label: 'CSV' },
-];
 const privacy = [
   { value: 'leave_out', label: 'leave private spots out' },
   { value: 'blur', label: 'blur private spots' },
@@ -15,6 +12,7 @@ const privacy = [
 
 /** The spots as a file; private ones only when asked for. */
 export function TakeAlong() {
+  const formats = useQuery({ queryKey: keys.formats, queryFn: api.formats, staleTime: Infinity });
   const [format, setFormat] = useState('gpx');
   const [hide, setHide] = useState('leave_out');
   const [blur, setBlur] = useState(1000);
@@ -27,7 +25,12 @@ export function TakeAlong() {
     <div className="take-along">
       <h3>Take your spots along</h3>
       <div className="keep">
-        <Select aria-label="Format" value={format} onChange={setFormat} options={formats} />
+        <Select
+          aria-label="Format"
+          value={format}
+          onChange={setFormat}
+          options={(formats.data?.places ?? []).map((f) => ({ value: f.id, label: f.name }))}
+        />
         <Select
           aria-label="Private spots"
           value={hide}

@@ -1,13 +1,14 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type TargetBody, type TargetFull } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberIn';
 import { idFrom } from './OwnRule';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
 export function TargetsPanel() {
-  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const [id, setId] = useState('red-drum');
   if (!book.data) return null;
   const t = book.data.targets.find((k) => k.id === id) ?? book.data.targets[0]!;
@@ -32,13 +33,13 @@ export function TargetsPanel() {
 
 function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: string) => void }) {
   const { target: t, book, onCopied } = props;
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const { id: _id, own: _own, over: _over, ...first } = t;
   void [_id, _own, _over];
   const [b, set] = useState<TargetBody>(first);
   const fresh = () => {
-    for (const k of ['playbook', 'advise', 'targets']) void queries.invalidateQueries({ queryKey: [k] });
+    void invalidate('playbook');
   };
   const put = useMutation({
     mutationFn: (id: string) => api.putTarget(id, b),

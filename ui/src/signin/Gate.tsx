@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { Suspense, useMemo, type ReactNode } from 'react';
 import { api, Problem } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { MomentProvider } from '../moment/MomentProvider';
 import { SessionContext } from './session';
 import { SignIn } from './SignIn';
@@ -8,13 +9,17 @@ import { SignIn } from './SignIn';
 /** Lets nobody past without signing in, then hands out the session, the spots and the moment. */
 export function Gate({ children }: { children: ReactNode }) {
   const queries = useQueryClient();
-  const me = useQuery({ queryKey: ['me'], queryFn: api.me, staleTime: Infinity });
+  const invalidate = useInvalidate();
+  const me = useQuery({ queryKey: keys.me, queryFn: api.me, staleTime: Infinity });
   const spots = useQuery({
-    queryKey: ['spots'],
+    queryKey: keys.spots,
     queryFn: api.spots,
     enabled: me.isSuccess,
     staleTime: Infinity,
   });
+
+  const opened = me.data?.now;
+  const now = useMemo(() => new Date(opened ?? 0), [opened]);
 
   const signOut = async () => {
     await api.logout().catch(() => undefined);
@@ -24,7 +29,7 @@ export function Gate({ children }: { children: ReactNode }) {
   };
 
   if (me.error instanceof Problem && me.error.status === 401) {
-    return <SignIn onDone={() => void queries.invalidateQueries({ queryKey: ['me'] })} />;
+    return <SignIn onDone={() => void invalidate('session')} />;
   }
   const error = me.error ?? spots.error;
   if (error) return <Plain>{error.message}</Plain>;
@@ -36,9 +41,11 @@ export function Gate({ children }: { children: ReactNode }) {
   }
   return (
     <SessionContext value={{ name: me.data.name, signOut: () => void signOut() }}>
-      <MomentProvider now={new Date(me.data.now)} spots={spots.data}>
-        {children}
-      </MomentProvider>
+      <Suspense>
+        <MomentProvider now={now} spots={spots.data}>
+          {children}
+        </MomentProvider>
+      </Suspense>
     </SessionContext>
   );
 }

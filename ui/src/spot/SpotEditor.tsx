@@ -1,14 +1,15 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Popconfirm } from 'antd';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { v7 } from 'uuid';
 import { api, Problem, type ChartSpot, type LatLon, type SpotBody } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import MapView from '../map/MapView';
 import { DepthKey } from '../map/DepthKey';
 import { useWater } from '../map/useWater';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { MarksEditor } from './MarksEditor';
 import { SectionEditor } from './SectionEditor';
 import { SpotFields } from './SpotFields';
@@ -20,7 +21,7 @@ type Draft = { id: string; body: SpotBody; revision: number };
 export default function SpotEditor() {
   const { id } = useParams();
   const [query] = useSearchParams();
-  const m = useMoment();
+  const here = usePlace();
   const known = useQuery({
     queryKey: ['spot', id],
     queryFn: () => api.spot(id!),
@@ -33,17 +34,17 @@ export default function SpotEditor() {
       id: v7(),
       revision: 0,
       body: {
-        water_id: query.get('water') ?? m.spot.water_id,
+        water_id: query.get('water') ?? here.spot.water_id,
         name: '',
         place: 'estuary',
-        lat: Number(query.get('lat') ?? m.spot.lat),
-        lon: Number(query.get('lon') ?? m.spot.lon),
+        lat: Number(query.get('lat') ?? here.spot.lat),
+        lon: Number(query.get('lon') ?? here.spot.lon),
         manner: 'on foot',
         in: { name: 'the way in', elevation_m: 2 },
         out: { name: 'the way back', elevation_m: 2 },
       },
     }),
-    [query, m.spot.water_id, m.spot.lat, m.spot.lon],
+    [query, here.spot.water_id, here.spot.lat, here.spot.lon],
   );
   if (known.error) return <p role="alert">{known.error.message}</p>;
   if (id && (!known.data || known.isFetching)) return <p className="quiet">Fetching the spot…</p>;
@@ -60,9 +61,10 @@ const asks: Record<Tool, string> = {
 };
 
 function Editor({ draft }: { draft: Draft }) {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const go = useNavigate();
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [body, setBody] = useState(draft.body);
   const [tool, setTool] = useState<Tool>();
@@ -72,15 +74,13 @@ function Editor({ draft }: { draft: Draft }) {
   const isNew = draft.revision === 0;
 
   const follow = async () => {
-    await queries.invalidateQueries({ queryKey: ['spots'] });
-    for (const k of ['spot', 'ribbon', 'state', 'chart', 'windows', 'advise', 'shelter', 'pier'])
-      void queries.invalidateQueries({ queryKey: [k] });
+    await invalidate('spots');
   };
   const [line, setLine] = useState<LatLon[]>();
-  const time = useSettled(m.frame?.time, 120);
+  const time = useSettled(moment.frame?.time, 120);
   const chart = useQuery({
     queryKey: ['chart', time],
-    queryFn: () => api.chart(time!),
+    queryFn: ({ signal }) => api.chart(time!, signal),
     enabled: !!time && !isNew,
     placeholderData: keepPreviousData,
   });
@@ -89,7 +89,7 @@ function Editor({ draft }: { draft: Draft }) {
     mutationFn: () => api.putSpot(draft.id, { ...body, revision: draft.revision }),
     onSuccess: async () => {
       await follow();
-      m.choose(draft.id);
+      here.choose(draft.id);
       void message.success(`${body.name} is kept.`);
       void go('/water');
     },
@@ -138,7 +138,7 @@ function Editor({ draft }: { draft: Draft }) {
     setTool(undefined);
   };
   // The spot as it stands on the map while it is being written.
-  const here = useMemo<ChartSpot[]>(
+  const written = useMemo<ChartSpot[]>(
     () => [
       {
         id: draft.id,
@@ -151,7 +151,7 @@ function Editor({ draft }: { draft: Draft }) {
         closing: false,
         says: '',
         note: '',
-        time_zone: m.spot.time_zone,
+        time_zone: here.spot.time_zone,
         water: water?.name ?? '',
         water_id: body.water_id,
         warnings: [],
@@ -163,11 +163,13 @@ function Editor({ draft }: { draft: Draft }) {
         shape: body.shape,
       },
     ],
-    [draft.id, body, drawnLine, water?.name, m.spot.time_zone],
+    [draft.id, body, drawnLine, water?.name, here.spot.time_zone],
   );
   const sketch = useMemo(() => ({ points, area: false }), [points]);
   const shown = useMemo(() => new Set([draft.id]), [draft.id]);
-  const waters = [...new Map(m.spots.map((s) => [s.water_id, { id: s.water_id, name: s.water }])).values()];
+  const waters = [
+    ...new Map(here.spots.map((s) => [s.water_id, { id: s.water_id, name: s.water }])).values(),
+  ];
   const problem = put.error;
   if (!words) return null;
   return (
@@ -216,9 +218,9 @@ function Editor({ draft }: { draft: Draft }) {
                 water={water}
                 classes={words.classes}
                 cells={cells}
-                levelM={m.frame?.level_m ?? 0}
+                levelM={moment.frame?.level_m ?? 0}
                 contoursM={lines}
-                spots={here}
+                spots={written}
                 shown={shown}
                 chosen={draft.id}
                 onChoose={() => undefined}
@@ -275,9 +277,9 @@ function Editor({ draft }: { draft: Draft }) {
             <h2>The section</h2>
             <SectionEditor
               section={body.section ?? []}
-              levelM={m.frame?.level_m ?? 0}
-              lowM={m.ribbon?.lowest_m ?? 0}
-              highM={m.ribbon?.highest_m ?? 1}
+              levelM={moment.frame?.level_m ?? 0}
+              lowM={moment.ribbon?.lowest_m ?? 0}
+              highM={moment.ribbon?.highest_m ?? 1}
               onChange={(section) => set({ section })}
             />
           </div>

@@ -15,8 +15,8 @@ const shown = 10;
 export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
   const { a, b, onClose } = props;
   const q = useQuery({
-    queryKey: ['compare', a.pick, b.pick],
-    queryFn: () => api.compareAdvice(a.pick, b.pick),
+    queryKey: ['compare-advice', a.pick, b.pick],
+    queryFn: ({ signal }) => api.compareAdvice(a.pick, b.pick, signal),
     retry: false,
   });
   const differ = (q.data?.reasons ?? []).filter((r) => Math.abs(Math.log(r.a / r.b)) > 0.005);

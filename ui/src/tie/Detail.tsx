@@ -118,7 +118,7 @@ export const cardOf = (c: Choice) => ({
   weight_kg: c.card.weight_kg,
   hook: c.card.hook,
   leader_n: c.card.leader_n,
-  leader_of: c.card.leader ? c.card.leader.split(' ').at(-1) : undefined,
+  leader_of: c.card.leader_of,
   offering: c.card.offering_id,
 });
 

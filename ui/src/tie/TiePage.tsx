@@ -1,13 +1,13 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Choice, type Pick } from '../api/client';
+import { api, type AdviseIn, type Choice, type Pick } from '../api/client';
+import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import { times, unbroken } from '../format/measure';
 import { clock } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useGiven, useMoment, usePlace } from '../moment/moment';
 import { Toggle } from '../water/Toggle';
-import { wayInWords } from '../water/windows';
 import { useAsking } from './asking';
 import { Compare, type Aside } from './Compare';
 import { Detail } from './Detail';
@@ -21,34 +21,36 @@ import './tie.css';
 
 /** What to tie on and how to move it, at the chosen spot and moment. */
 export default function TiePage() {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
+  const given = useGiven();
   const [asking, ask] = useAsking();
   const [seen, setSeen] = useState<string[]>([]);
   const [picked, setPicked] = useState('');
   const [aside, setAside] = useState<Aside>();
   const [beside, setBeside] = useState<Aside>();
-  const targets = useQuery({ queryKey: ['targets'], queryFn: api.targets });
-  const book = useQuery({ queryKey: ['playbook'], queryFn: api.playbook });
-  const time = useSettled(m.frame?.time, 150);
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
+  const time = useSettled(moment.frame?.time, 150);
   const known = (targets.data ?? []).map((t) => t.id);
   const wanted = asking.targets.filter((t) => known.length === 0 || known.includes(t));
   const question = {
-    spot_id: m.spot.id,
+    spot_id: here.spot.id,
     targets: wanted.length > 0 ? wanted : ['red-drum'],
     time: time!,
-    readings: m.readings,
+    readings: given.readings,
     signs: seen,
     schools: asking.schools,
     kit_only: asking.kitOnly,
     most: asking.targets.length > 1 ? 5 : 3,
   };
   const advice = useQuery({
-    queryKey: ['advise', m.spot.id, asking.targets.join(), question],
-    queryFn: () => api.advise(question),
+    queryKey: ['advise', here.spot.id, asking.targets.join(), question],
+    queryFn: ({ signal }) => api.advise(question, signal),
     enabled: !!time,
     retry: false,
     placeholderData: (previous, q) =>
-      q?.queryKey[1] === m.spot.id && q?.queryKey[2] === asking.targets.join()
+      q?.queryKey[1] === here.spot.id && q?.queryKey[2] === asking.targets.join()
         ? keepPreviousData(previous)
         : undefined,
   });
@@ -56,8 +58,8 @@ export default function TiePage() {
   const still = useSettled(JSON.stringify(question), 700);
   const turns = useQuery({
     queryKey: ['advise', 'turnings', still],
-    queryFn: () =>
-      api.advise({ ...(JSON.parse(still!) as typeof question), what_would_change: true, most: 1 }),
+    queryFn: ({ signal }) =>
+      api.advise({ ...(JSON.parse(still!) as AdviseIn), what_would_change: true, most: 1 }, signal),
     enabled: !!time && !!still && still === JSON.stringify(question),
     retry: false,
   });
@@ -68,7 +70,7 @@ export default function TiePage() {
     choices.find((c) => keyOf(c) === picked) ?? (beyond && keyOf(beyond) === picked ? beyond : choices[0]);
   const asAside = (c: Choice): Aside => ({
     pick: { ...question, targets: [c.target], offering: c.offering } as Pick,
-    says: clock(question.time, m.spot.time_zone),
+    says: clock(question.time, here.spot.time_zone),
   });
   const choose = (c: Choice) => {
     setPicked(keyOf(c));
@@ -90,7 +92,7 @@ export default function TiePage() {
   return (
     <div className="tie">
       <div className="tie-top">
-        <Targets all={targets.data ?? []} place={m.spot.place} asking={asking} onChange={ask} />
+        <Targets all={targets.data ?? []} place={here.spot.place} asking={asking} onChange={ask} />
         <div className="tie-asks">
           <Seen signs={book.data?.signs ?? []} seen={seen} onChange={setSeen} />
           <details className="for-once">
@@ -130,10 +132,9 @@ export default function TiePage() {
           <p className="quiet small">{targets.data?.find((t) => t.id === asking.targets[0])?.note}</p>
         )}
       </div>
-      {m.frame && m.ribbon && !m.frame.open && (
+      {moment.frame && moment.ribbon && !moment.frame.open && (
         <p className="caution shut">
-          You cannot get in and back at {clock(m.frame.time, m.spot.time_zone)}.{' '}
-          {wayInWords(m.ribbon.windows, Date.parse(m.frame.time), m.spot.time_zone)}
+          {moment.frame.way_title} at {clock(moment.frame.time, here.spot.time_zone)}. {moment.frame.way}
         </p>
       )}
       {aside && (

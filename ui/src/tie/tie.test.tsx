@@ -10,7 +10,14 @@ import { Turnings } from './Turnings';
 
 afterEach(cleanup);
 
-const fish = (id: string, ...lives: string[]): Target => ({ id, name: id, latin: id, note: '', lives });
+const fish = (id: string, ...lives: string[]): Target => ({
+  id,
+  name: id,
+  name_in_sentence: id,
+  latin: id,
+  note: '',
+  lives,
+});
 const asking = { targets: ['drum'], several: false, kitOnly: false, schools: {} };
 
 describe('targets', () => {

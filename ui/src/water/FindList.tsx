@@ -1,9 +1,10 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { v7 } from 'uuid';
 import { api, type Find } from '../api/client';
+import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 
 const key = (water: string) => `greypebble.rejected.${water}`;
 const name = (f: Find) => `${f.kind} ${f.lat.toFixed(5)} ${f.lon.toFixed(5)}`;
@@ -52,12 +53,12 @@ export function FindList(props: {
   onGone: (r: { has: (f: Find) => boolean }) => void;
 }) {
   const { waterId, finds, loading, error, gridded, level, onAgain, chosen, onChoose, onGone } = props;
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const take = useMutation({
     mutationFn: (f: Find) =>
-      api.putMark(m.spot.id, v7(), {
+      api.putMark(here.spot.id, v7(), {
         name: title[f.kind] ?? f.kind,
         kind: f.kind,
         at: { lat: f.lat, lon: f.lon },
@@ -65,11 +66,10 @@ export function FindList(props: {
         note: `Suggested from the depths: ${f.why}`,
       }),
     onSuccess: (_, f) => {
-      void message.success(`${title[f.kind] ?? f.kind} is a mark of ${m.spot.name}.`);
+      void message.success(`${title[f.kind] ?? f.kind} is a mark of ${here.spot.name}.`);
       onGone(reject(waterId, f));
       onChoose(undefined);
-      for (const k of ['spot', 'ribbon', 'chart', 'windows'])
-        void queries.invalidateQueries({ queryKey: [k] });
+      void invalidate('spots');
     },
     onError: (e) => void message.error(e.message),
   });
@@ -79,7 +79,7 @@ export function FindList(props: {
     <>
       <p className="quiet small">
         What the depths suggest at {fixed(level, 1)} m of tide. Take what you believe as a mark of{' '}
-        {m.spot.name}; the depths may be old, and sand moves.{' '}
+        {here.spot.name}; the depths may be old, and sand moves.{' '}
         <button className="plain" onClick={onAgain}>
           Look again at this tide
         </button>

@@ -8,7 +8,7 @@ import MapView from '../map/MapView';
 import { DepthKey } from '../map/DepthKey';
 import { useWater } from '../map/useWater';
 import { fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { NewMark } from './NewMark';
 import { ContourPick } from './ContourPick';
 import { FindList, rejected } from './FindList';
@@ -31,13 +31,14 @@ const nowhere: ChartSpot[] = [];
 
 /** The water from above, flooding and draining with the ribbon, and the same in words beside it. */
 export default function MapPlace() {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const go = useNavigate();
-  const { water, cells, words } = useWater(m.spot.water_id);
-  const time = useSettled(m.frame?.time, 120);
+  const { water, cells, words } = useWater(here.spot.water_id);
+  const time = useSettled(moment.frame?.time, 120);
   const chart = useQuery({
     queryKey: ['chart', time],
-    queryFn: () => api.chart(time!),
+    queryFn: ({ signal }) => api.chart(time!, signal),
     enabled: !!time,
     placeholderData: keepPreviousData,
   });
@@ -52,11 +53,11 @@ export default function MapPlace() {
 
   const spots = chart.data?.spots ?? nowhere;
   const start = pick.start;
-  const waters = useMemo(() => [...new Set(m.spots.map((s) => s.water_id))], [m.spots]);
+  const waters = useMemo(() => [...new Set(here.spots.map((s) => s.water_id))], [here.spots]);
   const reaches = useQueries({
     queries: waters.map((id) => ({
       queryKey: ['reach', id, start, time],
-      queryFn: () => api.reach(id, start!.lat, start!.lon, time!),
+      queryFn: ({ signal }: { signal: AbortSignal }) => api.reach(id, start!.lat, start!.lon, time!, signal),
       enabled: !!start && !!time,
       placeholderData: keepPreviousData,
     })),
@@ -68,15 +69,15 @@ export default function MapPlace() {
   );
   const kinds = useMemo(() => [...new Set(spots.map((s) => s.place))].sort(), [spots]);
   const askStart = useCallback(() => setTool('start'), []);
-  const level = m.frame?.level_m ?? 0;
+  const level = moment.frame?.level_m ?? 0;
   const [lookedAt, setLookedAt] = useState<number>();
   const finds = useQuery({
-    queryKey: ['finds', m.spot.water_id, lookedAt],
-    queryFn: () => api.finds(m.spot.water_id, lookedAt!),
+    queryKey: ['finds', here.spot.water_id, lookedAt],
+    queryFn: ({ signal }) => api.finds(here.spot.water_id, lookedAt!, signal),
     enabled: lookedAt !== undefined && !!cells,
     staleTime: Infinity,
   });
-  const [gone, setGone] = useState(() => rejected(m.spot.water_id));
+  const [gone, setGone] = useState(() => rejected(here.spot.water_id));
   const offered = useMemo(
     () => (side === 'Features' ? (finds.data ?? none).filter((f) => !gone.has(f)) : none),
     [finds.data, gone, side],
@@ -95,7 +96,7 @@ export default function MapPlace() {
   }, []);
   const place = (p: LatLon) => {
     if (tool === 'spot') {
-      void go(`/water/edit?lat=${p.lat.toFixed(6)}&lon=${p.lon.toFixed(6)}&water=${m.spot.water_id}`);
+      void go(`/water/edit?lat=${p.lat.toFixed(6)}&lon=${p.lon.toFixed(6)}&water=${here.spot.water_id}`);
     } else if (tool === 'mark') {
       setMark(p);
       leave();
@@ -122,8 +123,8 @@ export default function MapPlace() {
           contoursM={contoursM}
           spots={spots}
           shown={shown}
-          chosen={m.spot.id}
-          onChoose={m.choose}
+          chosen={here.spot.id}
+          onChoose={here.choose}
           finds={offered}
           find={find}
           onFind={setFind}
@@ -178,8 +179,8 @@ export default function MapPlace() {
               spots={spots}
               shown={shown}
               reaches={start ? reaches : undefined}
-              chosen={m.spot.id}
-              onChoose={m.choose}
+              chosen={here.spot.id}
+              onChoose={here.choose}
             />
             <div className="map-acts">
               <Button onClick={() => setTool('spot')}>New spot</Button>
@@ -187,8 +188,8 @@ export default function MapPlace() {
               <ContourPick value={contoursM} onChange={setContours} />
             </div>
             <p className="quiet small">
-              Depths are drawn for {m.spot.name}’s tide, {fixed(level, 2)} m; elsewhere it may run earlier or
-              later.
+              Depths are drawn for {here.spot.name}’s tide, {fixed(level, 2)} m; elsewhere it may run earlier
+              or later.
               {water.grid
                 ? ` Ground: ${water.grid.source}.`
                 : ' Nobody has sounded this water yet: bring depths in under Set-up.'}{' '}

@@ -1,17 +1,15 @@
 import { fixed, metres } from '../format/measure';
 import { useMoment } from '../moment/moment';
-import { markInWords } from './windows';
 
 const celsius = (c?: number | null) => (c === null || c === undefined ? '' : `${fixed(c, 1)}°`);
 
 /** Every mark of the spot: how deep it is now, how warm, when it is worth a cast, and what was learned there. */
 export function Marks() {
-  const m = useMoment();
-  const at = m.frame ? Date.parse(m.frame.time) : 0;
+  const moment = useMoment();
   return (
     <section className="panel">
       <h2>Marks</h2>
-      {m.ribbon?.marks.length === 0 && (
+      {moment.ribbon?.marks.length === 0 && (
         <p className="quiet">None yet. Add edges, holes, bars and snags where you change the spot.</p>
       )}
       <table className="marks">
@@ -24,8 +22,8 @@ export function Marks() {
           </tr>
         </thead>
         <tbody>
-          {m.ribbon?.marks.map((k, i) => {
-            const depth = m.frame?.depths_m[i] ?? 0;
+          {moment.ribbon?.marks.map((k, i) => {
+            const depth = moment.frame?.depths_m[i] ?? 0;
             return (
               <tr key={k.id} data-mark={k.kind}>
                 <th scope="row">
@@ -39,10 +37,10 @@ export function Marks() {
                   {k.note && <span className="quiet small mark-note">{k.note}</span>}
                 </th>
                 <td className="depth">{depth > 0 ? metres(depth) : 'dry'}</td>
-                <td className="quiet small warm">{celsius(m.frame?.temps_c[i])}</td>
+                <td className="quiet small warm">{celsius(moment.frame?.temps_c[i])}</td>
                 <td className="quiet small when">
-                  {markInWords(k.windows, at, m.spot.time_zone)}
-                  {m.frame?.breaks[i] && ', breaking'}
+                  {moment.frame?.marks_say[i]}
+                  {moment.frame?.breaks[i] && ', breaking'}
                 </td>
               </tr>
             );

@@ -1,14 +1,15 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type LatLon, type Words } from '../api/client';
-import { useMoment } from '../moment/moment';
+import { useInvalidate } from '../api/keys';
+import { usePlace } from '../moment/moment';
 
 /** A mark put on the map: what lies there, as it was learned at dead low water. */
 export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDone: () => void }) {
-  const m = useMoment();
-  const queries = useQueryClient();
+  const here = usePlace();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [name, setName] = useState('');
   const [kind, setKind] = useState('timber');
@@ -18,7 +19,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
   const [elevation, setElevation] = useState<number | null>(null);
   const put = useMutation({
     mutationFn: () =>
-      api.putMark(m.spot.id, v7(), {
+      api.putMark(here.spot.id, v7(), {
         name,
         kind,
         at,
@@ -28,9 +29,8 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         ...(elevation !== null && { elevation_m: elevation }),
       }),
     onSuccess: () => {
-      void message.success(`${name} is a mark of ${m.spot.name}.`);
-      for (const k of ['spot', 'ribbon', 'chart', 'windows'])
-        void queries.invalidateQueries({ queryKey: [k] });
+      void message.success(`${name} is a mark of ${here.spot.name}.`);
+      void invalidate('spots');
       onDone();
     },
   });
@@ -42,7 +42,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         put.mutate();
       }}
     >
-      <h2>A mark of {m.spot.name}</h2>
+      <h2>A mark of {here.spot.name}</h2>
       <label>
         Its name
         <Input autoFocus value={name} onChange={(e) => setName(e.target.value)} />

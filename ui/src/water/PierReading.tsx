@@ -2,15 +2,16 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
 import { fixed, metres } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 
 /** What is under one's feet along a deck, and the depths to try in order. */
 export function PierReading() {
-  const m = useMoment();
-  const time = useSettled(m.frame?.time, 120);
+  const here = usePlace();
+  const moment = useMoment();
+  const time = useSettled(moment.frame?.time, 120);
   const q = useQuery({
-    queryKey: ['pier', m.spot.id, time],
-    queryFn: () => api.pier(m.spot.id, time!),
+    queryKey: ['pier', here.spot.id, time],
+    queryFn: ({ signal }) => api.pier(here.spot.id, time!, signal),
     enabled: !!time,
     placeholderData: keepPreviousData,
   });

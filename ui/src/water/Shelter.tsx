@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
 import { bearing, fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 
 const half = 78;
 const ring = 26;
@@ -11,15 +11,15 @@ const rim = 0.45;
 
 /** Wind by wind, how the water would lie here: the longer a petal, the higher the chop from that side. */
 export function Shelter() {
-  const m = useMoment();
+  const here = usePlace();
   const state = useSpotState();
   const now = (kind: string) => state.data?.conditions.find((r) => r.kind === kind)?.value;
   const wind = now('wind_speed_ms') ?? 6;
   const from = now('wind_from_deg');
   const strength = Math.max(Math.round(wind), 1);
   const q = useQuery({
-    queryKey: ['shelter', m.spot.id, strength],
-    queryFn: () => api.shelter(m.spot.id, strength),
+    queryKey: ['shelter', here.spot.id, strength],
+    queryFn: ({ signal }) => api.shelter(here.spot.id, strength, signal),
     staleTime: 600_000,
   });
   const list = q.data ?? [];

@@ -1,11 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, InputNumber } from 'antd';
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState, type PointerEvent } from 'react';
-import { api, type SectionPoint, type Surf } from '../api/client';
+import { api, type SectionPoint, type Surf, type Words } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
 import { clock } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
 
 interface Seen {
@@ -18,48 +19,52 @@ const reachKey = 'greypebble.cast';
 
 /** A tool for the beach: what the white water tells of the bottom, beside what the section expects. */
 export function SurfReading() {
-  const m = useMoment();
+  const here = usePlace();
   const [open, setOpen] = useState(false);
+  const words = useQuery({ queryKey: keys.words, queryFn: api.words, staleTime: Infinity });
   return (
     <section className="panel surf">
       <h2>Read the surf</h2>
       {!open && (
         <>
-          <p className="quiet small">
-            Mark where the waves break and how high they are, and the bars show themselves: a wave breaks
-            where the water is as deep as 1.28 times its height.
-          </p>
+          <p className="quiet small">{words.data?.surf.how}</p>
           <Button onClick={() => setOpen(true)}>Mark the white water</Button>
         </>
       )}
-      {open && <Reading key={m.spot.id} onClose={() => setOpen(false)} />}
+      {open && words.data && (
+        <Reading key={here.spot.id} help={words.data.surf} onClose={() => setOpen(false)} />
+      )}
     </section>
   );
 }
 
-function Reading({ onClose }: { onClose: () => void }) {
-  const m = useMoment();
-  const queries = useQueryClient();
+function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }) {
+  const here = usePlace();
+  const moment = useMoment();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [seen, setSeen] = useState<Seen[]>([]);
   const [next, setNext] = useState(1);
-  const [reach, setReach] = useState(() => Number(localStorage.getItem(reachKey)) || 70);
-  const spot = useQuery({ queryKey: ['spot', m.spot.id], queryFn: () => api.spot(m.spot.id) });
-  const level = m.frame?.level_m ?? 0;
+  const [reach, setReach] = useState(() => Number(localStorage.getItem(reachKey)) || help.cast_m);
+  const spot = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
+  const level = moment.frame?.level_m ?? 0;
   const section = spot.data?.section ?? [];
   const hasSection = section.length > 1;
   const breaks = [...seen]
     .sort((a, b) => a.distance - b.distance)
     .map((s) => ({ distance_m: s.distance, height_m: s.height }));
   const read = useQuery({
-    queryKey: ['surf', m.spot.id, level, reach, breaks],
-    queryFn: () =>
-      api.readSurf({
-        level_m: level,
-        breaks,
-        reach_m: reach,
-        ...(hasSection ? { spot_id: m.spot.id } : {}),
-      }),
+    queryKey: ['surf', here.spot.id, level, reach, breaks, hasSection],
+    queryFn: ({ signal }) =>
+      api.readSurf(
+        {
+          level_m: level,
+          breaks,
+          reach_m: reach,
+          ...(hasSection ? { spot_id: here.spot.id } : {}),
+        },
+        signal,
+      ),
     enabled: breaks.length > 0,
     retry: false,
     placeholderData: (p) => p,
@@ -71,14 +76,16 @@ function Reading({ onClose }: { onClose: () => void }) {
     },
     onSuccess: () => {
       void message.success('The section is what the surf says it is.');
-      for (const key of ['spot', 'ribbon', 'chart', 'state'])
-        void queries.invalidateQueries({ queryKey: [key] });
+      void invalidate('spots');
       onClose();
     },
     onError: (e) => void message.error(e.message),
   });
   const add = (distance: number) => {
-    setSeen((l) => [...l, { key: next, distance: Math.round(distance), height: l.at(-1)?.height ?? 0.6 }]);
+    setSeen((l) => [
+      ...l,
+      { key: next, distance: Math.round(distance), height: l.at(-1)?.height ?? help.breaker_m },
+    ]);
     setNext(next + 1);
   };
   const change = (key: number, part: Partial<Seen>) =>
@@ -87,13 +94,14 @@ function Reading({ onClose }: { onClose: () => void }) {
   return (
     <div className="surf-reading">
       <p className="small">
-        At {m.frame && clock(m.frame.time, m.spot.time_zone)}, water {fixed(level, 2)} m. Touch the water
-        where you see waves break; a crest that hides the horizon is as high as your eye over the trough.
+        At {moment.frame && clock(moment.frame.time, here.spot.time_zone)}, water {fixed(level, 2)} m. Touch
+        the water where you see waves break; a crest that hides the horizon is as high as your eye over the
+        trough.
       </p>
       <Strip
         section={section}
         level={level}
-        white={m.frame?.white ?? []}
+        white={moment.frame?.white ?? []}
         seen={seen}
         better={result?.section}
         onAdd={add}
@@ -162,7 +170,7 @@ function Reading({ onClose }: { onClose: () => void }) {
           {read.error.message}
         </p>
       )}
-      {result && <Told surf={result} reach={reach} />}
+      {result && <Told surf={result} cuts={help.cuts} />}
       <div className="surf-acts">
         {result?.section && (
           <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate()}>
@@ -176,31 +184,22 @@ function Reading({ onClose }: { onClose: () => void }) {
 }
 
 /** What the breakers tell, in words. */
-function Told({ surf, reach }: { surf: Surf; reach: number }) {
+function Told({ surf, cuts }: { surf: Surf; cuts: string }) {
   return (
     <>
       <ul className="surf-told">
         {surf.bars.map((b) => (
           <li key={b.distance_m}>
-            <b>Bar {fixed(b.distance_m, 0)} m out</b>, top at {fixed(b.elevation_m, 2)} m: stops breaking when
-            the water reaches {fixed(b.stops_breaking_level_m, 2)} m
-            {b.in_reach === false && ', beyond your cast'}.
+            <b>{b.name}</b>, {b.says}
           </li>
         ))}
         {surf.troughs.map((t) => (
           <li key={t.from_m}>
-            <b>
-              Trough {fixed(t.from_m, 0)} to {fixed(t.to_m, 0)} m out
-            </b>
-            , {fixed(t.depth_m, 1)} m deep at least: the road fish travel along the beach
-            {t.in_reach === false ? `, beyond your ${fixed(reach, 0)} m` : ', within your cast'}.
+            <b>{t.name}</b>, {t.says}
           </li>
         ))}
       </ul>
-      <p className="small quiet">
-        A gap in the white, darker and smoother, is a cut through the bar: fish it from the side. If none
-        breaks anywhere, the bars are too deep now; look again at low water.
-      </p>
+      <p className="small quiet">{cuts}</p>
       {surf.cautions.map((c) => (
         <p key={c} className="caution small">
           {c}

@@ -2,7 +2,7 @@ import { Segmented } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import type { Frame } from '../api/client';
 import { fixed } from '../format/measure';
-import { useMoment } from '../moment/moment';
+import { useMoment, usePlace } from '../moment/moment';
 import { SectionPlace } from './SectionPlace';
 import './water.css';
 
@@ -24,7 +24,8 @@ type View = 'Section' | 'Map';
 
 /** The water: from the side at one spot, or from above. */
 export default function WaterPage() {
-  const m = useMoment();
+  const here = usePlace();
+  const moment = useMoment();
   const [view, setView] = useState<View>(() => (localStorage.getItem(viewKey) === 'Map' ? 'Map' : 'Section'));
   const show = (v: View) => {
     localStorage.setItem(viewKey, v);
@@ -34,16 +35,16 @@ export default function WaterPage() {
     <div className="water" data-view={view}>
       <div className="water-head">
         <div>
-          <h1>{m.frame?.says ?? m.spot.name}</h1>
+          <h1>{moment.frame?.says ?? here.spot.name}</h1>
           <p className="quiet">
-            {m.spot.place}, {m.spot.water}, {m.spot.manner}.{' '}
+            {here.spot.place}, {here.spot.water}, {here.spot.manner}.{' '}
             <span className="water-note">
-              {m.spot.note}{' '}
-              {m.frame && (
+              {here.spot.note}{' '}
+              {moment.frame && (
                 <span className="surface-says">
-                  {m.frame.breaker_m > 0.1 ? 'Between the breakers: ' : ''}
-                  {surfaces[m.frame.surface]}
-                  {running(m.frame.current_ms)}.
+                  {moment.frame.breaker_m > 0.1 ? 'Between the breakers: ' : ''}
+                  {surfaces[moment.frame.surface]}
+                  {running(moment.frame.current_ms)}.
                 </span>
               )}
             </span>

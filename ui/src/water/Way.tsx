@@ -1,20 +1,22 @@
 import { Checkbox, Select } from 'antd';
 import { day } from '../format/time';
-import { useMoment } from '../moment/moment';
+import { useGoing, useMoment, usePlace } from '../moment/moment';
 
 const margins = [0, 10, 20, 30, 45, 60, 90];
 
 /** The visits of the days ahead in words: opens, best, be out by; with the angler's own margin. */
 export function Way() {
-  const m = useMoment();
-  const zone = m.spot.time_zone;
-  const at = m.frame ? Date.parse(m.frame.time) : 0;
-  const shown = m.visits.filter((v) => !v.closes || Date.parse(v.closes) > at).slice(0, 3);
+  const here = usePlace();
+  const moment = useMoment();
+  const going = useGoing();
+  const zone = here.spot.time_zone;
+  const at = moment.frame ? Date.parse(moment.frame.time) : 0;
+  const shown = going.visits.filter((v) => !v.closes || Date.parse(v.closes) > at).slice(0, 3);
   const calendar = new URLSearchParams({
-    margin_min: String(m.plan.margin),
-    daylight: String(m.plan.daylight),
-    from: new Date(m.now).toISOString(),
-    to: new Date(m.now.getTime() + 14 * 86400_000).toISOString(),
+    margin_min: String(going.plan.margin),
+    daylight: String(going.plan.daylight),
+    from: new Date(here.now).toISOString(),
+    to: new Date(here.now.getTime() + 14 * 86400_000).toISOString(),
   });
   return (
     <div className="visits">
@@ -24,23 +26,23 @@ export function Way() {
           <Select
             aria-label="Margin"
             size="small"
-            value={m.plan.margin}
-            onChange={(margin) => m.setPlan({ ...m.plan, margin })}
+            value={going.plan.margin}
+            onChange={(margin) => going.setPlan({ ...going.plan, margin })}
             options={margins.map((v) => ({ value: v, label: `${v} min` }))}
             popupMatchSelectWidth={false}
           />{' '}
           before it shuts
         </label>
         <Checkbox
-          checked={m.plan.daylight}
-          onChange={(e) => m.setPlan({ ...m.plan, daylight: e.target.checked })}
+          checked={going.plan.daylight}
+          onChange={(e) => going.setPlan({ ...going.plan, daylight: e.target.checked })}
         >
           by day only
         </Checkbox>
       </div>
       <ul>
         {shown.map((v, i) => {
-          const begins = v.opens ?? m.ribbon?.from;
+          const begins = v.opens ?? moment.ribbon?.from;
           return (
             <li key={i}>
               {begins && <b>{day(begins, zone)}</b>} {v.says}
@@ -55,7 +57,7 @@ export function Way() {
         })}
         {shown.length === 0 && <li className="quiet">No time is long enough for that margin.</li>}
       </ul>
-      <a className="small" href={`/api/v1/spots/${m.spot.id}/windows.ics?${calendar}`} download>
+      <a className="small" href={`/api/v1/spots/${here.spot.id}/windows.ics?${calendar}`} download>
         Two weeks of it as a calendar
       </a>
     </div>

@@ -1,8 +1,9 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type LatLon, type Water, type ZoneIn } from '../api/client';
+import { useInvalidate } from '../api/keys';
 
 const kinds = ['no take', 'seasonal', 'voluntary code'] as const;
 
@@ -18,11 +19,11 @@ const fresh = (ring: LatLon[]): ZoneIn => ({
 /** Areas with a rule, as the angler entered them; they come first wherever a spot lies inside. */
 export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => void; onDone: () => void }) {
   const { water, ring, onDraw, onDone } = props;
-  const queries = useQueryClient();
+  const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [edited, setEdited] = useState<{ id: string; zone: ZoneIn }>();
   const follow = () => {
-    for (const k of ['water', 'chart', 'state']) void queries.invalidateQueries({ queryKey: [k] });
+    void invalidate('water');
   };
   const remove = useMutation({
     mutationFn: (id: string) => api.deleteZone(id),

@@ -1,9 +1,8 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import type { ChartSpot, Find, Window } from '../api/client';
+import type { ChartSpot, Find } from '../api/client';
 import { rejected } from './FindList';
 import { picked, unpicked } from './SpotFilter';
 import { spans } from './Shelter';
-import { markInWords, wayInWords } from './windows';
 
 const spot = (id: string, place: string, open: boolean, sheltered: boolean) =>
   ({ id, place, open, surface: { sheltered } }) as ChartSpot;
@@ -52,24 +51,5 @@ describe('what was passed over', () => {
     expect(rejected('other').has(find)).toBe(false);
     localStorage.setItem('greypebble.rejected.w', '{');
     expect(rejected('w').has(find)).toBe(false);
-  });
-});
-
-describe('windows in words', () => {
-  const at = (h: number) => `2026-11-20T${String(h).padStart(2, '0')}:00:00Z`;
-  const list: Window[] = [
-    { opens: null, closes: at(8), closed_by: 'too deep' },
-    { opens: at(12), closes: at(15), closed_by: 'too deep' },
-  ];
-  const says = (h: number) => wayInWords(list, Date.parse(at(h)), 'UTC');
-  it('says until when, when next, and when not', () => {
-    expect(says(6)).toBe('Until 08:00, in 2 h: then it is too deep.');
-    expect(says(9)).toBe('Opens at 12:00, in 3 h until 15:00.');
-    expect(says(20)).toBe('Not as far as the ribbon shows.');
-    expect(markInWords(list, Date.parse(at(9)), 'UTC')).toBe('from 12:00');
-    expect(markInWords(list, Date.parse(at(13)), 'UTC')).toBe('until 15:00, then too deep');
-    expect(markInWords([{ opens: null, closes: null, closed_by: '' }], Date.parse(at(13)), 'UTC')).toBe(
-      'open',
-    );
   });
 });

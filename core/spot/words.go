@@ -1,0 +1,78 @@
+package spot
+
+import (
+	"fmt"
+	"time"
+
+	"greypebble/core/ground"
+	"greypebble/core/prose"
+)
+
+// clock writes a time of day in a place's own time.
+func clock(t time.Time, zone *time.Location) string { return t.In(zone).Format("15:04") }
+
+// standing is the window open at a time, or else the next one to open.
+func standing(windows []ground.Window, t time.Time) (now, next *ground.Window) {
+	for i := range windows {
+		w := &windows[i]
+		if w.Holds(t) {
+			return w, nil
+		}
+		if next == nil && w.Opens.After(t) {
+			next = w
+		}
+	}
+	return nil, next
+}
+
+// SayWay says whether one can get in and back at a time, and what comes next, in the
+// place's own time: "Until 13:55, in 1 h 05 min: then it is too deep at the gut on the way
+// back."
+func SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says string) {
+	now, next := standing(open, t)
+	switch {
+	case now != nil && now.Closes.IsZero():
+		return wayOpen, "For as long as the ribbon shows."
+	case now != nil:
+		return wayOpen, fmt.Sprintf("Until %s, in %s: then it is %s.", clock(now.Closes, zone), prose.Lasting(now.Closes.Sub(t).Round(time.Minute)), now.ClosedBy)
+	case next == nil:
+		return wayShut, "Not as far as the ribbon shows."
+	}
+	until := ""
+	if !next.Closes.IsZero() {
+		until = " until " + clock(next.Closes, zone)
+	}
+	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", clock(next.Opens, zone), prose.Lasting(next.Opens.Sub(t).Round(time.Minute)), until)
+}
+
+const (
+	wayOpen = "You can get in and back"
+	wayShut = "Shut: you cannot get in and back"
+)
+
+// SayMark says when a mark is worth a cast: "until 13:55, then too deep", "from 16:10".
+func SayMark(windows []ground.Window, t time.Time, zone *time.Location) string {
+	now, next := standing(windows, t)
+	switch {
+	case now != nil && now.Closes.IsZero():
+		return "open"
+	case now != nil && now.ClosedBy == ground.TooDeep:
+		return "until " + clock(now.Closes, zone) + ", then " + ground.TooDeep
+	case now != nil:
+		return "until " + clock(now.Closes, zone)
+	case next != nil:
+		return "from " + clock(next.Opens, zone)
+	}
+	return "not today"
+}
+
+// Reads are the tools that read the water of this kind of place: "surf", "pier".
+func (s *Spot) Reads() []string {
+	switch s.Place {
+	case "surf beach":
+		return []string{"surf"}
+	case "pier":
+		return []string{"pier"}
+	}
+	return []string{}
+}

@@ -1,0 +1,81 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback } from 'react';
+
+/** The first word of every query's key: each stands for one answer of the server. */
+export const keys = {
+  me: ['me'],
+  kinds: ['kinds'],
+  formats: ['formats'],
+  words: ['words'],
+  knots: ['knots'],
+  spots: ['spots'],
+  targets: ['targets'],
+  playbook: ['playbook'],
+  kit: ['kit'],
+  stations: ['stations'],
+} as const;
+
+/** Everything that rests on a spot's place, ground and tide. */
+const ofSpots = [
+  'spots',
+  'spot',
+  'state',
+  'ribbon',
+  'windows',
+  'chart',
+  'conditions',
+  'advise',
+  'compare-advice',
+  'shelter',
+  'pier',
+  'reach',
+  'usual',
+  'surf',
+];
+/** Everything that rests on what is known of the moment. */
+const ofReadings = [
+  'state',
+  'ribbon',
+  'windows',
+  'chart',
+  'conditions',
+  'advise',
+  'compare-advice',
+  'shelter',
+  'pier',
+  'usual',
+];
+
+/** What a person changes, and the answers that follow from it. */
+const rests = {
+  session: ['me'],
+  log: ['spells'],
+  readings: ofReadings,
+  spots: [...ofSpots, 'water', 'spot-tide', 'spells', 'imported'],
+  /** Shores, zones and depths of a water. */
+  water: [...ofSpots, 'water', 'cells', 'finds'],
+  noted: ['spot-tide'],
+  tide: [...ofSpots, 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
+  playbook: ['playbook', 'targets', 'advise', 'compare-advice', 'rig-card', 'spells'],
+  kit: ['kit', 'advise', 'compare-advice', 'usual'],
+} as const satisfies Record<string, readonly string[]>;
+
+export type Subject = keyof typeof rests;
+
+/** Asks anew whatever rests on a subject. */
+export function useInvalidate() {
+  const queries = useQueryClient();
+  return useCallback(
+    (subject: Subject) =>
+      Promise.all(rests[subject].map((key) => queries.invalidateQueries({ queryKey: [key] }))),
+    [queries],
+  );
+}
+
+/** For the test that every key a page asks by is either fixed or rests on some subject. */
+export const known = new Set<string>([
+  ...Object.values(keys).map(([k]) => k),
+  ...Object.values(rests).flat(),
+  'bench',
+  'practice',
+]);
