@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"strings"
 	"testing"
-	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -91,7 +90,7 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.WaitText("follows Tern Head: high +40 min"))
 	for _, c := range []string{"First station", "Tern Head", "Second station", "Creek head"} {
 		require.NoError(t, p.Click(c))
-		time.Sleep(250 * time.Millisecond)
+		require.NoError(t, p.Still())
 	}
 	require.NoError(t, p.WaitText("has high water 40 min later (± 0) and low water 65 min later"))
 	noViolations(t, p, "set-up with a comparison")
@@ -99,7 +98,7 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	// Two low waters noted where the ribbon stands learn a lag.
 	require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 	require.NoError(t, p.Type("<"))
-	time.Sleep(400 * time.Millisecond)
+	require.NoError(t, p.Still())
 	low := !strings.Contains(moment(t, p), "high")
 	if low {
 		require.NoError(t, p.Click("Low water"))

@@ -52,11 +52,19 @@ func open(t *testing.T, size browser.Size) *browser.Page {
 	return p
 }
 
-func signedIn(t *testing.T, name string, size browser.Size) *browser.Page {
+// signedIn is a page of somebody new who has what one of the scenario has, the log too:
+// no test depends on what another left.
+func signedIn(t *testing.T, like string, size browser.Size) *browser.Page {
 	t.Helper()
+	name := kit.Newcomer(t, like, testkit.ALog)
 	p := open(t, size)
 	require.NoError(t, p.SignIn(name, demo.Password))
 	return p
+}
+
+// address of a spot of the angler's in the API.
+func address(p *browser.Page, spot string) string {
+	return "/api/v1/spots/" + demo.IDOf(p.Angler, spot).String()
 }
 
 func eval[T any](t *testing.T, p *browser.Page, expression string) T {
@@ -93,10 +101,10 @@ func depth(t *testing.T, p *browser.Page, kind string) string {
 func toTurn(t *testing.T, p *browser.Page, high bool) {
 	t.Helper()
 	for range 4 {
-		before := level(t, p)
+		before, was := level(t, p), moment(t, p)
 		require.NoError(t, p.Type(">"))
-		require.NoError(t, p.Wait(`true`))
-		time.Sleep(150 * time.Millisecond)
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext') !== `+strconv.Quote(was)))
+		require.NoError(t, p.Still())
 		if (level(t, p) > before) == high {
 			return
 		}
@@ -117,7 +125,7 @@ func noViolations(t *testing.T, p *browser.Page, view string) {
 	t.Helper()
 	axe, err := os.ReadFile("../ui/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err)
-	time.Sleep(400 * time.Millisecond)
+	require.NoError(t, p.Still())
 	_, err = browser.Eval[any](p, `(() => { `+string(axe)+`; return 1; })()`)
 	require.NoError(t, err)
 	type violation struct {
@@ -134,15 +142,16 @@ func noViolations(t *testing.T, p *browser.Page, view string) {
 }
 
 func TestOneEvening(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.ALog)
 	p := open(t, browser.Desk)
 	noViolations(t, p, "sign in")
 
 	// A wrong password is said plainly, and what was typed stays.
-	require.NoError(t, p.Fill("Name", "wren"))
+	require.NoError(t, p.Fill("Name", name))
 	require.NoError(t, p.Fill("Password", "wrong"))
 	require.NoError(t, p.Click("Sign in"))
 	require.NoError(t, p.WaitText("The name or the password is wrong."))
-	require.NoError(t, p.SignIn("wren", demo.Password))
+	require.NoError(t, p.SignIn(name, demo.Password))
 
 	choose(t, p, "Kettle Bar")
 	noViolations(t, p, "water")
@@ -167,7 +176,7 @@ func TestOneEvening(t *testing.T) {
 	assert.Greater(t, high, low+0.5)
 	require.NoError(t, p.Wait(`document.querySelector('.choices').innerText !== `+strconv.Quote(atLow)))
 	assert.NotEqual(t, atLow, advice())
-	assert.Contains(t, eval[string](t, p, `document.querySelector('.tie').innerText`), "You cannot get in and back at")
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.tie').innerText`), "you cannot get in and back at")
 
 	require.NoError(t, p.Click("Water"))
 	require.NoError(t, p.Wait(`document.querySelector('[data-mark=crest]')`))
@@ -274,19 +283,20 @@ func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
 	for _, path := range []string{"/water", "/tie-on", "/back"} {
 		require.NoError(t, p.Go(path))
 		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
-		time.Sleep(300 * time.Millisecond)
+		require.NoError(t, p.Still())
 		assert.Contains(t, text(), "Candle Bar", path)
 		for _, theirs := range []string{"Kettle Bar", "Long Strand", "Cutwater Pier", "Sedge Sound"} {
 			assert.NotContains(t, text(), theirs, path)
 		}
 	}
 	// Nor by any address.
+	other := kit.Newcomer(t, "wren", testkit.NoLog)
 	for _, path := range []string{"", "/state", "/ribbon"} {
-		status := eval[int](t, p, `fetch('/api/v1/spots/`+demo.SpotID("Kettle Bar")+path+`').then((r) => r.status)`)
+		status := eval[int](t, p, `fetch('/api/v1/spots/`+demo.IDOf(other, "Kettle Bar").String()+path+`').then((r) => r.status)`)
 		assert.Equal(t, 404, status, path)
 	}
 	require.NoError(t, p.Click("Set-up"))
-	require.NoError(t, p.WaitText("Signed in as moss"))
+	require.NoError(t, p.WaitText("Signed in as "+p.Angler))
 	require.NoError(t, p.Click("Sign out"))
 	require.NoError(t, p.WaitText("Password"))
 	assert.Equal(t, 401, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.status)`))
@@ -297,7 +307,7 @@ func TestOnAPhone(t *testing.T) {
 	for _, place := range []string{"Water", "Tie on", "Back", "Set-up"} {
 		require.NoError(t, p.Click(place))
 		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
-		time.Sleep(300 * time.Millisecond)
+		require.NoError(t, p.Still())
 		assert.Equal(t, 390, eval[int](t, p, `document.documentElement.scrollWidth`), "%s scrolls sideways", place)
 		noViolations(t, p, place+" on a phone")
 	}
@@ -404,8 +414,6 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	require.NoError(t, p.Click("Station of Fallow Creek"))
 	require.NoError(t, p.Click("harbour"))
 	require.NoError(t, p.Wait(`!document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes(' `+fmt.Sprintf("%.2f", before)+` m')`))
-	require.NoError(t, p.Click("Station of Fallow Creek"))
-	require.NoError(t, p.Click("Tern Head"))
 }
 
 // Today's surge: every depth and window follows, it shows as seen, and can be

@@ -14,6 +14,7 @@ import (
 	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/network"
+	"github.com/chromedp/cdproto/page"
 	"github.com/chromedp/chromedp"
 )
 
@@ -64,6 +65,9 @@ var (
 
 // Page is a tab with cookies of its own.
 type Page struct {
+	// Angler who signed in last.
+	Angler string
+
 	ctx    context.Context
 	cancel context.CancelFunc
 	base   string
@@ -84,7 +88,12 @@ func (b *Browser) Page(base string, s Size) (*Page, error) {
 		cancel()
 		return nil, err
 	}
-	return &Page{ctx, cancel, base}, nil
+	_, err := chromedp.Call(ctx, page.AddScriptToEvaluateOnNewDocument, page.AddScriptToEvaluateOnNewDocumentParams{Source: underWay})
+	if err != nil {
+		cancel()
+		return nil, err
+	}
+	return &Page{ctx: ctx, cancel: cancel, base: base}, nil
 }
 
 // Close the tab.
@@ -118,6 +127,8 @@ func Eval[T any](p *Page, expression string) (T, error) {
 // Wait until an expression is true.
 func (p *Page) Wait(expression string) error {
 	deadline := time.Now().Add(patience)
+	again := time.NewTicker(40 * time.Millisecond)
+	defer again.Stop()
 	for {
 		ok, err := Eval[bool](p, `!!(`+expression+`)`)
 		if err == nil && ok {
@@ -130,9 +141,39 @@ func (p *Page) Wait(expression string) error {
 			text, _ := Eval[string](p, `document.body.innerText.slice(0, 900)`)
 			return fmt.Errorf("waited %s for %s (%w); the page says:\n%s", patience, expression, errors.Join(errors.New("not yet"), err), text)
 		}
-		time.Sleep(60 * time.Millisecond)
+		<-again.C
 	}
 }
+
+// Still waits until a page is at rest: no request is under way, nothing moves or fades,
+// and nothing has changed for a fifth of a second's frames.
+func (p *Page) Still() error {
+	rests, err := Eval[bool](p, `new Promise((done) => {
+		const until = performance.now() + `+fmt.Sprint(patience.Milliseconds())+`;
+		let same = 0, was = '';
+		const look = () => {
+			const now = document.documentElement.outerHTML;
+			same = now === was && !window.underWay && !`+moving+`(document.documentElement, true) ? same + 1 : 0;
+			was = now;
+			if (same >= 12) return done(true);
+			performance.now() > until ? done(false) : requestAnimationFrame(look);
+		};
+		look();
+	})`)
+	if err == nil && !rests {
+		err = fmt.Errorf("browser: after %s the page is not at rest", patience)
+	}
+	return err
+}
+
+// moving says whether a finite animation runs on an element, on one that holds it or, if
+// asked, on one within it.
+const moving = `((e, within) => document.getAnimations().some((a) => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime)
+	&& (a.effect.target?.contains(e) || within && e.contains(a.effect.target))))`
+
+// underWay counts a page's requests, so that one can wait for their answers.
+const underWay = `(() => { const ask = window.fetch; window.underWay = 0;
+	window.fetch = (...a) => { window.underWay++; return ask(...a).finally(() => window.underWay--); }; })()`
 
 // WaitText until the page shows a text.
 func (p *Page) WaitText(text string) error {
@@ -156,19 +197,36 @@ const find = `((text) => {
   const field = e.htmlFor ? document.getElementById(e.htmlFor) : null;
   e = field?.closest('.ant-select') ?? field ?? e;
   e.scrollIntoView({block: 'center', inline: 'center'});
-  const r = e.getBoundingClientRect();
-  return [r.x + r.width / 2, r.y + r.height / 2];
+  return e;
 })`
+
+// settled gives the middle of what find gives once it stands still: what has just appeared
+// may still move.
+const settled = `((look) => new Promise((done) => {
+  let same = 0, was = '', tries = 300;
+  const again = () => {
+    const e = look();
+    if (!e || tries-- < 0) return done(null);
+    const r = e.getBoundingClientRect();
+    const at = [r.x + r.width / 2, r.y + r.height / 2];
+    same = String(at) === was && !` + moving + `(e, false) ? same + 1 : 0;
+    was = String(at);
+    same >= 3 ? done(at) : requestAnimationFrame(again);
+  };
+  again();
+}))`
 
 // Click what says a text, or begins with it; a row that unfolds need only hold it.
 func (p *Page) Click(text string) error {
 	if err := p.Wait(find + `(` + quote(text) + `)`); err != nil {
 		return fmt.Errorf("nothing to click says %q: %w", text, err)
 	}
-	time.Sleep(80 * time.Millisecond) // what has just appeared may still move
-	at, err := Eval[[2]float64](p, find+`(`+quote(text)+`)`)
+	at, err := Eval[*[2]float64](p, settled+`(() => `+find+`(`+quote(text)+`))`)
 	if err != nil {
 		return err
+	}
+	if at == nil {
+		return fmt.Errorf("browser: %q does not stand still", text)
 	}
 	return p.do(chromedp.MouseClickXY(at[0], at[1]))
 }
@@ -188,21 +246,26 @@ func (p *Page) Fill(label, text string) error {
 // Pick an option, near the top, of the list with a label as it is read out.
 func (p *Page) Pick(label, option string) error {
 	picked, err := Eval[bool](p, `(async () => {
-		const pause = (ms) => new Promise((r) => setTimeout(r, ms));
+		const frame = () => new Promise((r) => requestAnimationFrame(r));
+		const moves = `+moving+`;
 		const input = document.querySelector('[aria-label=' + JSON.stringify(`+quote(label)+`) + ']');
 		if (!input) return false;
 		input.scrollIntoView({block: 'center'});
 		const box = input.closest('.ant-select');
 		box.dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
 		(box.querySelector('.ant-select-selector, .ant-select-content') ?? box).dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
-		for (let n = 0; n < 60; n++) {
-			await pause(60);
+		for (let n = 0; n < 240; n++) {
+			await frame();
 			const open = [...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')].at(-1);
-			if (!open) continue;
+			if (!open || moves(open, true)) continue;
 			const hit = [...open.querySelectorAll('.ant-select-item-option')].find((o) => o.innerText.trim() === `+quote(option)+`);
-			if (hit) { hit.click(); await pause(150); return true; }
+			if (hit) {
+				hit.click();
+				for (let m = 0; m < 120 && (m < 2 || moves(open, true)); m++) await frame();
+				return true;
+			}
 			const list = open.querySelector('.rc-virtual-list-holder');
-			if (list) list.scrollTop += 180;
+			if (list && n % 4 === 0) list.scrollTop += 180;
 		}
 		return false;
 	})()`)
@@ -261,6 +324,7 @@ func (p *Page) SignIn(name, password string) error {
 			return err
 		}
 	}
+	p.Angler = name
 	return nil
 }
 

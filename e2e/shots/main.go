@@ -33,7 +33,9 @@ func click(texts ...string) func(p *browser.Page) error {
 			if err := p.Click(t); err != nil {
 				return err
 			}
-			time.Sleep(300 * time.Millisecond)
+			if err := p.Still(); err != nil {
+				return err
+			}
 		}
 		return nil
 	}
@@ -69,7 +71,9 @@ func showing(p *browser.Page, selector string, texts ...string) error {
 	if err := p.Wait(`document.querySelector('` + selector + `')`); err != nil {
 		return err
 	}
-	time.Sleep(900 * time.Millisecond)
+	if err := p.Still(); err != nil {
+		return err
+	}
 	_, err := browser.Eval[any](p, `(document.querySelector('`+selector+`').scrollIntoView(), 1)`)
 	return err
 }
@@ -167,7 +171,9 @@ func (s shot) take(b *browser.Browser, url, out string) error {
 			return err
 		}
 	}
-	time.Sleep(900 * time.Millisecond)
+	if err := p.Still(); err != nil {
+		return err
+	}
 	png, err := p.Shot()
 	if err != nil {
 		return err

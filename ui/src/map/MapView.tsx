@@ -75,6 +75,8 @@ export default function MapView(p: Props) {
   });
   const { source, ground, over, map } = parts;
   const [resolution, setResolution] = useState(10);
+  const [moving, setMoving] = useState(false);
+  const [touches, setTouches] = useState(0);
   const latest = useRef(p);
   useEffect(() => {
     latest.current = p;
@@ -82,7 +84,10 @@ export default function MapView(p: Props) {
 
   useEffect(() => {
     map.setTarget(box.current!);
-    const moved = () => setResolution(map.getView().getResolution() ?? 10);
+    const moved = () => {
+      setMoving(false);
+      setResolution(map.getView().getResolution() ?? 10);
+    };
     const hit = (pixel: number[]) =>
       map.forEachFeatureAtPixel(
         pixel,
@@ -91,6 +96,7 @@ export default function MapView(p: Props) {
       );
     const click = map.on('singleclick', (e) => {
       const { onPlace, onChoose, onFind } = latest.current;
+      setTouches((n) => n + 1);
       if (onPlace) return onPlace(back(e.coordinate));
       const f = hit(e.pixel);
       if (f?.get('kind') === 'spot') onChoose(f.get('id') as string);
@@ -101,9 +107,10 @@ export default function MapView(p: Props) {
       const on = map.getTargetElement();
       if (on) on.style.cursor = latest.current.onPlace ? 'crosshair' : hit(e.pixel) ? 'pointer' : '';
     });
+    const start = map.on('movestart', () => setMoving(true));
     const end = map.on('moveend', moved);
     return () => {
-      unByKey([click, hover, end]);
+      unByKey([click, hover, start, end]);
       map.setTarget(undefined);
     };
   }, [map]);
@@ -234,6 +241,8 @@ export default function MapView(p: Props) {
         role="application"
         aria-label={`Map of ${p.water.name}. Arrow keys move it, plus and minus zoom${p.onPlace ? ', Enter takes the middle' : ''}. The list beside it says the same in words.`}
         data-level={p.levelM.toFixed(2)}
+        data-moving={moving}
+        data-touches={touches}
         onKeyDown={keys}
       />
       {p.onPlace && <div className="map-cross" aria-hidden="true" />}

@@ -14,12 +14,13 @@ export function Shelter() {
   const here = usePlace();
   const state = useSpotState();
   const now = (kind: string) => state.data?.conditions.find((r) => r.kind === kind)?.value;
-  const wind = now('wind_speed_ms') ?? 6;
+  const wind = now('wind_speed_ms');
   const from = now('wind_from_deg');
-  const strength = Math.max(Math.round(wind), 1);
+  const strength = Math.max(Math.round(wind ?? 0), 1);
   const q = useQuery({
     queryKey: ['shelter', here.spot.id, strength],
     queryFn: ({ signal }) => api.shelter(here.spot.id, strength, signal),
+    enabled: wind !== undefined,
     staleTime: 600_000,
   });
   const list = q.data ?? [];
