@@ -31,22 +31,25 @@ var allowed = map[string][]string{
 	"core/conditions":    {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
 	"core/spot":          {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions"},
 	"core/spot/spottest": {"core/ground", "core/spot", "core/tide"},
-	"core/playbook":      {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/tackle"},
-	"core/rate":          {"core/quantity", "core/conditions", "core/playbook"},
-	"core/scene":         {"core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook"},
-	"core/sweep":         {"core/sky", "core/tide", "core/water", "core/conditions", "core/spot", "core/playbook", "core/rate", "core/scene"},
-	"core/kit":           {"core/quantity", "core/tackle"},
-	"core/rigcard":       {"core/quantity", "core/tackle", "core/playbook"},
-	"core/advise": {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook",
-		"core/rate", "core/scene", "core/tackle", "core/kit"},
-	"interchange/calendar":            {"core/ground"},
-	"interchange/format":              {"core/ground", "interchange/*"},
-	"interchange/kitcsv":              {"core/kit", "interchange/misread", "interchange/table"},
-	"interchange/table":               {"interchange/misread"},
-	"interchange/gauge":               {"core/tide", "interchange/misread", "interchange/table"},
-	"interchange/turns":               {"core/tide", "interchange/misread", "interchange/table", "interchange/gauge"},
-	"interchange/asc":                 {"core/ground", "interchange/misread"},
-	"interchange/soundings":           {"core/ground", "interchange/feature", "interchange/misread", "interchange/nmea", "interchange/table"},
+	"core/playbook": {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions",
+		"core/tackle"},
+	"core/rate":  {"core/quantity", "core/conditions", "core/playbook"},
+	"core/scene": {"core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook"},
+	"core/sweep": {"core/sky", "core/tide", "core/water", "core/conditions", "core/spot", "core/playbook", "core/rate",
+		"core/scene"},
+	"core/kit":     {"core/quantity", "core/tackle"},
+	"core/rigcard": {"core/quantity", "core/tackle", "core/playbook"},
+	"core/advise": {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot",
+		"core/playbook", "core/rate", "core/scene", "core/tackle", "core/kit"},
+	"interchange/calendar": {"core/ground"},
+	"interchange/format":   {"core/ground", "interchange/*"},
+	"interchange/kitcsv":   {"core/kit", "interchange/misread", "interchange/table"},
+	"interchange/table":    {"interchange/misread"},
+	"interchange/gauge":    {"core/tide", "interchange/misread", "interchange/table"},
+	"interchange/turns":    {"core/tide", "interchange/misread", "interchange/table", "interchange/gauge"},
+	"interchange/asc":      {"core/ground", "interchange/misread"},
+	"interchange/soundings": {"core/ground", "interchange/feature", "interchange/misread", "interchange/nmea",
+		"interchange/table"},
 	"interchange/profile":             {"core/ground", "interchange/misread", "interchange/table"},
 	"interchange/places":              {"interchange/feature", "interchange/misread", "interchange/table"},
 	"interchange/feature":             {},
@@ -64,7 +67,8 @@ var allowed = map[string][]string{
 	"server/feed/sim": {"core/*", "interchange/*"},
 	"server/localdb":  {},
 	// The store keeps what the job knows of a spot; it asks no advice.
-	"server/store":   {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot", "core/playbook", "core/kit"},
+	"server/store": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot",
+		"core/playbook", "core/kit"},
 	"server/account": {"server/store"},
 	"server/desk":    {"core/*", "server/store"},
 	// The rooms stand side by side on web and wire; only the router knows them.
@@ -78,8 +82,8 @@ var allowed = map[string][]string{
 	"server/api/bench":      room,
 	"server/api/logbook":    room,
 	"server/api/files":      room,
-	"server/api": {"core/playbook", "server/store", "server/account", "server/api/web", "server/api/places", "server/api/tides", "server/api/conditions",
-		"server/api/advice", "server/api/book", "server/api/bench", "server/api/logbook", "server/api/files"},
+	"server/api": {"core/playbook", "server/store", "server/account", "server/api/web", "server/api/places", "server/api/tides",
+		"server/api/conditions", "server/api/advice", "server/api/book", "server/api/bench", "server/api/logbook", "server/api/files"},
 	"server":         {"core/*", "server/*", "ui"},
 	"ui":             {},
 	"demo":           {"core/*", "server/store", "server/account"},
@@ -92,7 +96,8 @@ var allowed = map[string][]string{
 
 // forbiddenInCore are packages that reach outside: core gets time, bytes and
 // chance handed in.
-var forbiddenInCore = []string{"os", "net", "net/http", "database/sql", "io/ioutil", "log", "log/slog", "math/rand", "math/rand/v2", "encoding/json", "syscall"}
+var forbiddenInCore = []string{"os", "net", "net/http", "database/sql", "io/ioutil", "log", "log/slog", "math/rand", "math/rand/v2",
+	"encoding/json", "syscall"}
 
 func TestImportsPointDownwards(t *testing.T) {
 	seen := map[string]bool{}
@@ -162,7 +167,7 @@ func TestTheAPIIsItsRooms(t *testing.T) {
 		if strings.HasSuffix(path, "_test.go") {
 			continue
 		}
-		assert.Contains(t, []string{"api.go", "session.go", "compress.go", "nostore.go", "ratelimit.go", "sameorigin.go", "security.go"}, filepath.Base(path),
-			"a handler belongs into a room")
+		assert.Contains(t, []string{"api.go", "session.go", "compress.go", "nostore.go", "ratelimit.go", "sameorigin.go", "security.go"},
+			filepath.Base(path), "a handler belongs into a room")
 	}
 }

@@ -63,11 +63,13 @@ func edges14d() (float64, error) {
 	if err != nil {
 		return 0, err
 	}
-	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14, Step: 10 * time.Minute}
+	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14,
+		Step: 10 * time.Minute}
 	for i := range 30 {
 		s.Spots = append(s.Spots, laid[i%len(laid)])
 	}
-	for _, id := range []string{"red-drum", "spotted-seatrout", "florida-pompano", "black-drum", "sheepshead", "southern-flounder", "southern-kingfish", "bluefish"} {
+	for _, id := range []string{"red-drum", "spotted-seatrout", "florida-pompano", "black-drum", "sheepshead", "southern-flounder",
+		"southern-kingfish", "bluefish"} {
 		t, err := book.Target(id)
 		if err != nil {
 			return 0, err
@@ -101,7 +103,8 @@ func median(runs int, f func()) float64 {
 // The 37 constituents US NOAA publishes, with amplitudes and phases of no
 // particular place.
 var names = []string{"M2", "S2", "N2", "K1", "M4", "O1", "M6", "MK3", "S4", "MN4", "NU2", "S6", "MU2", "2N2", "OO1",
-	"LAM2", "S1", "M1", "J1", "MM", "SSA", "SA", "MSF", "MF", "RHO", "Q1", "T2", "R2", "2Q1", "P1", "2SM2", "M3", "L2", "2MK3", "K2", "M8", "MS4"}
+	"LAM2", "S1", "M1", "J1", "MM", "SSA", "SA", "MSF", "MF", "RHO", "Q1", "T2", "R2", "2Q1", "P1", "2SM2", "M3", "L2", "2MK3",
+	"K2", "M8", "MS4"}
 
 const stepS = 360
 
@@ -184,7 +187,8 @@ func adviceDay() (day, blind float64, err error) {
 	}
 	day = median(3, func() {
 		for t := start; t.Before(start.AddDate(0, 0, 1)); t = t.Add(10 * time.Minute) {
-			if _, e := advise.Ask(advise.Question{Book: book, Belief: belief, Target: target, Spots: spots, Time: t, Baseline: pick}); e != nil {
+			if _, e := advise.Ask(advise.Question{Book: book, Belief: belief, Target: target, Spots: spots, Time: t,
+				Baseline: pick}); e != nil {
 				err = e
 			}
 		}

@@ -12,10 +12,12 @@ import (
 // owned by the demo's first angler: things of the usual list by name, those in atHome
 // not with them today.
 var (
-	owned = []string{"Medium spinning rod, 2.2 m", "Surf rod, 3.6 m", "2500 fixed spool", "20 lb braid", "20 lb fluorocarbon", "30 lb fluorocarbon", "1 oz egg sinker", "2 oz pyramid",
-		"1/8 oz head", "1/4 oz head", "1/2 oz head", "3/0 circle hook", "1/0 circle hook", "3/0 weedless hook"}
-	offered = []string{"live-shrimp", "cut-mullet", "sand-crab-strip", "paddle-tail-white", "paddle-tail-dark", "jerk-shad", "twitch-bait", "walking-plug", "bucktail", "metal-spoon"}
-	atHome  = []string{"Surf rod, 3.6 m", "sand-crab-strip", "2 oz pyramid"}
+	owned = []string{"Medium spinning rod, 2.2 m", "Surf rod, 3.6 m", "2500 fixed spool", "20 lb braid", "20 lb fluorocarbon",
+		"30 lb fluorocarbon", "1 oz egg sinker", "2 oz pyramid", "1/8 oz head", "1/4 oz head", "1/2 oz head", "3/0 circle hook",
+		"1/0 circle hook", "3/0 weedless hook"}
+	offered = []string{"live-shrimp", "cut-mullet", "sand-crab-strip", "paddle-tail-white", "paddle-tail-dark", "jerk-shad", "twitch-bait",
+		"walking-plug", "bucktail", "metal-spoon"}
+	atHome = []string{"Surf rod, 3.6 m", "sand-crab-strip", "2 oz pyramid"}
 )
 
 // outfit fills the kit of an angler.

@@ -128,7 +128,8 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 		if err := s.PutOutline(ctx, id(a.name), w.ID, shores); err != nil {
 			return err
 		}
-		if err := s.PutGrid(ctx, id(a.name), w.ID, store.Grid{Grid: terrain(), Source: "depths of the whole coast, " + invented}); err != nil {
+		if err := s.PutGrid(ctx, id(a.name), w.ID, store.Grid{Grid: terrain(), Source: "depths of the whole coast, " +
+			invented}); err != nil {
 			return err
 		}
 		for _, z := range zones(w.Name) {

@@ -43,18 +43,25 @@ type path struct {
 
 var paths = measured([]path{
 	// The inlet and the sound's channel.
-	{points: []xy{{6000, 600}, {6000, 2300}, {5500, 3050}, {4300, 3350}, {3000, 3450}, {1700, 3700}, {1100, 4050}}, from: -6.5, to: -2.2, half: 90, bank: 0.035},
+	{points: []xy{{6000, 600}, {6000, 2300}, {5500, 3050}, {4300, 3350}, {3000, 3450}, {1700, 3700}, {1100, 4050}}, from: -6.5, to: -2.2,
+		half: 90, bank: 0.035},
 	// A creek with fallen timber, winding.
-	{points: []xy{{4700, 4300}, {4720, 4750}, {4880, 5080}, {4600, 5420}, {4900, 5800}, {4720, 6250}, {4800, 6700}}, from: -1.6, to: 0.5, half: 16, bank: 0.18},
+	{points: []xy{{4700, 4300}, {4720, 4750}, {4880, 5080}, {4600, 5420}, {4900, 5800}, {4720, 6250}, {4800, 6700}}, from: -1.6, to: 0.5,
+		half: 16, bank: 0.18},
 	// Fallow Creek, wider.
-	{points: []xy{{2000, 4200}, {1900, 4700}, {1640, 5150}, {1500, 5600}, {1240, 6050}, {1320, 6600}}, from: -1.9, to: 0.1, half: 42, bank: 0.08},
+	{points: []xy{{2000, 4200}, {1900, 4700}, {1640, 5150}, {1500, 5600}, {1240, 6050}, {1320, 6600}}, from: -1.9, to: 0.1,
+		half: 42, bank: 0.08},
 	// The dug canal: nature does not draw straight lines.
 	{points: []xy{{3000, 4300}, {3000, 6500}}, from: -2.6, to: -2.4, half: 9, bank: 0.35},
 	// Side creeks of the canal.
-	{points: []xy{{3000, 5000}, {2780, 5060}, {2640, 5020}}, from: -0.9, to: 0.7, half: 4, bank: 0.2}, {points: []xy{{3000, 5320}, {3230, 5380}, {3380, 5340}}, from: -0.9, to: 0.7, half: 4, bank: 0.2},
-	{points: []xy{{3000, 5640}, {2800, 5720}, {2600, 5690}}, from: -0.9, to: 0.8, half: 4, bank: 0.2}, {points: []xy{{3000, 6020}, {3210, 6100}}, from: -0.9, to: 0.8, half: 4, bank: 0.2},
+	{points: []xy{{3000, 5000}, {2780, 5060}, {2640, 5020}}, from: -0.9, to: 0.7, half: 4, bank: 0.2},
+	{points: []xy{{3000, 5320}, {3230, 5380}, {3380, 5340}}, from: -0.9, to: 0.7, half: 4, bank: 0.2},
+	{points: []xy{{3000, 5640}, {2800, 5720}, {2600, 5690}}, from: -0.9, to: 0.8, half: 4, bank: 0.2},
+	{points: []xy{{3000, 6020}, {3210, 6100}}, from: -0.9, to: 0.8, half: 4, bank: 0.2},
 	// The way into the back lake, over its sill.
-	{points: []xy{{6000, 4250}, {6010, 4700}}, from: -0.9, to: 0.3, half: 8, bank: 0.12}, {points: []xy{{6010, 4700}, {6035, 5020}}, from: 0.3, to: 0.55, half: 6, bank: 0.12}, {points: []xy{{6035, 5020}, {6080, 5330}}, from: 0.55, to: -0.3, half: 6, bank: 0.12},
+	{points: []xy{{6000, 4250}, {6010, 4700}}, from: -0.9, to: 0.3, half: 8, bank: 0.12},
+	{points: []xy{{6010, 4700}, {6035, 5020}}, from: 0.3, to: 0.55, half: 6, bank: 0.12},
+	{points: []xy{{6035, 5020}, {6080, 5330}}, from: 0.55, to: -0.3, half: 6, bank: 0.12},
 })
 
 func measured(list []path) []path {
@@ -135,9 +142,11 @@ func elevation(x, y float64) float64 {
 
 // beach profile: distance seaward of the high water line and elevation, the
 // section of Long Strand carried along the shore.
-var beach = []ground.Point{{DistanceM: -2, ElevationM: 1.75}, {DistanceM: 8, ElevationM: 1.1}, {DistanceM: 18, ElevationM: 0.35}, {DistanceM: 28, ElevationM: -0.55},
-	{DistanceM: 38, ElevationM: -0.6}, {DistanceM: 50, ElevationM: -0.15}, {DistanceM: 62, ElevationM: 0.2}, {DistanceM: 74, ElevationM: 0.1}, {DistanceM: 90, ElevationM: -1.1},
-	{DistanceM: 110, ElevationM: -1.75}, {DistanceM: 132, ElevationM: -1.45}, {DistanceM: 154, ElevationM: -2.4}, {DistanceM: 400, ElevationM: -4.6}, {DistanceM: 2500, ElevationM: -13}}
+var beach = []ground.Point{{DistanceM: -2, ElevationM: 1.75}, {DistanceM: 8, ElevationM: 1.1}, {DistanceM: 18, ElevationM: 0.35},
+	{DistanceM: 28, ElevationM: -0.55}, {DistanceM: 38, ElevationM: -0.6}, {DistanceM: 50, ElevationM: -0.15},
+	{DistanceM: 62, ElevationM: 0.2}, {DistanceM: 74, ElevationM: 0.1}, {DistanceM: 90, ElevationM: -1.1},
+	{DistanceM: 110, ElevationM: -1.75}, {DistanceM: 132, ElevationM: -1.45}, {DistanceM: 154, ElevationM: -2.4},
+	{DistanceM: 400, ElevationM: -4.6}, {DistanceM: 2500, ElevationM: -13}}
 
 func along(points []ground.Point, d float64) float64 {
 	if d <= points[0].DistanceM {
@@ -162,11 +171,12 @@ func sandbed(x, s float64) float64 {
 
 // rockbed before the headland falls off faster and is rough.
 func rockbed(x, s float64) float64 {
-	return along(rock, s) + 0.7*math.Sin(x/37+s/90)*math.Sin(s/41+x/150)*math.Exp(-s/500) + 0.25*math.Sin(x/17)*math.Sin(s/19)*math.Exp(-s/200)
+	return along(rock, s) + 0.7*math.Sin(x/37+s/90)*math.Sin(s/41+x/150)*math.Exp(-s/500) +
+		0.25*math.Sin(x/17)*math.Sin(s/19)*math.Exp(-s/200)
 }
 
-var rock = []ground.Point{{DistanceM: -2, ElevationM: 1.8}, {DistanceM: 25, ElevationM: 0.2}, {DistanceM: 60, ElevationM: -1.6}, {DistanceM: 140, ElevationM: -3.4},
-	{DistanceM: 420, ElevationM: -6.2}, {DistanceM: 2500, ElevationM: -15}}
+var rock = []ground.Point{{DistanceM: -2, ElevationM: 1.8}, {DistanceM: 25, ElevationM: 0.2}, {DistanceM: 60, ElevationM: -1.6},
+	{DistanceM: 140, ElevationM: -3.4}, {DistanceM: 420, ElevationM: -6.2}, {DistanceM: 2500, ElevationM: -15}}
 
 // bell of a width: 1 in the middle.
 func bell(d, width float64) float64 { return math.Exp(-d * d / (2 * width * width)) }
@@ -190,7 +200,8 @@ func (p *path) measure() {
 	p.box = [4]float64{math.Inf(1), math.Inf(1), math.Inf(-1), math.Inf(-1)}
 	p.share = make([]float64, len(p.points))
 	for i, k := range p.points {
-		p.box = [4]float64{math.Min(p.box[0], k.x-p.reach()), math.Min(p.box[1], k.y-p.reach()), math.Max(p.box[2], k.x+p.reach()), math.Max(p.box[3], k.y+p.reach())}
+		p.box = [4]float64{math.Min(p.box[0], k.x-p.reach()), math.Min(p.box[1], k.y-p.reach()), math.Max(p.box[2], k.x+p.reach()),
+			math.Max(p.box[3], k.y+p.reach())}
 		if i > 0 {
 			p.share[i] = p.share[i-1] + math.Hypot(k.x-p.points[i-1].x, k.y-p.points[i-1].y)
 		}
@@ -296,10 +307,13 @@ func stamped(from xy, bearing, half, spotAt float64, points []ground.Point) stam
 
 // Sections of the first spots, and where they lie.
 var (
-	kettleBar    = stamped(xy{3780, 3160}, 0, 40, 45, points(0, 2.1, 7, 1.5, 13, 0.75, 20, 0.32, 27, 0.45, 33, 0.5, 40, 0.68, 46, 0.7, 51, 0.62, 57, 0.05, 66, -0.75, 80, -1.5, 92, -1.7))
-	longStrand   = stamped(xy{2800, shoreAt(2800) + 16}, 180, 40, 52, points(0, 3, 14, 2.1, 26, 1.1, 36, 0.35, 46, -0.55, 56, -0.6, 68, -0.15, 80, 0.2, 92, 0.1, 108, -1.1, 128, -1.75, 150, -1.45, 172, -2.4))
-	cutwaterPier = stamped(xy{3600, shoreAt(3600) + 15}, 180, 40, 90, points(0, 2.6, 18, 1.2, 34, 0.1, 52, -0.7, 75, -1.35, 100, -2, 125, -2.55, 150, -2.9))
-	candleBar    = stamped(xy{1440, 5600}, 90, 30, 31, points(0, 1.9, 9, 1, 18, 0.4, 30, 0.65, 38, 0.6, 45, 0, 60, -1.2, 74, -1.4))
+	kettleBar = stamped(xy{3780, 3160}, 0, 40, 45, points(0, 2.1, 7, 1.5, 13, 0.75, 20, 0.32, 27, 0.45, 33, 0.5, 40, 0.68, 46, 0.7, 51,
+		0.62, 57, 0.05, 66, -0.75, 80, -1.5, 92, -1.7))
+	longStrand = stamped(xy{2800, shoreAt(2800) + 16}, 180, 40, 52, points(0, 3, 14, 2.1, 26, 1.1, 36, 0.35, 46, -0.55, 56, -0.6, 68,
+		-0.15, 80, 0.2, 92, 0.1, 108, -1.1, 128, -1.75, 150, -1.45, 172, -2.4))
+	cutwaterPier = stamped(xy{3600, shoreAt(3600) + 15}, 180, 40, 90, points(0, 2.6, 18, 1.2, 34, 0.1, 52, -0.7, 75, -1.35, 100, -2, 125,
+		-2.55, 150, -2.9))
+	candleBar = stamped(xy{1440, 5600}, 90, 30, 31, points(0, 1.9, 9, 1, 18, 0.4, 30, 0.65, 38, 0.6, 45, 0, 60, -1.2, 74, -1.4))
 
 	stamps = []stamp{kettleBar, longStrand, cutwaterPier, candleBar}
 )

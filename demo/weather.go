@@ -70,7 +70,8 @@ func forecast(now time.Time) []conditions.Reading {
 		w := Weather(t)
 		for _, k := range conditions.Kinds() {
 			if v, told := w[k]; told {
-				out = append(out, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Forecast, Source: "demo forecast, " + invented})
+				out = append(out, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Forecast,
+					Source: "demo forecast, " + invented})
 			}
 		}
 	}

@@ -52,7 +52,8 @@ func TestRibbonIsLegible(t *testing.T) {
 	for _, size := range []browser.Size{browser.Desk, browser.Phone} {
 		p := signedIn(t, "wren", size)
 		require.NoError(t, p.Wait(`document.querySelector('.ribbon .surface-run text') && document.querySelector('.ribbon .peak') && document.querySelector('.ribbon .gloom')`))
-		assert.Regexp(t, "glassy|ripple|chop|rough", eval[string](t, p, `[...document.querySelectorAll('.surface-run text')].map((e) => e.textContent).join(' ')`))
+		assert.Regexp(t, "glassy|ripple|chop|rough", eval[string](t, p,
+			`[...document.querySelectorAll('.surface-run text')].map((e) => e.textContent).join(' ')`))
 		assert.Regexp(t, "springs|neaps", eval[string](t, p, `[...document.querySelectorAll('.peak')].map((e) => e.textContent).join(' ')`))
 		cut := eval[[]string](t, p, `(() => { const w = innerWidth; const all = [...document.querySelectorAll('.ribbon text')].map((e) => [e, e.getBoundingClientRect()]);
 			const out = []; for (const [e, r] of all) if (r.left < 0 || r.right > w) out.push('cut: ' + e.textContent);
@@ -112,7 +113,8 @@ func TestTidesOfOnesOwn(t *testing.T) {
 
 	// Back to its own figures, by hand.
 	own := []string{"55", "55", "0.84", "0.84", "0", "0"}
-	for i, label := range []string{"High water later by", "Low water later by", "High water times", "Low water times", "High water plus", "Low water plus"} {
+	for i, label := range []string{"High water later by", "Low water later by", "High water times", "Low water times", "High water plus",
+		"Low water plus"} {
 		require.NoError(t, p.Fill(label, own[i]))
 	}
 	// What was said before is gone first, so that the message is this one's.
@@ -120,7 +122,8 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.Click("Use these"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.ant-message-notice').length > 0`))
 	require.NoError(t, p.Go("/set-up"))
-	require.NoError(t, p.Wait(`[...document.querySelectorAll('.offsets input')].map((e) => e.value).join(' ') === '`+strings.Join(own, " ")+`'`))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.offsets input')].map((e) => e.value).join(' ') === '`+strings.Join(own,
+		" ")+`'`))
 }
 
 func TestALogIsLookedAtBeforeItIsKept(t *testing.T) {

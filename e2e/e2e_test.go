@@ -393,7 +393,8 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	require.NoError(t, p.Click("Keep the station"))
 	require.NoError(t, p.WaitText("Fallow Creek follows"))
 
-	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.8, PhaseDeg: 77}, {Name: "S2", AmplitudeM: 0.25, PhaseDeg: 99}}, 2.5)
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.8, PhaseDeg: 77},
+		{Name: "S2", AmplitudeM: 0.25, PhaseDeg: 99}}, 2.5)
 	require.NoError(t, err)
 	var b strings.Builder
 	b.WriteString("time,height_m\n")

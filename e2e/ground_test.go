@@ -74,7 +74,8 @@ func TestTheMapFloodsAndDrains(t *testing.T) {
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.spot-list button')].every((b) => b.dataset.open === 'true')`))
 	assert.Less(t, eval[int](t, p, `document.querySelectorAll('.spot-list li').length`), all, "the back lake is shut at low water")
 	require.NoError(t, p.Click("open now"))
-	assert.Contains(t, eval[string](t, p, `document.querySelector('.spot-list').innerText`), "Ladle grass", "a zone's rule stands with its spot")
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.spot-list').innerText`), "Ladle grass",
+		"a zone's rule stands with its spot")
 
 	// By keyboard: the map moves and nears, and a place is taken with Enter.
 	_, err := browser.Eval[any](p, `(document.querySelector('.map-view').focus(), 1)`)
@@ -240,9 +241,11 @@ func TestPlacesAndDepthsInAndOut(t *testing.T) {
 	handFile(t, p, "Choose a file of places", "again.gpx", whole)
 	require.NoError(t, p.Wait(`document.querySelector('.places-plan')?.innerText.includes('lies there already')`))
 
-	handFile(t, p, "Choose a file of depths", "creek.asc", "ncols 4\nnrows 3\nxllcorner -45.156\nyllcorner 31.195\ncellsize 0.001\nNODATA_value -9999\n1 2 3 x\n")
+	handFile(t, p, "Choose a file of depths", "creek.asc",
+		"ncols 4\nnrows 3\nxllcorner -45.156\nyllcorner 31.195\ncellsize 0.001\nNODATA_value -9999\n1 2 3 x\n")
 	require.NoError(t, p.WaitText("read as an ESRI ASCII grid"))
-	assert.True(t, eval[bool](t, p, `[...document.querySelectorAll('.depths button')].find((b) => b.innerText === 'Look at it').disabled`), "unit, sign and datum are asked")
+	assert.True(t, eval[bool](t, p, `[...document.querySelectorAll('.depths button')].find((b) => b.innerText === 'Look at it').disabled`),
+		"unit, sign and datum are asked")
 	for _, c := range []string{"Its numbers are in", "ft", "and count", "downwards (depth)"} {
 		require.NoError(t, p.Click(c))
 	}
@@ -250,7 +253,8 @@ func TestPlacesAndDepthsInAndOut(t *testing.T) {
 	require.NoError(t, p.Fill("which lies above chart datum", "0"))
 	require.NoError(t, p.Click("Look at it"))
 	require.NoError(t, p.Wait(`document.querySelector('.depths [role=alert]')?.innerText.includes('creek.asc: line 7')`))
-	handFile(t, p, "Choose a file of depths", "creek.asc", "ncols 4\nnrows 3\nxllcorner -45.156\nyllcorner 31.195\ncellsize 0.001\nNODATA_value -9999\n1 2 3 4\n5 6 7 8\n-2 -3 -9999 10\n")
+	handFile(t, p, "Choose a file of depths", "creek.asc",
+		"ncols 4\nnrows 3\nxllcorner -45.156\nyllcorner 31.195\ncellsize 0.001\nNODATA_value -9999\n1 2 3 4\n5 6 7 8\n-2 -3 -9999 10\n")
 	require.NoError(t, p.Click("Look at it"))
 	require.NoError(t, p.WaitText("3 × 4 cells"))
 	require.NoError(t, p.WaitText("92 % of them known"))

@@ -16,7 +16,8 @@ const firstChoice = `document.querySelector('.choices .choice-says')?.innerText 
 // press the button with a text, wherever it is scrolled to.
 func press(t *testing.T, p *browser.Page, text string) {
 	t.Helper()
-	require.NoError(t, p.Wait(`[...document.querySelectorAll('button, summary')].some((b) => b.innerText.trim().startsWith('`+text+`'))`), text)
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('button, summary')].some((b) => b.innerText.trim().startsWith('`+text+`'))`),
+		text)
 	_, err := browser.Eval[any](p, `([...document.querySelectorAll('button, summary')].find((b) => b.innerText.trim().startsWith('`+text+`')).click(), 1)`)
 	require.NoError(t, err)
 }

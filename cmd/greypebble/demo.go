@@ -72,7 +72,8 @@ func connect(ctx context.Context, app *server.App, now func() time.Time) error {
 	go feed.Poller{Store: app.Store, Every: forecastEvery, Now: now}.Run(ctx)
 	sounder := &feed.Sounder{Address: sounderAddress, Now: now}
 	go sounder.Run(ctx)
-	go feed.Recorder{Store: app.Store, Sounder: sounder, Angler: demo.AnglerID("wren"), Water: demo.WaterID("Sedge Sound"), Every: soundingEvery}.Run(ctx)
+	go feed.Recorder{Store: app.Store, Sounder: sounder, Angler: demo.AnglerID("wren"), Water: demo.WaterID("Sedge Sound"),
+		Every: soundingEvery}.Run(ctx)
 	return nil
 }
 

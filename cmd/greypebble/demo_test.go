@@ -61,7 +61,8 @@ func start(t *testing.T, data string) *running {
 	port := freePort(t)
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
-	r := &running{t, exec.Command(binary, "demo"), fmt.Sprintf("http://127.0.0.1:%d", port), &http.Client{Jar: jar, Timeout: 20 * time.Second}, &bytes.Buffer{}}
+	r := &running{t, exec.Command(binary, "demo"), fmt.Sprintf("http://127.0.0.1:%d", port),
+		&http.Client{Jar: jar, Timeout: 20 * time.Second}, &bytes.Buffer{}}
 	r.cmd.Env = append(os.Environ(), fmt.Sprintf("PORT=%d", port), "DATA="+data)
 	r.cmd.Stdout, r.cmd.Stderr = r.out, r.out
 	require.NoError(t, r.cmd.Start())
@@ -124,8 +125,8 @@ func TestWhatWasEnteredSurvivesStoppingAndKilling(t *testing.T) {
 	r := start(t, data)
 	put := func(r *running) string {
 		id := uuid.NewString()
-		require.Equal(t, http.StatusOK, r.do("PUT", "/spells/"+id, map[string]any{"spot_id": demo.SpotID("Kettle Bar"), "target": "red-drum",
-			"started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T13:00:00Z"}))
+		require.Equal(t, http.StatusOK, r.do("PUT", "/spells/"+id, map[string]any{"spot_id": demo.SpotID("Kettle Bar"),
+			"target": "red-drum", "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T13:00:00Z"}))
 		return id
 	}
 	first := put(r)

@@ -32,7 +32,8 @@ func (openapiCommand) Run() error {
 
 func main() {
 	var p program
-	k := kong.Parse(&p, kong.Name("greypebble"), kong.Description("The tide desk of a person who fishes from the shore, a pier or a kayak."))
+	k := kong.Parse(&p, kong.Name("greypebble"),
+		kong.Description("The tide desk of a person who fishes from the shore, a pier or a kayak."))
 	if err := k.Run(); err != nil {
 		fmt.Fprintln(os.Stderr, "greypebble:", err)
 		os.Exit(1)

@@ -50,7 +50,8 @@ func listen(address string) (net.Listener, error) {
 // serve until the context ends or lost reports that the database is gone, then
 // let running requests finish.
 func serve(ctx context.Context, l net.Listener, h http.Handler, lost <-chan error) error {
-	s := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute, WriteTimeout: 2 * time.Minute, IdleTimeout: 2 * time.Minute}
+	s := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute, WriteTimeout: 2 * time.Minute,
+		IdleTimeout: 2 * time.Minute}
 	failed := make(chan error, 1)
 	go func() { failed <- s.Serve(l) }()
 	var cause error

@@ -190,9 +190,11 @@ func nothing(q *Question, m *spot.Moment) string {
 	for i := range m.Spot.Marks {
 		if k := &m.Spot.Marks[i]; k.Fishable.Holds(k.Depth(m.LevelM)) {
 			if q.KitOnly {
-				return "Nothing in your kit can be fished for " + q.Target.Name + " here now. Allow what you do not own, or move the time along the ribbon."
+				return "Nothing in your kit can be fished for " + q.Target.Name +
+					" here now. Allow what you do not own, or move the time along the ribbon."
 			}
-			return "Nothing the playbook has for " + q.Target.Name + " can be fished here now. Try another target, or move the time along the ribbon."
+			return "Nothing the playbook has for " + q.Target.Name +
+				" can be fished here now. Try another target, or move the time along the ribbon."
 		}
 	}
 	return fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", m.Spot.Name)

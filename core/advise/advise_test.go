@@ -143,8 +143,8 @@ func TestTemperatureChangesApproachAndPace(t *testing.T) {
 	at := w.when(t, day)
 	q := func(temp float64) Advice {
 		for _, s := range w.spots {
-			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
-				{Kind: conditions.Clarity, Value: 2, Time: at, Origin: conditions.Observed}})
+			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at,
+				Origin: conditions.Observed}, {Kind: conditions.Clarity, Value: 2, Time: at, Origin: conditions.Observed}})
 		}
 		tg, err := w.book.Target("red-drum")
 		require.NoError(t, err)
@@ -174,7 +174,8 @@ func TestLightBringsTheSurfaceLure(t *testing.T) {
 	rank := func(at time.Time) int {
 		tg, err := w.book.Target("seatrout")
 		require.NoError(t, err)
-		w.spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: 22, Time: at, Origin: conditions.Observed}})
+		w.spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: 22, Time: at,
+			Origin: conditions.Observed}})
 		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, At: 0, Time: at, Most: 50})
 		require.NoError(t, err)
 		for i, c := range a.Choices {
@@ -205,7 +206,8 @@ func TestPompanoWantSandCrabInTheTroughOnTheFlood(t *testing.T) {
 
 func TestWhatCannotWorkNeverRanks(t *testing.T) {
 	w := newWorld(t)
-	for _, at := range []time.Time{w.when(t, func(m spot.Moment) bool { return m.LevelM < 0.35 }), w.when(t, func(m spot.Moment) bool { return m.LevelM > 1.5 })} {
+	for _, at := range []time.Time{w.when(t, func(m spot.Moment) bool { return m.LevelM < 0.35 }),
+		w.when(t, func(m spot.Moment) bool { return m.LevelM > 1.5 })} {
 		for i, s := range w.spots {
 			c, err := tide.Over(s.Tide, at, at)
 			require.NoError(t, err)
@@ -278,7 +280,8 @@ func TestUnknownWaterWidensTheInterval(t *testing.T) {
 	require.NoError(t, err)
 	known := func(at time.Time) []conditions.Reading {
 		var list []conditions.Reading
-		for k, v := range map[conditions.Kind]float64{conditions.Clarity: 1.2, conditions.WaterTemp: 18, conditions.WindSpeed: 4, conditions.Cloud: 0.5} {
+		for k, v := range map[conditions.Kind]float64{conditions.Clarity: 1.2, conditions.WaterTemp: 18, conditions.WindSpeed: 4,
+			conditions.Cloud: 0.5} {
 			list = append(list, conditions.Reading{Kind: k, Value: v, Time: at, Origin: conditions.Observed})
 		}
 		return list
@@ -294,7 +297,8 @@ func TestUnknownWaterWidensTheInterval(t *testing.T) {
 	require.NoError(t, err)
 	width := func(readings []conditions.Reading) float64 {
 		w.spots[0].Readings = conditions.Sorted(readings)
-		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at, Baseline: blind, Most: 50})
+		a, err := Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: w.spots, Time: at,
+			Baseline: blind, Most: 50})
 		require.NoError(t, err)
 		for _, c := range a.Choices {
 			if c.Card.Offering == "Live shrimp" {

@@ -25,7 +25,8 @@ func BaselineHour(t time.Time) time.Time { return t.Truncate(baselineStep) }
 // Baseline is what turning up blind is worth for a target: the mean over all spots
 // when they can be reached, at every daylight hour of the fourteen days from a
 // moment, on any mark with fishable water, with nothing particular on the hook.
-func Baseline(book *playbook.Book, belief rate.Belief, target *playbook.Target, spots []*spot.Spot, from time.Time) (*rate.Baseline, error) {
+func Baseline(book *playbook.Book, belief rate.Belief, target *playbook.Target, spots []*spot.Spot,
+	from time.Time) (*rate.Baseline, error) {
 	from = BaselineHour(from)
 	to := from.AddDate(0, 0, baselineDays)
 	bl := rate.NewBaseline(belief, len(book.Rules), book.About(target.ID), len(spots))

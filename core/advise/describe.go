@@ -24,17 +24,21 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	depth := r.mark.Depth(m.LevelM)
 	pattern, size := hookOf(q, r)
 	leader := leaderN(q, r.mark)
-	fill := strings.NewReplacer("{weight}", q.Units.ShowWeight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern), " hook hook", " hook")
+	fill := strings.NewReplacer("{weight}", q.Units.ShowWeight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern),
+		" hook hook", " hook")
 	article := strings.NewReplacer(" a 8 ", " an 8 ", " a 11 ", " an 11 ", " a 18 ", " an 18 ")
 	name := r.offering.Name
 	if r.owned != nil {
 		name = r.owned.Name
 	}
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:], preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
-	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish, Hooked: r.offering.Hooked,
-		Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name, Cast: castTo(q.Units, m.Spot, &r.presentation),
-		Tip: r.rig.Tip, Bite: prose.Capital(r.rig.Bite) + ".", Refused: prose.Capital(r.rig.Refused) + ".", Style: r.way.Style, WeightKg: r.weightKg, SpeedMS: r.speedMS}
+	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:],
+		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
+	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
+		Hooked: r.offering.Hooked, Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name,
+		Cast: castTo(q.Units, m.Spot, &r.presentation),
+		Tip:  r.rig.Tip, Bite: prose.Capital(r.rig.Bite) + ".", Refused: prose.Capital(r.rig.Refused) + ".", Style: r.way.Style,
+		WeightKg: r.weightKg, SpeedMS: r.speedMS}
 	c := &ch.Card
 	if r.owned != nil && r.owned.LengthM > 0 {
 		c.Size = q.Units.ShowShort(r.owned.LengthM)
@@ -117,7 +121,8 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes str
 		}
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
 		c.Pace = count1(turns) + " turns in 10 s"
-		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.ShowRun(r.speedMS), sys.ShowDepth(turn)), weak})
+		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.ShowRun(r.speedMS),
+			sys.ShowDepth(turn)), weak})
 		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
 			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.ShowTemperature(temp)),
@@ -136,17 +141,21 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes str
 	switch {
 	case r.offering.RatedM > 0:
 		c.Depth = fmt.Sprintf("runs to %s over %s", sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
-		work = append(work, Working{"It runs to", sys.ShowDepth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s", sys.ShowDepth(r.offering.RatedM), sys.ShowDistance(usualCast)),
+		work = append(work, Working{"It runs to", sys.ShowDepth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s",
+			sys.ShowDepth(r.offering.RatedM), sys.ShowDistance(usualCast)),
 			"Good to a third; the depth where it first knocks tells you yours."})
 	case r.rig.FloatM > 0:
 		work = append(work, Working{"Below the float", sys.ShowDepth(r.depthM),
-			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.ShowDepth(clearance), sys.ShowDepth(depth)), ""})
+			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.ShowDepth(clearance), sys.ShowDepth(depth)),
+			""})
 	case r.rig.Column == "mid":
-		work = append(work, Working{"Depth to fish", sys.ShowDepth(r.depthM), fmt.Sprintf("half of %s; then lower until it is taken", sys.ShowDepth(depth)), ""})
+		work = append(work, Working{"Depth to fish", sys.ShowDepth(r.depthM),
+			fmt.Sprintf("half of %s; then lower until it is taken", sys.ShowDepth(depth)), ""})
 	}
 	if r.rig.Holds || r.rig.Vertical {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
-			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg), fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.ShowRun(math.Abs(run)), sys.ShowDepth(depth)),
+			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg),
+				fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.ShowRun(math.Abs(run)), sys.ShowDepth(depth)),
 				"Thicker line wants more; the bench works it out for yours."})
 		}
 	}

@@ -23,7 +23,8 @@ import (
 func (w world) shore(place string, kind ground.MarkKind, bottom string, depthM float64) *spot.Spot {
 	s := *w.spots[2]
 	s.Name, s.Place = "Shore", place
-	s.Marks = []ground.Mark{{ID: "m", Name: "Mark", Kind: kind, ElevationM: 0.9 - depthM, Bottom: bottom, Fishable: ground.Depths{MinM: 0.05}}}
+	s.Marks = []ground.Mark{{ID: "m", Name: "Mark", Kind: kind, ElevationM: 0.9 - depthM, Bottom: bottom,
+		Fishable: ground.Depths{MinM: 0.05}}}
 	return &s
 }
 
@@ -31,7 +32,8 @@ func (w world) shore(place string, kind ground.MarkKind, bottom string, depthM f
 func (w world) all(t testing.TB, s *spot.Spot, target string, change func(*Question)) Advice {
 	tg, err := w.book.Target(target)
 	require.NoError(t, err)
-	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s, w.spots[1], w.spots[2]}, Time: w.middle(t, s), Most: 100}
+	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s, w.spots[1], w.spots[2]},
+		Time: w.middle(t, s), Most: 100}
 	if change != nil {
 		change(&q)
 	}
@@ -92,7 +94,8 @@ func TestNothingIsOfferedInANoTakeZone(t *testing.T) {
 	w := newWorld(t)
 	s := w.shore("oyster bar", ground.Edge, "shell", 1.2)
 	ring := ground.Ring{{Lat: 30.9, Lon: -45.1}, {Lat: 31.1, Lon: -45.1}, {Lat: 31.1, Lon: -44.9}}
-	zone := ground.Zone{Name: "Refuge", Kind: ground.NoTake, Says: "No take", Source: "a notice", Checked: time.Date(2026, 4, 1, 0, 0, 0, 0, time.UTC), Ring: ring}
+	zone := ground.Zone{Name: "Refuge", Kind: ground.NoTake, Says: "No take", Source: "a notice",
+		Checked: time.Date(2026, 4, 1, 0, 0, 0, 0, time.UTC), Ring: ring}
 	s.Zones = []ground.Zone{zone}
 	a := w.all(t, s, "red-drum", nil)
 	assert.Empty(t, a.Choices)
@@ -114,7 +117,8 @@ func TestTheOwnedFinishCounts(t *testing.T) {
 		a := w.all(t, s, "red-drum", func(q *Question) {
 			q.Kit = kit.Kit{{ID: "1", Kind: kit.Lure, Name: "Mine", Offering: "jerk-shad", Finish: finish, InHand: true}}
 			q.KitOnly = true
-			q.Spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.Clarity, Value: 4, Time: q.Time, Origin: conditions.Observed}})
+			q.Spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.Clarity, Value: 4, Time: q.Time,
+				Origin: conditions.Observed}})
 		})
 		require.Len(t, a.Choices, 1)
 		assert.Equal(t, "Mine", a.Choices[0].Card.Offering)
@@ -136,8 +140,8 @@ func TestColderIsNeverFaster(t *testing.T) {
 		blind, err := Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
 		require.NoError(t, err)
 		pace := func(temp, secchi float64) map[string]float64 {
-			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at, Origin: conditions.Observed},
-				{Kind: conditions.Clarity, Value: secchi, Time: at, Origin: conditions.Observed}})
+			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at,
+				Origin: conditions.Observed}, {Kind: conditions.Clarity, Value: secchi, Time: at, Origin: conditions.Observed}})
 			m, err := s.At(c, at)
 			require.NoError(t, err)
 			q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s}, Time: at, Baseline: blind}
@@ -223,7 +227,10 @@ func TestChosenSidesChangeTheHookAndTheLeader(t *testing.T) {
 	assert.Contains(t, j.Retrieve, "Strike when the line tightens")
 	tied := func(c Card) bool { return c.Leader != "" }
 	assert.Contains(t, card("Q11", "wire", "bluefish", tied).Card.Leader, "wire")
-	assert.Contains(t, card("Q11", "fluorocarbon", "bluefish", func(c Card) bool { return tied(c) && c.RigID != "surface-leader" }).Card.Leader, "fluorocarbon")
+	assert.Contains(t, card("Q11", "fluorocarbon", "bluefish", func(c Card) bool {
+		return tied(c) &&
+			c.RigID != "surface-leader"
+	}).Card.Leader, "fluorocarbon")
 }
 
 // The arithmetic names what falls, and a pause only where the retrieve has one that
@@ -239,7 +246,8 @@ func TestTheArithmeticSpeaksOfWhatIsTiedOn(t *testing.T) {
 		return ""
 	}
 	seen := map[string]bool{}
-	for _, ask := range [][2]string{{"pier", "weakfish"}, {"reef", "black-sea-bass"}, {"oyster bar", "red-drum"}, {"surf beach", "california-halibut"}} {
+	for _, ask := range [][2]string{{"pier", "weakfish"}, {"reef", "black-sea-bass"}, {"oyster bar", "red-drum"},
+		{"surf beach", "california-halibut"}} {
 		for _, c := range w.all(t, w.shore(ask[0], ground.Edge, "sand", 6), ask[1], nil).Choices {
 			fall := working(c, "Fall to the bottom")
 			switch {

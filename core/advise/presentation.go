@@ -103,9 +103,11 @@ func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) str
 	case !rig.UsedAt(o.m.Spot.Place):
 		return fmt.Sprintf("%s is not for a %s", prose.LowerFirst(rig.Name), o.m.Spot.Place)
 	case depthM < rig.MinDepthM:
-		return fmt.Sprintf("%s wants %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MinDepthM), prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
+		return fmt.Sprintf("%s wants %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MinDepthM),
+			prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
 	case depthM > rig.MaxDepthM:
-		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MaxDepthM), prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
+		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MaxDepthM),
+			prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
 	case rig.FloatM > 0 && depthM < math.Min(rig.FloatM, rig.LeaderM)+clearance:
 		return fmt.Sprintf("what hangs below the float would drag in %s", sys.ShowDepth(depthM))
 	case !rig.SnagSafe && snags(rig, mark):
@@ -175,7 +177,8 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		if p.owned != nil && p.owned.WeightKg > 0 {
 			want = p.owned.WeightKg
 			if want > most*1.05 {
-				return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", sys.ShowWeight(want), sys.ShowDepth(depth))
+				return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", sys.ShowWeight(want),
+					sys.ShowDepth(depth))
 			}
 			return want, ""
 		}
@@ -190,13 +193,15 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		}
 		if p.owned != nil && p.owned.WeightKg > 0 {
 			if p.owned.WeightKg < need*tooLight {
-				return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", sys.ShowWeight(p.owned.WeightKg), sys.ShowWeight(need))
+				return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", sys.ShowWeight(p.owned.WeightKg),
+					sys.ShowWeight(need))
 			}
 			return p.owned.WeightKg, ""
 		}
 		return math.Max(math.Max(need, p.rig.WeightKg), p.offering.WeightKg*smallestOf), ""
 	case p.rig.Holds && o.current > 0:
-		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: thinBraid, LineLengthM: math.Max(depth*3, 30), DepthM: depth, Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
+		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: thinBraid, LineLengthM: math.Max(depth*3, 30), DepthM: depth,
+			Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
 		if err == nil {
 			return math.Max(l.HoldKg, p.rig.WeightKg), ""
 		}

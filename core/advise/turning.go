@@ -44,7 +44,8 @@ var probes = []probe{
 	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.Units.ShowDepth},
 	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.Units.ShowTemperature},
 	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.Units.ShowWind},
-	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s", func(_ quantity.Units, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
+	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s",
+		func(_ quantity.Units, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
 }
 
 const (
@@ -141,7 +142,8 @@ func (q *Question) turning(m *spot.Moment, p *probe, v conditions.Value, end flo
 		if t.Rises {
 			says = p.rises
 		}
-		t.Says = fmt.Sprintf(says, p.show(q.Units, t.Past)) + ": " + prose.LowerFirst(t.Offering) + ", " + preposition(then.mark) + " " + prose.WithArticle(then.mark.Name) + "."
+		t.Says = fmt.Sprintf(says, p.show(q.Units, t.Past)) + ": " + prose.LowerFirst(t.Offering) + ", " + preposition(then.mark) + " " +
+			prose.WithArticle(then.mark.Name) + "."
 		return t, nil
 	}
 	return nil, nil
@@ -215,7 +217,8 @@ func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
 		}
 		in := t.Sub(q.Time)
 		return &Turning{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
-			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark), prose.WithArticle(o.mark.Name))}, nil
+			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark),
+				prose.WithArticle(o.mark.Name))}, nil
 	}
 	return nil, nil
 }

@@ -13,7 +13,8 @@ func TestChangeAndTotal(t *testing.T) {
 		return Reading{Kind: k, Value: v, Time: now.Add(time.Duration(h * float64(time.Hour))), Origin: o}
 	}
 	r := Sorted([]Reading{at(-24, WaterTemp, 14, Forecast), at(-23, WaterTemp, 15, Forecast), at(0, WaterTemp, 17, Observed),
-		at(-30, Rain, 9, Forecast), at(-20, Rain, 3, Forecast), at(-20, Rain, 5, Observed), at(-2, Rain, 2, Forecast), at(1, Rain, 50, Forecast)})
+		at(-30, Rain, 9, Forecast), at(-20, Rain, 3, Forecast), at(-20, Rain, 5, Observed), at(-2, Rain, 2, Forecast),
+		at(1, Rain, 50, Forecast)})
 	by, known := r.Change(WaterTemp, now, 24*time.Hour)
 	assert.True(t, known)
 	assert.InDelta(t, 3, by, 1e-9)
@@ -39,7 +40,8 @@ func TestAnyThreeReadingsAreEvenlyMixed(t *testing.T) {
 		}
 		assert.Len(t, seen, 8, "without reading %d", left)
 	}
-	b := Believed{Clarity: {Reading{Kind: Clarity, Value: 1}, 0.3, 0}, WaterTemp: {Reading{Kind: WaterTemp, Value: 15}, 2, 0}, WindSpeed: {Reading{Kind: WindSpeed, Value: 5}, 1, 0}, Cloud: {Reading{Kind: Cloud, Value: 0.5}, 0.2, 0}}
+	b := Believed{Clarity: {Reading{Kind: Clarity, Value: 1}, 0.3, 0}, WaterTemp: {Reading{Kind: WaterTemp, Value: 15}, 2, 0},
+		WindSpeed: {Reading{Kind: WindSpeed, Value: 5}, 1, 0}, Cloud: {Reading{Kind: Cloud, Value: 0.5}, 0.2, 0}}
 	low, high := b.Ends()
 	for k := range Scenarios {
 		v := b.Scenario(k)

@@ -16,7 +16,8 @@ const (
 
 // Classes of depth from dry ground downwards: to the ankle, the knee, the thigh,
 // more than one should wade, and water for any boat that fishes inshore.
-var Classes = []Class{{"dry", -maxElevation}, {"ankle", 0}, {"knee", kneeFromM}, {"thigh", thighFromM}, {"over wading", thighM}, {"boat", boatFromM}}
+var Classes = []Class{{"dry", -maxElevation}, {"ankle", 0}, {"knee", kneeFromM}, {"thigh", thighFromM}, {"over wading", thighM},
+	{"boat", boatFromM}}
 
 // ClassOf a depth in metres; negative is dry.
 func ClassOf(depthM float64) Class {

@@ -27,7 +27,8 @@ func NewGrid(south, west, dLat, dLon float64, rows, cols int) (*Grid, error) {
 	case !(dLat > 0 && dLat < 1) || !(dLon > 0 && dLon < 1):
 		return nil, fmt.Errorf("ground: cells of a grid must be between 0 and 1 degree, not %v × %v", dLat, dLon)
 	case !(south >= -90 && south+dLat*float64(rows-1) <= 90) || !(west >= -180 && west+dLon*float64(cols-1) <= 360):
-		return nil, fmt.Errorf("ground: a grid from %v, %v with %d × %d cells of %v × %v degrees leaves the Earth", south, west, rows, cols, dLat, dLon)
+		return nil, fmt.Errorf("ground: a grid from %v, %v with %d × %d cells of %v × %v degrees leaves the Earth", south, west, rows,
+			cols, dLat, dLon)
 	}
 	g := &Grid{south, west, dLat, dLon, rows, cols, make([]float32, rows*cols)}
 	for i := range g.Z {

@@ -75,7 +75,8 @@ func TestContourOfACone(t *testing.T) {
 	assert.False(t, land.Land(LatLon{middle.Lat + 160/perDegree, middle.Lon}))
 	few := land.Simplified(3)
 	assert.Less(t, len(few.Rings[0]), len(land.Rings[0])/3)
-	f, s := land.Fetches(LatLon{middle.Lat + 400/perDegree, middle.Lon}, 1e4), few.Fetches(LatLon{middle.Lat + 400/perDegree, middle.Lon}, 1e4)
+	f, s := land.Fetches(LatLon{middle.Lat + 400/perDegree, middle.Lon}, 1e4),
+		few.Fetches(LatLon{middle.Lat + 400/perDegree, middle.Lon}, 1e4)
 	assert.InDelta(t, 250, f[18], 1)
 	assert.InDelta(t, f[18], s[18], 3.5)
 }
@@ -112,7 +113,8 @@ func TestCut(t *testing.T) {
 }
 
 func TestGridRefusesNonsense(t *testing.T) {
-	for _, bad := range [][]float64{{0, 0, 1e-4, 1e-4, 1, 9}, {0, 0, 0, 1e-4, 9, 9}, {89.9999, 0, 1e-3, 1e-3, 9, 9}, {0, 0, math.NaN(), 1, 9, 9}, {0, 0, 1e-4, 1e-4, 1e5, 1e5}} {
+	for _, bad := range [][]float64{{0, 0, 1e-4, 1e-4, 1, 9}, {0, 0, 0, 1e-4, 9, 9}, {89.9999, 0, 1e-3, 1e-3, 9, 9},
+		{0, 0, math.NaN(), 1, 9, 9}, {0, 0, 1e-4, 1e-4, 1e5, 1e5}} {
 		_, err := NewGrid(bad[0], bad[1], bad[2], bad[3], int(bad[4]), int(bad[5]))
 		assert.Error(t, err, "%v", bad)
 	}

@@ -15,8 +15,9 @@ import (
 var day = time.Date(2026, 5, 12, 0, 0, 0, 0, time.UTC)
 
 func curve(t require.TestingT, hours int) *tide.Curve {
-	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40}, {Name: "S2", AmplitudeM: 0.15, PhaseDeg: 70},
-		{Name: "K1", AmplitudeM: 0.1, PhaseDeg: 200}, {Name: "M4", AmplitudeM: 0.05, PhaseDeg: 10}}, 0.9)
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40},
+		{Name: "S2", AmplitudeM: 0.15, PhaseDeg: 70}, {Name: "K1", AmplitudeM: 0.1, PhaseDeg: 200},
+		{Name: "M4", AmplitudeM: 0.05, PhaseDeg: 10}}, 0.9)
 	require.NoError(t, err)
 	c, err := tide.Over(h, day, day.Add(time.Duration(hours)*time.Hour))
 	require.NoError(t, err)

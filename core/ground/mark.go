@@ -109,7 +109,8 @@ func (m Mark) Validate() error {
 	if !KnownBottom(m.Bottom) {
 		return UnknownBottom(m.Bottom)
 	}
-	for what, v := range map[string]float64{"elevation": m.ElevationM, "distance": m.DistanceM, "least depth": m.Fishable.MinM, "greatest depth": m.Fishable.MaxM} {
+	for what, v := range map[string]float64{"elevation": m.ElevationM, "distance": m.DistanceM, "least depth": m.Fishable.MinM,
+		"greatest depth": m.Fishable.MaxM} {
 		if math.IsNaN(v) || math.Abs(v) > maxDistance {
 			return fmt.Errorf("ground: mark %q: %s must be a finite number of metres, not %v", m.Name, what, v)
 		}

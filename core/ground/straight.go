@@ -112,7 +112,8 @@ func (f *finder) straight(cells []int) (Find, bool) {
 		lo, hi = math.Min(lo, u), math.Max(hi, u)
 	}
 	// Most of it must lie on the line, all along.
-	if hi-lo < straightLeast || off > straightOff || float64(len(keep)) < 0.6*float64(len(cells)) || float64(len(keep))*math.Max(f.north, f.east) < (hi-lo) {
+	if hi-lo < straightLeast || off > straightOff || float64(len(keep)) < 0.6*float64(len(cells)) ||
+		float64(len(keep))*math.Max(f.north, f.east) < (hi-lo) {
 		return Find{}, false
 	}
 	creeks := f.joining(cells, x0, y0, sin, cos)

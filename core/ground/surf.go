@@ -121,7 +121,8 @@ func moveBar(s *Section, points []Point, b SeenBar) []Point {
 	crest := -1
 	for i := 1; i+1 < len(points); i++ {
 		p := points[i]
-		if p.ElevationM >= points[i-1].ElevationM && p.ElevationM > points[i+1].ElevationM && math.Abs(p.DistanceM-b.DistanceM) <= nearBar &&
+		if p.ElevationM >= points[i-1].ElevationM && p.ElevationM > points[i+1].ElevationM &&
+			math.Abs(p.DistanceM-b.DistanceM) <= nearBar &&
 			(crest < 0 || math.Abs(p.DistanceM-b.DistanceM) < math.Abs(points[crest].DistanceM-b.DistanceM)) {
 			crest = i
 		}

@@ -48,7 +48,8 @@ func TestSurfReadBothWays(t *testing.T) {
 }
 
 func TestSurfMovesTheBarOfASection(t *testing.T) {
-	drawn, err := NewSection([]Point{{0, 3}, {26, 1.1}, {46, -0.55}, {56, -0.6}, {68, -0.15}, {80, 0.2}, {92, 0.1}, {108, -1.1}, {128, -1.75}, {150, -1.45}, {172, -2.4}})
+	drawn, err := NewSection([]Point{{0, 3}, {26, 1.1}, {46, -0.55}, {56, -0.6}, {68, -0.15}, {80, 0.2}, {92, 0.1}, {108, -1.1},
+		{128, -1.75}, {150, -1.45}, {172, -2.4}})
 	require.NoError(t, err)
 	surf, err := ReadSurf(1.2, []Break{{95, 0.6}})
 	require.NoError(t, err)

@@ -66,7 +66,8 @@ func TestVisitsAgainstBruteForce(t *testing.T) {
 
 func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 	c := curve(t, 26)
-	marks := []Mark{{Name: "a", Kind: Edge, ElevationM: 0, Fishable: Depths{MinM: 0.2}}, {Name: "b", Kind: Crest, ElevationM: 0.9, Fishable: Depths{MinM: 0.2}}}
+	marks := []Mark{{Name: "a", Kind: Edge, ElevationM: 0, Fishable: Depths{MinM: 0.2}},
+		{Name: "b", Kind: Crest, ElevationM: 0.9, Fishable: Depths{MinM: 0.2}}}
 	a := Access{Manner: Kayak, In: Passage{"the sill", 0.2}, Out: Passage{"the sill", 0.2}}
 	for _, v := range a.Visits(c, marks, Plan{}) {
 		if v.Marks < 2 {
@@ -88,7 +89,8 @@ func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 
 func TestVisitInWords(t *testing.T) {
 	at := func(h, m int) time.Time { return time.Date(2026, 5, 12, h, m, 0, 0, time.UTC) }
-	v := Visit{Window: Window{at(12, 40), at(16, 30), "too deep at the gut on the way back"}, BeOutBy: at(16, 15), BestFrom: at(13, 20), BestUntil: at(15, 10)}
+	v := Visit{Window: Window{at(12, 40), at(16, 30), "too deep at the gut on the way back"}, BeOutBy: at(16, 15), BestFrom: at(13, 20),
+		BestUntil: at(15, 10)}
 	zone := time.FixedZone("", -3*3600)
 	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone))
 	assert.Equal(t, "Open throughout.", Visit{}.Says(zone))

@@ -11,7 +11,8 @@ import (
 // between two lines of white is a trough.
 func TestWhiteWaterShowsBarAndTrough(t *testing.T) {
 	s, err := NewSection([]Point{{DistanceM: 0, ElevationM: 2}, {DistanceM: 25, ElevationM: 0.8}, {DistanceM: 38, ElevationM: -1.1},
-		{DistanceM: 52, ElevationM: -1.2}, {DistanceM: 75, ElevationM: 0.1}, {DistanceM: 88, ElevationM: 0.1}, {DistanceM: 120, ElevationM: -2.5}, {DistanceM: 160, ElevationM: -4}})
+		{DistanceM: 52, ElevationM: -1.2}, {DistanceM: 75, ElevationM: 0.1}, {DistanceM: 88, ElevationM: 0.1},
+		{DistanceM: 120, ElevationM: -2.5}, {DistanceM: 160, ElevationM: -4}})
 	require.NoError(t, err)
 	white := func(level, breaker float64) func(d float64) bool {
 		spans := WhiteWater(s, level, breaker)

@@ -7,8 +7,8 @@ import (
 )
 
 // Places are the kinds of spot that are told apart.
-var Places = []string{"oyster bar", "grass flat", "mud flat", "overhung bank", "timbered creek", "dug canal", "back lake", "surf beach", "pier",
-	"jetty", "seawall", "rocky shore", "reef", "ledge", "harbour mouth", "river bend", "estuary"}
+var Places = []string{"oyster bar", "grass flat", "mud flat", "overhung bank", "timbered creek", "dug canal", "back lake",
+	"surf beach", "pier", "jetty", "seawall", "rocky shore", "reef", "ledge", "harbour mouth", "river bend", "estuary"}
 
 // Bottoms a mark may have.
 var Bottoms = []string{"shell", "sand", "mud", "grass", "rock", "timber"}

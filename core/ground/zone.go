@@ -132,7 +132,8 @@ func (z *Zone) Inside(p LatLon) bool {
 // Warning to show before anything else, with where it comes from and whether it
 // is time to look it up again.
 func (z *Zone) Warning(now time.Time) string {
-	says := fmt.Sprintf("%s (%s): %s Source: %s, checked %s; ask your authority.", z.Name, z.Kind, strings.TrimRight(z.Says, ".")+".", z.Source, z.Checked.Format("2 January 2006"))
+	says := fmt.Sprintf("%s (%s): %s Source: %s, checked %s; ask your authority.", z.Name, z.Kind, strings.TrimRight(z.Says, ".")+".",
+		z.Source, z.Checked.Format("2 January 2006"))
 	if now.Sub(z.Checked) > old {
 		says += " That is more than a year ago: look it up again."
 	}

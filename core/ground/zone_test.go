@@ -9,8 +9,8 @@ import (
 )
 
 func zone() Zone {
-	return Zone{Name: "Nursery", Kind: Seasonal, Says: "No bait-catcher's rigs", Source: "notice at the slip", Checked: day.AddDate(0, -2, 0), From: 1101, To: 315,
-		Ring: about(middle, -100, -100, 100, -100, 100, 100, -100, 100)}
+	return Zone{Name: "Nursery", Kind: Seasonal, Says: "No bait-catcher's rigs", Source: "notice at the slip",
+		Checked: day.AddDate(0, -2, 0), From: 1101, To: 315, Ring: about(middle, -100, -100, 100, -100, 100, 100, -100, 100)}
 }
 
 func TestZonesHoldInTheirSeason(t *testing.T) {
@@ -28,8 +28,10 @@ func TestZonesHoldInTheirSeason(t *testing.T) {
 
 func TestBadZonesAreNamed(t *testing.T) {
 	for says, spoil := range map[string]func(z *Zone){
-		"name": func(z *Zone) { z.Name = " " }, "source": func(z *Zone) { z.Source = "" }, "day it was checked": func(z *Zone) { z.Checked = time.Time{} },
-		"unknown kind": func(z *Zone) { z.Kind = "forbidden" }, "season": func(z *Zone) { z.To = 0 }, "points": func(z *Zone) { z.Ring = z.Ring[:2] },
+		"name": func(z *Zone) { z.Name = " " }, "source": func(z *Zone) { z.Source = "" },
+		"day it was checked": func(z *Zone) { z.Checked = time.Time{} },
+		"unknown kind":       func(z *Zone) { z.Kind = "forbidden" }, "season": func(z *Zone) { z.To = 0 },
+		"points":         func(z *Zone) { z.Ring = z.Ring[:2] },
 		"crosses itself": func(z *Zone) { z.Ring[1], z.Ring[2] = z.Ring[2], z.Ring[1] },
 	} {
 		z := zone()

@@ -88,8 +88,9 @@ func (i Item) Validate() error {
 		what        string
 		value, most float64
 		unit        string
-	}{{"length", i.LengthM, 1000, "m"}, {"weight", i.WeightKg, 5, "kg"}, {"casting weight", i.RatedKg, 5, "kg"}, {"ratio", i.Ratio, 20, ""}, {"spool", i.SpoolM, 0.5, "m"},
-		{"turn", i.TurnM, 5, "m"}, {"diameter", i.DiameterM, 0.005, "m"}, {"breaking strength", i.BreakN, 5000, "N"}, {"rated depth", i.RatedM, 15, "m"},
+	}{{"length", i.LengthM, 1000, "m"}, {"weight", i.WeightKg, 5, "kg"}, {"casting weight", i.RatedKg, 5, "kg"},
+		{"ratio", i.Ratio, 20, ""}, {"spool", i.SpoolM, 0.5, "m"}, {"turn", i.TurnM, 5, "m"}, {"diameter", i.DiameterM, 0.005, "m"},
+		{"breaking strength", i.BreakN, 5000, "N"}, {"rated depth", i.RatedM, 15, "m"},
 		{"fall", i.FallMS, 5, "m/s"}, {"count", float64(i.Count), 10_000, ""}} {
 		if math.IsNaN(k.value) || k.value < 0 || k.value > k.most {
 			return bad("%s must be between 0 and %v %s, not %v", k.what, k.most, k.unit, k.value)

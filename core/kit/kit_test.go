@@ -50,10 +50,13 @@ func TestHooksStandInARow(t *testing.T) {
 
 func TestTheNearestOwned(t *testing.T) {
 	k := Kit{
-		{ID: "a", Kind: Head, Name: "1/8", WeightKg: 0.0035, InHand: true}, {ID: "b", Kind: Head, Name: "1/2", WeightKg: 0.0142, InHand: true},
+		{ID: "a", Kind: Head, Name: "1/8", WeightKg: 0.0035, InHand: true},
+		{ID: "b", Kind: Head, Name: "1/2", WeightKg: 0.0142, InHand: true},
 		{ID: "h", Kind: Head, Name: "at home", WeightKg: 0.007},
-		{Kind: Hook, Name: "2/0 circle", Pattern: "circle", Size: "2/0", InHand: true}, {Kind: Hook, Name: "1/0 J", Pattern: "J", Size: "1/0", InHand: true},
-		{Kind: Sinker, Name: "1 oz egg", Pattern: "egg", WeightKg: 0.028, InHand: true}, {Kind: Reel, Name: "r", Ratio: 6, SpoolM: 0.04, InHand: true},
+		{Kind: Hook, Name: "2/0 circle", Pattern: "circle", Size: "2/0", InHand: true},
+		{Kind: Hook, Name: "1/0 J", Pattern: "J", Size: "1/0", InHand: true},
+		{Kind: Sinker, Name: "1 oz egg", Pattern: "egg", WeightKg: 0.028, InHand: true},
+		{Kind: Reel, Name: "r", Ratio: 6, SpoolM: 0.04, InHand: true},
 	}
 	h, fit := k.HeadFor(0.007, 1)
 	assert.Equal(t, Near, fit, "the 7 g head is at home")

@@ -18,8 +18,9 @@ import (
 // ordinary is a day on which nothing stands out.
 func ordinary() Facts {
 	f := Nothing()
-	for m, v := range map[Measure]float64{Level: 0.7, RiseRate: 0.12, Flow: 0.12, Elapsed: 0.5, TideRange: 0.8, SunAltitude: 18, SurfaceLight: 20_000, LureLight: 5000,
-		DaysFromFull: 9 * 86400, Secchi: 1.2, WaterTemp: 18, WindSpeed: 3, Cloud: 0.4, Depth: 1.5, LureDepth: 0.8, Clearance: 0.7} {
+	for m, v := range map[Measure]float64{Level: 0.7, RiseRate: 0.12, Flow: 0.12, Elapsed: 0.5, TideRange: 0.8, SunAltitude: 18,
+		SurfaceLight: 20_000, LureLight: 5000, DaysFromFull: 9 * 86400, Secchi: 1.2, WaterTemp: 18, WindSpeed: 3, Cloud: 0.4, Depth: 1.5,
+		LureDepth: 0.8, Clearance: 0.7} {
 		f.Measure[m] = v
 	}
 	f.Say(Stage, "flood")
@@ -160,7 +161,8 @@ func TestTargetsBecomeRules(t *testing.T) {
 		for j := range b.Offerings {
 			f.Offer(&b.Offerings[j])
 			if len(target.Eats) > 0 {
-				assert.Equal(t, slices.Contains(target.Eats, b.Offerings[j].ID), weight("eats", &f) == 1, "%s: %s", target.ID, b.Offerings[j].ID)
+				assert.Equal(t, slices.Contains(target.Eats, b.Offerings[j].ID), weight("eats", &f) == 1, "%s: %s", target.ID,
+					b.Offerings[j].ID)
 			}
 		}
 		f.Measure[Secchi] = 0.1

@@ -68,7 +68,8 @@ func (b *Book) Over(o Overlay) (*Book, error) {
 	if err := b.CheckSchools(o.Schools); err != nil {
 		return nil, err
 	}
-	out := &Book{Rules: slices.Clone(b.Rules), Targets: slices.Clone(b.Targets), Offerings: b.Offerings, Rigs: b.Rigs, Schools: b.Schools, chosen: maps.Clone(b.chosen), shipped: b.Shipped()}
+	out := &Book{Rules: slices.Clone(b.Rules), Targets: slices.Clone(b.Targets), Offerings: b.Offerings, Rigs: b.Rigs, Schools: b.Schools,
+		chosen: maps.Clone(b.chosen), shipped: b.Shipped()}
 	for _, f := range o.Files {
 		if err := out.readOwn(f); err != nil {
 			return nil, err

@@ -20,7 +20,8 @@ func TestChangesLieOverTheBook(t *testing.T) {
 	require.NoError(t, err)
 	assert.Same(t, b, same)
 
-	changed, err := b.Over(Overlay{Changes: map[string]Change{"moving-water": {Off: true}, "slack-water": {Effect: "hopeless", Certainty: "firm"}, "a rule to come": {Off: true}}})
+	changed, err := b.Over(Overlay{Changes: map[string]Change{"moving-water": {Off: true},
+		"slack-water": {Effect: "hopeless", Certainty: "firm"}, "a rule to come": {Off: true}}})
 	require.NoError(t, err)
 	slack, _ := changed.Rule("slack-water")
 	assert.Equal(t, prior("hopeless", "firm"), slack.Prior)
@@ -175,7 +176,8 @@ func TestLintFindsWhatIsHardlyMeant(t *testing.T) {
 	b, err := Builtin()
 	require.NoError(t, err)
 	rule := func(id, effect, when string) string {
-		return "- {id: " + id + ", says: x, idea: mine, origin: my own, family: flow, effect: " + effect + ", certainty: usual, targets: [red-drum], when: " + when + "}\n"
+		return "- {id: " + id + ", says: x, idea: mine, origin: my own, family: flow, effect: " + effect +
+			", certainty: usual, targets: [red-drum], when: " + when + "}\n"
 	}
 	for when, want := range map[string]string{
 		"{depth: {above: 500 m, soft: 1 m}}":                                                             "can never apply: no depth satisfies it",
@@ -198,7 +200,8 @@ func TestLintFindsWhatIsHardlyMeant(t *testing.T) {
 			assert.Contains(t, found[0].String(), want, when)
 		}
 	}
-	found, err := b.Check(File{"mine.yaml", []byte("rules:\n" + rule("a", "clear plus", "{mark: edge}") + rule("b", "clear plus", "{mark: edge}"))})
+	found, err := b.Check(File{"mine.yaml", []byte("rules:\n" + rule("a", "clear plus", "{mark: edge}") +
+		rule("b", "clear plus", "{mark: edge}"))})
 	require.NoError(t, err)
 	require.Len(t, found, 1)
 	assert.Contains(t, found[0].String(), `repeats "b"`)
@@ -227,8 +230,9 @@ func TestTargetsAndRulesAreWrittenAsTheyAreRead(t *testing.T) {
 		assert.Equal(t, b.Targets[i], *got)
 		assert.Len(t, again.Rules, len(b.Rules))
 	}
-	source, err := OwnRule{ID: "mine", Says: "On the ebb: deep", Family: "depth", Effect: "clear plus", Certainty: "usual", Targets: []string{"red-drum"},
-		When: []Condition{{Of: "stage", Any: []string{"ebb"}}, {Of: "depth", Above: "2 m", Soft: "0.5 m"}, {Of: "place", Any: []string{"pier"}, Not: true}}}.Source()
+	source, err := OwnRule{ID: "mine", Says: "On the ebb: deep", Family: "depth", Effect: "clear plus", Certainty: "usual",
+		Targets: []string{"red-drum"}, When: []Condition{{Of: "stage", Any: []string{"ebb"}}, {Of: "depth", Above: "2 m", Soft: "0.5 m"},
+			{Of: "place", Any: []string{"pier"}, Not: true}}}.Source()
 	require.NoError(t, err)
 	mine, err := b.Over(Overlay{Files: []File{{"r.yaml", source}}})
 	require.NoError(t, err, "%s", source)

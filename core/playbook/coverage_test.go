@@ -21,7 +21,8 @@ func TestCoverageTable(t *testing.T) {
 		assert.Empty(t, rows[m[1]], "%s stands twice", m[1])
 		rows[m[1]] = m[0]
 	}
-	for letter, last := range map[string]int{"T": 14, "S": 13, "W": 6, "C": 8, "P": 17, "F": 21, "B": 5, "L": 6, "R": 8, "A": 12, "D": 9, "Q": 12} {
+	for letter, last := range map[string]int{"T": 14, "S": 13, "W": 6, "C": 8, "P": 17, "F": 21, "B": 5, "L": 6, "R": 8, "A": 12,
+		"D": 9, "Q": 12} {
 		for n := 1; n <= last; n++ {
 			assert.NotEmpty(t, rows[fmt.Sprintf("%s%d", letter, n)], "%s%d has no line", letter, n)
 		}

@@ -105,7 +105,8 @@ func both(a, b When) When {
 	out := make(When, 0, len(a)*len(b))
 	for _, x := range a {
 		for _, y := range b {
-			out = append(out, Clause{append(x.Tests[:len(x.Tests):len(x.Tests)], y.Tests...), append(x.Ramps[:len(x.Ramps):len(x.Ramps)], y.Ramps...)})
+			out = append(out, Clause{append(x.Tests[:len(x.Tests):len(x.Tests)], y.Tests...),
+				append(x.Ramps[:len(x.Ramps):len(x.Ramps)], y.Ramps...)})
 		}
 	}
 	return out

@@ -118,16 +118,20 @@ var Paces = []string{"slow", "medium", "fast"}
 var Finishes = []string{"white", "natural", "dark", "flash", "glow", "bright"}
 
 // Months by name.
-var Months = []string{"january", "february", "march", "april", "may", "june", "july", "august", "september", "october", "november", "december"}
+var Months = []string{"january", "february", "march", "april", "may", "june", "july", "august", "september", "october",
+	"november", "december"}
 
 // Signs that may be seen on the water.
-var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing", "weed", "dolphins", "boats", "crowd", "bait stealers"}
+var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing", "weed",
+	"dolphins", "boats", "crowd", "bait stealers"}
 
 // Styles of moving an offering.
-var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll", "jerk", "troll"}
+var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll",
+	"jerk", "troll"}
 
 // traits an offering may have.
-var traits = append([]string{"scent", "vibration", "darting", "surface", "small", "large", "tough", "weedless", "soft", "fish", "crab", "shrimp"}, Finishes...)
+var traits = append([]string{"scent", "vibration", "darting", "surface", "small", "large", "tough", "weedless", "soft", "fish", "crab",
+	"shrimp"}, Finishes...)
 
 var words = [wordCount]wordOf{
 	Stage:    {name: "stage", vocabulary: []string{"flood", "ebb"}},

@@ -10,8 +10,8 @@ import (
 )
 
 // unitOf a dimension, as conditions are commonly given.
-var unitOf = map[quantity.Dimension]string{quantity.Length: "m", quantity.RiseRate: "m/h", quantity.Fraction: "%", quantity.Angle: "deg", quantity.Illuminance: "lx",
-	quantity.Time: "d", quantity.Temperature: "°C", quantity.Speed: "m/s"}
+var unitOf = map[quantity.Dimension]string{quantity.Length: "m", quantity.RiseRate: "m/h", quantity.Fraction: "%", quantity.Angle: "deg",
+	quantity.Illuminance: "lx", quantity.Time: "d", quantity.Temperature: "°C", quantity.Speed: "m/s"}
 
 // Finding of a lint: not an error of the language, but hardly meant.
 type Finding struct {

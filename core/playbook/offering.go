@@ -42,11 +42,13 @@ func (o *Offering) Dressed(finish string) *Offering {
 }
 
 func (b *Book) readOffering(n node) error {
-	r := n.reader("id", "name", "approach", "traits", "kind", "finish", "length", "weight", "rigs", "slow", "medium", "fast", "rated", "hooked")
+	r := n.reader("id", "name", "approach", "traits", "kind", "finish", "length", "weight", "rigs", "slow", "medium", "fast",
+		"rated", "hooked")
 	o := Offering{ID: r.text("id"), Name: r.text("name"), Approach: r.word("approach", "approach", Approaches),
 		Traits: r.words("traits", "trait", traits, false), Kind: r.maybe("kind"), LengthM: r.quantity("length", quantity.Length, true),
 		WeightKg: r.quantity("weight", quantity.Mass, false), rigs: r.words("rigs", "rig", b.rigIDs(), true),
-		SlowMS: r.quantity("slow", quantity.Speed, false), MediumMS: r.quantity("medium", quantity.Speed, false), FastMS: r.quantity("fast", quantity.Speed, false),
+		SlowMS: r.quantity("slow", quantity.Speed, false), MediumMS: r.quantity("medium", quantity.Speed, false),
+		FastMS: r.quantity("fast", quantity.Speed, false),
 		RatedM: r.quantity("rated", quantity.Length, false), Hooked: r.maybe("hooked")}
 	r.unique(o.ID, b.offeringIDs())
 	if r.err != nil {

@@ -41,7 +41,8 @@ func TestBuiltinLoads(t *testing.T) {
 		assert.NotEmpty(t, target.Cautions, target.Name)
 	}
 	for i := range b.Offerings {
-		assert.True(t, slices.ContainsFunc(b.Targets, func(k Target) bool { return k.Offered(b.Offerings[i].ID) }), "%s is offered to no target", b.Offerings[i].ID)
+		assert.True(t, slices.ContainsFunc(b.Targets, func(k Target) bool { return k.Offered(b.Offerings[i].ID) }),
+			"%s is offered to no target", b.Offerings[i].ID)
 	}
 	for _, r := range b.Rules {
 		assert.Regexp(t, `^(common practice|from memory|published: .+)$`, r.Origin, r.ID)
@@ -127,7 +128,8 @@ func TestEdgesAreSoft(t *testing.T) {
 // What is not known weighs nothing, whichever way it is asked.
 func TestTheUnknownWeighsNothing(t *testing.T) {
 	f := Nothing()
-	for _, when := range []string{"{rain: {above: 4 mm, soft: 4 mm}}", "{rain: {below: 4 mm, soft: 4 mm}}", "{not: {rain: {above: 4 mm, soft: 4 mm}}}"} {
+	for _, when := range []string{"{rain: {above: 4 mm, soft: 4 mm}}", "{rain: {below: 4 mm, soft: 4 mm}}",
+		"{not: {rain: {above: 4 mm, soft: 4 mm}}}"} {
 		assert.Zero(t, weightOf(t, when, f), when)
 	}
 }
@@ -135,7 +137,8 @@ func TestTheUnknownWeighsNothing(t *testing.T) {
 // all, any and not are rewritten into alternatives: the weight is what min, max and
 // 1 − w give.
 func TestAlternativesWeighWhatTheyWereWrittenAs(t *testing.T) {
-	const ramp1, ramp2, ramp3 = "{depth: {above: 1 m, soft: 1 m}}", "{secchi: {below: 1 m, soft: 1 m}}", "{flow: {above: 0.2 m/h, below: 0.6 m/h, soft: 0.2 m/h}}"
+	const ramp1, ramp2, ramp3 = "{depth: {above: 1 m, soft: 1 m}}", "{secchi: {below: 1 m, soft: 1 m}}",
+		"{flow: {above: 0.2 m/h, below: 0.6 m/h, soft: 0.2 m/h}}"
 	rapid.Check(t, func(t *rapid.T) {
 		var f Facts
 		f.Measure[Depth] = rapid.Float64Range(0, 2).Draw(t, "depth")
@@ -229,8 +232,9 @@ func TestEveryRuleCanApplyAndCanStayAway(t *testing.T) {
 // plausibleFacts draws each measure from the range it takes on a coast.
 func plausibleFacts(r *rand.Rand, b *Book) Facts {
 	var f Facts
-	for m, span := range map[Measure][2]float64{Level: {-0.3, 1.8}, RiseRate: {-0.5, 0.5}, Flow: {0, 0.5}, Elapsed: {0, 1}, SunAltitude: {-30, 80},
-		TideRange: {0.3, 1.4}, DaysFromFull: {0, 15 * 86400}, Secchi: {0.1, 4}, WaterTemp: {-1, 36}, Warming: {-3, 3}, WindSpeed: {0, 16}, Waves: {0, 2.5}, Cloud: {0, 1},
+	for m, span := range map[Measure][2]float64{Level: {-0.3, 1.8}, RiseRate: {-0.5, 0.5}, Flow: {0, 0.5}, Elapsed: {0, 1},
+		SunAltitude: {-30, 80}, TideRange: {0.3, 1.4}, DaysFromFull: {0, 15 * 86400}, Secchi: {0.1, 4}, WaterTemp: {-1, 36},
+		Warming: {-3, 3}, WindSpeed: {0, 16}, Waves: {0, 2.5}, Cloud: {0, 1},
 		Rain: {0, 0.03}, Depth: {0, 4}, CrestDepth: {-0.8, 1}, LureDepth: {0, 3}, Clearance: {0, 2}} {
 		f.Measure[m] = span[0] + r.Float64()*(span[1]-span[0])
 	}

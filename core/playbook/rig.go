@@ -80,7 +80,8 @@ type Part struct {
 }
 
 // PartKinds a rig is made of.
-var PartKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook", "bait hook", "head", "lure", "dropper", "loop", "teaser"}
+var PartKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook",
+	"bait hook", "head", "lure", "dropper", "loop", "teaser"}
 
 // hookPatterns as they are sold.
 var hookPatterns = []string{"circle", "J", "weedless", "treble", "double"}
@@ -94,15 +95,18 @@ func (r *Rig) UsedAt(place string) bool {
 }
 
 func (b *Book) readRig(n node) error {
-	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical", "float", "places", "hook", "size", "leader",
-		"sinker", "holds", "ways", "bite", "refused", "tip", "parts")
+	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical",
+		"float", "places", "hook", "size", "leader", "sinker", "holds", "ways", "bite", "refused", "tip", "parts")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
 		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
-		Head: r.flag("head"), HeadKg: r.quantity("head_weight", quantity.Mass, false), Vertical: r.flag("vertical"), FloatM: r.quantity("float", quantity.Length, false),
-		places: r.words("places", "kind of place", ground.Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns), HookSize: r.maybe("size"),
-		LeaderM: r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes), Holds: r.flag("holds"),
-		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
+		Head: r.flag("head"), HeadKg: r.quantity("head_weight", quantity.Mass, false), Vertical: r.flag("vertical"),
+		FloatM: r.quantity("float", quantity.Length, false),
+		places: r.words("places", "kind of place", ground.Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns),
+		HookSize: r.maybe("size"),
+		LeaderM:  r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes),
+		Holds: r.flag("holds"),
+		Bite:  r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Parts: readAll(r, "parts", readPart)}
 	r.unique(rig.ID, b.rigIDs())
 	switch {
@@ -130,7 +134,8 @@ func readWay(n node) (Way, error) {
 
 func readPart(n node) (Part, error) {
 	r := n.reader("part", "length", "says", "slides", "branch")
-	p := Part{r.word("part", "part", PartKinds), r.quantity("length", quantity.Length, false), r.maybe("says"), r.flag("slides"), r.flag("branch")}
+	p := Part{r.word("part", "part", PartKinds), r.quantity("length", quantity.Length, false), r.maybe("says"), r.flag("slides"),
+		r.flag("branch")}
 	return p, r.err
 }
 

@@ -26,10 +26,11 @@ type Position struct {
 
 func (b *Book) readSchool(n node) error {
 	r := n.reader("id", "says", "default", "why", "positions")
-	s := School{ID: r.text("id"), Says: r.text("says"), Why: r.text("why"), Positions: readAll(r, "positions", func(n node) (Position, error) {
-		r := n.reader("id", "says", "reason", "effect")
-		return Position{r.text("id"), r.text("says"), r.text("reason"), r.text("effect")}, r.err
-	})}
+	s := School{ID: r.text("id"), Says: r.text("says"), Why: r.text("why"),
+		Positions: readAll(r, "positions", func(n node) (Position, error) {
+			r := n.reader("id", "says", "reason", "effect")
+			return Position{r.text("id"), r.text("says"), r.text("reason"), r.text("effect")}, r.err
+		})}
 	s.Default = r.word("default", "position", ids(s.Positions, func(p *Position) string { return p.ID }))
 	r.unique(s.ID, ids(b.Schools, func(s *School) string { return s.ID }))
 	if r.err == nil && len(s.Positions) < 2 {
@@ -44,7 +45,8 @@ func (b *Book) position(text string) (school, position string, err error) {
 	school, position, _ = strings.Cut(text, "/")
 	i := slices.IndexFunc(b.Schools, func(s School) bool { return s.ID == school })
 	if i < 0 {
-		return "", "", fmt.Errorf("unknown school %q; known are %s", school, strings.Join(ids(b.Schools, func(s *School) string { return s.ID }), ", "))
+		return "", "", fmt.Errorf("unknown school %q; known are %s", school,
+			strings.Join(ids(b.Schools, func(s *School) string { return s.ID }), ", "))
 	}
 	known := ids(b.Schools[i].Positions, func(p *Position) string { return p.ID })
 	if !slices.Contains(known, position) {

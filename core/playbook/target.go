@@ -68,15 +68,17 @@ var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tac
 var aspects = []string{"warmth", "cold", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes", "eats"}
 
 func (b *Book) readTarget(n node) error {
-	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "senses", "column", "feeds", "gone_below", "best", "away", "lives", "likes",
-		"eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions", "note", "says")
-	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"), Origin: r.text("origin"),
-		Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")}, Senses: r.word("senses", "sense", senses),
+	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "senses", "column", "feeds", "gone_below", "best",
+		"away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions", "note", "says")
+	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
+		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
+		Senses:  r.word("senses", "sense", senses),
 		Columns: r.words("column", "column", Columns, true), Feeds: r.span("feeds", quantity.Temperature, true),
 		Best: r.words("best", "month", Months, false), Away: r.words("away", "month", Months, false),
 		Lives: r.words("lives", "kind of place", ground.Places, true), Likes: r.words("likes", "mark", words[MarkKind].vocabulary, false),
 		Eats: r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
-		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true), Hazard: tackle.Hazard(r.word("hazard", "hazard", hazards)),
+		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true),
+		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
 	t.says, t.Own = read(r, "says", false, readSays), n.own
 	if _, there := r.in["gone_below"]; there {
@@ -148,8 +150,8 @@ func (b *Book) Target(id string) (*Target, error) {
 }
 
 // proper nouns keep their capital within a sentence.
-var properNouns = map[string]bool{"Florida": true, "California": true, "Pandora": true, "Couch's": true, "Ray's": true, "Atlantic": true, "Pacific": true,
-	"Spanish": true}
+var properNouns = map[string]bool{"Florida": true, "California": true, "Pandora": true, "Couch's": true, "Ray's": true, "Atlantic": true,
+	"Pacific": true, "Spanish": true}
 
 // InSentence is the name as it stands within a sentence: "red drum", "Florida pompano".
 func (t *Target) InSentence() string {

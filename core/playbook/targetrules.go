@@ -26,8 +26,8 @@ func (b *Book) rulesOf(t *Target, n node) error {
 		if own := t.says[aspect]; own != "" {
 			says = own
 		}
-		return b.addRule(Rule{ID: t.ID + "-" + aspect, Says: says, Idea: t.Idea, Origin: t.Origin, Family: family, Effect: effect, Certainty: "usual",
-			targets: []string{t.ID}, when: when, own: n.own}, n)
+		return b.addRule(Rule{ID: t.ID + "-" + aspect, Says: says, Idea: t.Idea, Origin: t.Origin, Family: family, Effect: effect,
+			Certainty: "usual", targets: []string{t.ID}, when: when, own: n.own}, n)
 	}
 	between := func(m Measure, from, to, soft float64) When {
 		return When{{Ramps: []Ramp{rising(m, from-soft/2, from+soft/2), rising(m, to+soft/2, to-soft/2)}}}
@@ -48,13 +48,15 @@ func (b *Book) rulesOf(t *Target, n node) error {
 		{"hot", "warmth", "clear minus", "Too warm for " + name + " to feed well", above(WaterTemp, t.Feeds.To+hotBy, fadesC)},
 		{"column", "depth", "clear plus", name + " feeds at this height in the water", is(Column, t.Columns)},
 		{"elsewhere", "presence", "hopeless", "Hardly a place for " + name, is(Place, t.Lives).not()},
-		{"cold", "warmth", "strong minus", "Cold water: " + name + " moves and eats little", below(WaterTemp, t.Feeds.From-coldBy, fadesC)}, // last: it gives way to gone
+		{"cold", "warmth", "strong minus", "Cold water: " + name + " moves and eats little",
+			below(WaterTemp, t.Feeds.From-coldBy, fadesC)}, // last: it gives way to gone
 	}
 	if t.GoneBelowC != nil {
 		list[len(list)-1] = said{"gone", "presence", "hopeless", "Too cold for " + name, below(WaterTemp, *t.GoneBelowC, fadesC)}
 	}
 	if len(t.Eats) > 0 {
-		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference", isTest(Test{Of: OfferingID, Any: eats})})
+		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference",
+			isTest(Test{Of: OfferingID, Any: eats})})
 	}
 	if t.Senses != "scent" {
 		effect := map[string]string{"sight": "strong minus", "both": "clear minus"}[t.Senses]
@@ -63,7 +65,8 @@ func (b *Book) rulesOf(t *Target, n node) error {
 			said{"mud", "clarity", effect, "Too muddy for a fish that hunts by sight", below(Secchi, mudM, mudFades)})
 	}
 	if t.Senses != "sight" && b.offersScent(t) {
-		list = append(list, said{"scent", "offering", "clear plus", "Stained water, scent leads", both(is(Trait, []string{"scent"}), below(Secchi, murkM, fadesM))})
+		list = append(list, said{"scent", "offering", "clear plus", "Stained water, scent leads",
+			both(is(Trait, []string{"scent"}), below(Secchi, murkM, fadesM))})
 	}
 	if len(t.Best) > 0 {
 		list = append(list, said{"season", "season", "strong plus", "Its best months here", is(Month, t.Best)})

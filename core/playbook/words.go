@@ -23,8 +23,8 @@ func prior(effect, certainty string) Prior {
 
 // families group rules that speak of the same thing; within one, weights that
 // add to more than one are divided by their sum.
-var families = []string{"presence", "flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark", "approach", "offering", "bait", "size",
-	"finish", "pace", "retrieve", "depth", "rig", "moon"}
+var families = []string{"presence", "flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark",
+	"approach", "offering", "bait", "size", "finish", "pace", "retrieve", "depth", "rig", "moon"}
 
 // Families in the order they are spoken of.
 func Families() []string { return families }

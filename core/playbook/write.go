@@ -46,8 +46,9 @@ type sourceSpan struct {
 func (t *Target) Source() ([]byte, error) {
 	number := func(v float64, unit string) string { return strconv.FormatFloat(v, 'g', -1, 64) + " " + unit }
 	span := func(s Span, unit string) sourceSpan { return sourceSpan{number(s.From, unit), number(s.To, unit)} }
-	out := sourceTarget{ID: t.ID, Name: t.Name, Latin: t.Latin, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B, Senses: t.Senses, Column: t.Columns,
-		Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives, Likes: t.Likes, Eats: t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
+	out := sourceTarget{ID: t.ID, Name: t.Name, Latin: t.Latin, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B,
+		Senses: t.Senses, Column: t.Columns, Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives, Likes: t.Likes,
+		Eats: t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, Cautions: t.Cautions, Note: t.Note, Says: t.says}
 	if t.GoneBelowC != nil {
 		out.GoneBelow = number(*t.GoneBelowC, "°C")
@@ -100,8 +101,8 @@ func (r OwnRule) Source() ([]byte, error) {
 		}
 		all = append(all, one)
 	}
-	rule := map[string]any{"id": r.ID, "says": r.Says, "idea": "mine", "origin": "my own", "family": r.Family, "effect": r.Effect, "certainty": r.Certainty,
-		"when": map[string]any{"all": all}}
+	rule := map[string]any{"id": r.ID, "says": r.Says, "idea": "mine", "origin": "my own", "family": r.Family, "effect": r.Effect,
+		"certainty": r.Certainty, "when": map[string]any{"all": all}}
 	if len(r.Targets) > 0 {
 		rule["targets"] = r.Targets
 	}

@@ -17,7 +17,8 @@ func TestNamesInSentences(t *testing.T) {
 }
 
 func TestStretchesOfTime(t *testing.T) {
-	for d, want := range map[time.Duration]string{0: "0 min", 59 * time.Minute: "59 min", time.Hour: "1 h", 65 * time.Minute: "1 h 05 min", 26 * time.Hour: "26 h"} {
+	for d, want := range map[time.Duration]string{0: "0 min", 59 * time.Minute: "59 min", time.Hour: "1 h", 65 * time.Minute: "1 h 05 min",
+		26 * time.Hour: "26 h"} {
 		assert.Equal(t, want, Lasting(d))
 	}
 }

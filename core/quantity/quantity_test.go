@@ -84,8 +84,10 @@ func FuzzParse(f *testing.F) {
 
 func TestTackleAndWeatherInBothSystems(t *testing.T) {
 	for want, got := range map[string]string{
-		"40 cm": Metric.ShowShort(0.4), "1.2 m": Metric.ShowShort(1.2), "3 m": Metric.ShowShort(3), "16 in": US.ShowShort(0.4), "4 ft": US.ShowShort(1.2), "3.5 in": US.ShowShort(0.09),
-		"20 lb": US.ShowLine(88.96), "20 lb (9 kg)": Metric.ShowLine(88.96), "5.0 kn": US.ShowBoat(2.5722), "52 m": Metric.ShowDistance(51.9), "170 ft": US.ShowDistance(51.9),
+		"40 cm": Metric.ShowShort(0.4), "1.2 m": Metric.ShowShort(1.2), "3 m": Metric.ShowShort(3), "16 in": US.ShowShort(0.4),
+		"4 ft": US.ShowShort(1.2), "3.5 in": US.ShowShort(0.09),
+		"20 lb": US.ShowLine(88.96), "20 lb (9 kg)": Metric.ShowLine(88.96), "5.0 kn": US.ShowBoat(2.5722),
+		"52 m": Metric.ShowDistance(51.9), "170 ft": US.ShowDistance(51.9),
 		"7.0 m/s": Metric.ShowWind(7), "16 mph": US.ShowWind(7),
 	} {
 		assert.Equal(t, want, got)

@@ -25,7 +25,8 @@ const (
 	Illuminance                  // lx
 )
 
-var dimensionNames = [...]string{"number", "length", "speed", "rate of rise", "temperature", "mass", "time", "angle", "fraction", "illuminance"}
+var dimensionNames = [...]string{"number", "length", "speed", "rate of rise", "temperature", "mass", "time", "angle", "fraction",
+	"illuminance"}
 
 func (d Dimension) String() string { return dimensionNames[d] }
 
@@ -52,13 +53,16 @@ const (
 var units = map[string]unit{
 	"m": {Length, 1, 0}, "cm": {Length, 0.01, 0}, "mm": {Length, 0.001, 0}, "km": {Length, 1000, 0},
 	"in": {Length, inch, 0}, "ft": {Length, foot, 0}, "yd": {Length, yard, 0}, "mi": {Length, mile, 0}, "nmi": {Length, sea, 0},
-	"m/s": {Speed, 1, 0}, "km/h": {Speed, 1 / 3.6, 0}, "kn": {Speed, sea / 3600, 0}, "kt": {Speed, sea / 3600, 0}, "mph": {Speed, mile / 3600, 0}, "ft/s": {Speed, foot, 0},
+	"m/s": {Speed, 1, 0}, "km/h": {Speed, 1 / 3.6, 0}, "kn": {Speed, sea / 3600, 0}, "kt": {Speed, sea / 3600, 0},
+	"mph": {Speed, mile / 3600, 0}, "ft/s": {Speed, foot, 0},
 	"m/h": {RiseRate, 1, 0}, "cm/h": {RiseRate, 0.01, 0}, "ft/h": {RiseRate, foot, 0},
-	"°C": {Temperature, 1, 0}, "degC": {Temperature, 1, 0}, "°F": {Temperature, 5.0 / 9, -160.0 / 9}, "degF": {Temperature, 5.0 / 9, -160.0 / 9},
-	"C": {Temperature, 1, 0}, "F": {Temperature, 5.0 / 9, -160.0 / 9}, "K": {Temperature, 1, -273.15},
+	"°C": {Temperature, 1, 0}, "degC": {Temperature, 1, 0}, "°F": {Temperature, 5.0 / 9, -160.0 / 9},
+	"degF": {Temperature, 5.0 / 9, -160.0 / 9},
+	"C":    {Temperature, 1, 0}, "F": {Temperature, 5.0 / 9, -160.0 / 9}, "K": {Temperature, 1, -273.15},
 	"kg": {Mass, 1, 0}, "g": {Mass, 0.001, 0}, "lb": {Mass, pound, 0}, "oz": {Mass, ounce, 0},
 	"s": {Time, 1, 0}, "min": {Time, 60, 0}, "h": {Time, 3600, 0}, "d": {Time, 86400, 0},
-	"deg": {Angle, 1, 0}, "°": {Angle, 1, 0}, "degrees": {Angle, 1, 0}, "%": {Fraction, 0.01, 0}, "fraction": {Fraction, 1, 0}, "lx": {Illuminance, 1, 0},
+	"deg": {Angle, 1, 0}, "°": {Angle, 1, 0}, "degrees": {Angle, 1, 0}, "%": {Fraction, 0.01, 0}, "fraction": {Fraction, 1, 0},
+	"lx": {Illuminance, 1, 0},
 }
 
 // Quantity is a value in SI and what it measures.

@@ -93,7 +93,8 @@ func clinch() Knot {
 	three.coil(eyeX-44, eyeX-44-clinchTurns*22, clinchTurns, 15, func() { through(three) })
 	three.over(Leader, point{eyeX, mid}, point{eyeX - 12, mid + 17}, point{eyeX - 44, mid + 15})
 	end := eyeX - 44 - clinchTurns*22.0
-	three.over(Leader, point{end, mid + 15}, point{end - 10, mid + 34}, point{end + 60, mid + 44}, point{eyeX - 40, mid + 36}, point{eyeX - 20, mid + 6}, point{eyeX - 26, mid - 24})
+	three.over(Leader, point{end, mid + 15}, point{end - 10, mid + 34}, point{end + 60, mid + 44}, point{eyeX - 40, mid + 36},
+		point{eyeX - 20, mid + 6}, point{eyeX - 26, mid - 24})
 	four := tight(clinchTurns, eyeX-11)
 	four.eye()
 	return Knot{"clinch", "Clinch", "a hook or lure on fluorocarbon, which abrades itself: fewer turns", []Step{
@@ -111,16 +112,19 @@ func reversed() Knot {
 	from := eyeX - 40 - reversedTurns*20.0
 	one := sketch()
 	through(one)
-	one.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 22}, point{from + 30, mid + 28}, point{from - 6, mid + 22}, point{from, mid + 14})
+	one.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 22}, point{from + 30, mid + 28}, point{from - 6, mid + 22},
+		point{from, mid + 14})
 	two := sketch()
 	two.coil(from, eyeX-40, reversedTurns, 14, func() {
 		through(two)
-		two.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 24}, point{from + 30, mid + 32}, point{from - 8, mid + 26}, point{from, mid + 14})
+		two.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 24}, point{from + 30, mid + 32}, point{from - 8, mid + 26},
+			point{from, mid + 14})
 	})
 	three := sketch()
 	three.coil(from, eyeX-40, reversedTurns, 14, func() {
 		through(three)
-		three.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 24}, point{from + 30, mid + 32}, point{from - 8, mid + 26}, point{from, mid + 14})
+		three.over(Leader, point{eyeX, mid}, point{eyeX - 10, mid + 24}, point{from + 30, mid + 32}, point{from - 8, mid + 26},
+			point{from, mid + 14})
 	})
 	three.over(Leader, point{eyeX - 40, mid + 14}, point{eyeX - 24, mid + 20}, point{eyeX - 22, mid + 40})
 	four := tight(reversedTurns, eyeX-11)
@@ -135,7 +139,8 @@ func reversed() Knot {
 func loop() Knot {
 	overhand := func(d *Drawing) {
 		d.stroke(Line, straight(point{6, mid}, point{150, mid}))
-		d.over(Line, point{150, mid}, point{176, mid - 4}, point{184, mid - 22}, point{166, mid - 26}, point{158, mid - 8}, point{172, mid + 14}, point{196, mid + 10})
+		d.over(Line, point{150, mid}, point{176, mid - 4}, point{184, mid - 22}, point{166, mid - 26}, point{158, mid - 8},
+			point{172, mid + 14}, point{196, mid + 10})
 	}
 	one := sketch()
 	overhand(one)
@@ -155,7 +160,8 @@ func loop() Knot {
 	three.over(Leader, point{eyeX, mid}, point{eyeX - 30, mid - 22}, point{220, mid - 24}, point{176, mid - 12}, point{138, mid + 13})
 	four := sketch()
 	four.coil(200, 200-loopTurns*8, loopTurns, 9, func() { four.standing(200) })
-	four.stroke(Leader, smooth([]point{{200, mid}, {236, mid - 20}, {eyeX - 4, mid - 6}, {eyeX, mid}, {eyeX - 4, mid + 6}, {236, mid + 20}, {200, mid}}))
+	four.stroke(Leader, smooth([]point{{200, mid}, {236, mid - 20}, {eyeX - 4, mid - 6}, {eyeX, mid}, {eyeX - 4, mid + 6}, {236, mid + 20},
+		{200, mid}}))
 	four.eye()
 	return Knot{"loop", "Loop knot", "a lure that is to move freely", []Step{
 		{"A loose overhand a hand's breadth from the end, then through the eye.", *one},
@@ -166,13 +172,15 @@ func loop() Knot {
 
 func doubled() Knot {
 	one := sketch()
-	one.stroke(Line, smooth([]point{{6, mid - 8}, {180, mid - 8}, {296, mid - 8}, {318, mid}, {296, mid + 8}, {180, mid + 8}, {60, mid + 8}}))
+	one.stroke(Line, smooth([]point{{6, mid - 8}, {180, mid - 8}, {296, mid - 8}, {318, mid}, {296, mid + 8}, {180, mid + 8},
+		{60, mid + 8}}))
 	one.word(240, mid+34, "middle", "30 to 40 cm", true)
 	two := sketch()
 	two.stroke(Line, straight(point{6, mid - 4}, point{110, mid - 4}))
 	two.stroke(Line, straight(point{40, mid + 4}, point{110, mid + 4}))
 	for _, off := range []float64{-4, 4} {
-		two.over(Leader, point{110, mid + off}, point{150, mid + off}, point{176, mid - 20 + off}, point{150, mid - 34 + off}, point{130, mid - 10 + off}, point{150, mid + 22 + off}, point{200, mid + 16 + off}, point{320, mid + 12 + off})
+		two.over(Leader, point{110, mid + off}, point{150, mid + off}, point{176, mid - 20 + off}, point{150, mid - 34 + off},
+			point{130, mid - 10 + off}, point{150, mid + 22 + off}, point{200, mid + 16 + off}, point{320, mid + 12 + off})
 	}
 	three := sketch()
 	three.coil(120, 120+doubledWraps*26, doubledWraps, 17, func() {
@@ -185,7 +193,8 @@ func doubled() Knot {
 	}
 	four := sketch()
 	four.coil(150, 150+doubledWraps*10, doubledWraps, 10, func() { four.standing(150) })
-	four.stroke(Line, smooth([]point{{180, mid - 4}, {240, mid - 9}, {316, mid - 6}, {324, mid}, {316, mid + 6}, {240, mid + 9}, {180, mid + 4}}))
+	four.stroke(Line, smooth([]point{{180, mid - 4}, {240, mid - 9}, {316, mid - 6}, {324, mid}, {316, mid + 6}, {240, mid + 9},
+		{180, mid + 4}}))
 	four.over(Leader, point{150, mid + 8}, point{140, mid + 18}, point{132, mid + 20})
 	return Knot{"doubled-line", "Doubled line", "a loop in braid or mono that takes the leader", []Step{
 		{"Fold the line back on itself.", *one},
@@ -196,7 +205,8 @@ func doubled() Knot {
 
 func leaderToLoop() Knot {
 	strands := func(d *Drawing) {
-		d.stroke(Line, smooth([]point{{6, mid - 7}, {200, mid - 7}, {286, mid - 7}, {300, mid}, {286, mid + 7}, {200, mid + 7}, {6, mid + 7}}))
+		d.stroke(Line, smooth([]point{{6, mid - 7}, {200, mid - 7}, {286, mid - 7}, {300, mid}, {286, mid + 7}, {200, mid + 7},
+			{6, mid + 7}}))
 	}
 	one := sketch()
 	strands(one)
@@ -208,7 +218,8 @@ func leaderToLoop() Knot {
 	three.coil(250, 250-leaderTwists*22, leaderTwists, 17, func() { strands(three) })
 	three.over(Leader, point{334, mid + 30}, point{290, mid + 20}, point{272, mid + 2}, point{250, mid + 17})
 	end := 250 - leaderTwists*22.0
-	three.over(Leader, point{end, mid + 17}, point{end - 8, mid + 38}, point{180, mid + 46}, point{286, mid + 34}, point{284, mid + 2}, point{266, mid - 26})
+	three.over(Leader, point{end, mid + 17}, point{end - 8, mid + 38}, point{180, mid + 46}, point{286, mid + 34}, point{284, mid + 2},
+		point{266, mid - 26})
 	four := tight(leaderTwists, 230)
 	four.over(Leader, point{230, mid}, point{280, mid + 2}, point{334, mid})
 	return Knot{"leader-to-loop", "Leader to loop", "a leader on doubled line", []Step{
@@ -221,7 +232,8 @@ func leaderToLoop() Knot {
 func stop() Knot {
 	one := sketch()
 	one.stroke(Line, straight(point{6, mid}, point{334, mid}))
-	one.over(Leader, point{80, mid + 26}, point{150, mid + 8}, point{230, mid + 8}, point{254, mid + 22}, point{230, mid + 34}, point{150, mid + 34})
+	one.over(Leader, point{80, mid + 26}, point{150, mid + 8}, point{230, mid + 8}, point{254, mid + 22}, point{230, mid + 34},
+		point{150, mid + 34})
 	two := sketch()
 	two.coil(216, 216-stopWraps*20, stopWraps, 15, func() {
 		two.stroke(Line, straight(point{6, mid}, point{334, mid}))
@@ -240,7 +252,8 @@ func stop() Knot {
 
 func dropper() Knot {
 	one := sketch()
-	one.stroke(Line, smooth([]point{{6, mid - 10}, {120, mid - 10}, {210, mid + 4}, {222, mid + 40}, {170, mid + 52}, {118, mid + 40}, {130, mid + 4}, {220, mid - 10}, {334, mid - 10}}))
+	one.stroke(Line, smooth([]point{{6, mid - 10}, {120, mid - 10}, {210, mid + 4}, {222, mid + 40}, {170, mid + 52}, {118, mid + 40},
+		{130, mid + 4}, {220, mid - 10}, {334, mid - 10}}))
 	two := sketch()
 	for _, side := range [][2]float64{{170, 170 - dropperTurns*20}, {182, 182 + dropperTurns*20}} {
 		two.coil(side[0], side[1], dropperTurns, 12, func() { two.stroke(Line, straight(point{6, mid}, point{334, mid})) })
@@ -274,7 +287,8 @@ func haywire() Knot {
 	two.eye()
 	three := sketch()
 	three.coil(180, 130, 5, 9, func() { three.standing(200) })
-	three.stroke(Line, smooth([]point{{200, mid}, {230, mid - 8}, {eyeX - 8, mid - 12}, {eyeX, mid}, {eyeX - 8, mid + 12}, {230, mid + 8}, {200, mid}}))
+	three.stroke(Line, smooth([]point{{200, mid}, {230, mid - 8}, {eyeX - 8, mid - 12}, {eyeX, mid}, {eyeX - 8, mid + 12}, {230, mid + 8},
+		{200, mid}}))
 	three.over(Leader, point{130, mid + 9}, point{124, mid + 30})
 	three.eye()
 	return Knot{"haywire", "Haywire twist", "wire", []Step{

@@ -222,14 +222,15 @@ func (c *card) sinker(p playbook.Part, last bool) {
 	case "pyramid":
 		c.fill(Metal, straight(point{axis - 15, y}, point{axis + 15, y}, point{axis, y + 34})+"Z")
 	case "grip":
-		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 18, y + 8}), at(point{axis + 12, y + 32}), at(point{axis, y + 34}),
-			at(point{axis - 12, y + 32}), at(point{axis - 18, y + 8}), at(point{axis, y})))
+		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 18, y + 8}),
+			at(point{axis + 12, y + 32}), at(point{axis, y + 34}), at(point{axis - 12, y + 32}), at(point{axis - 18, y + 8}),
+			at(point{axis, y})))
 		for _, side := range []float64{-1, 1} {
 			c.stroke(Metal, smooth([]point{{axis + side*6, y + 22}, {axis + side*22, y + 26}, {axis + side*30, y + 14}}))
 		}
 	default:
-		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 7, y + 8}), at(point{axis + 16, y + 34}), at(point{axis, y + 36}),
-			at(point{axis - 16, y + 34}), at(point{axis - 7, y + 8}), at(point{axis, y})))
+		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 7, y + 8}), at(point{axis + 16, y + 34}),
+			at(point{axis, y + 36}), at(point{axis - 16, y + 34}), at(point{axis - 7, y + 8}), at(point{axis, y})))
 	}
 	c.say(y+14, upper(name), c.weightOr(p.Says))
 	c.y = y + 38
@@ -238,8 +239,8 @@ func (c *card) sinker(p playbook.Part, last bool) {
 func (c *card) float(p playbook.Part) {
 	c.run(Line, 8, 0, "", "")
 	y := c.y
-	c.fill(Body, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 20, y + 6}), at(point{axis + 12, y + 34}), at(point{axis, y + 52}),
-		at(point{axis - 12, y + 34}), at(point{axis - 20, y + 6}), at(point{axis, y})))
+	c.fill(Body, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 20, y + 6}), at(point{axis + 12, y + 34}),
+		at(point{axis, y + 52}), at(point{axis - 12, y + 34}), at(point{axis - 20, y + 6}), at(point{axis, y})))
 	c.stroke(Line, straight(point{axis - 13, y + 16}, point{axis + 13, y + 16}))
 	mind := p.Says
 	if p.Slides {
@@ -263,7 +264,8 @@ func (c *card) branch(p playbook.Part) {
 	text := upper(strings.TrimSpace(c.hook() + " hook"))
 	switch {
 	case p.Kind == "teaser":
-		c.fill(Body, smooth([]point{end, {end.x - 12, end.y + 6}, {end.x - 10, end.y + 26}, {end.x, end.y + 34}, {end.x + 4, end.y + 16}, end}))
+		c.fill(Body, smooth([]point{end, {end.x - 12, end.y + 6}, {end.x - 10, end.y + 26}, {end.x, end.y + 34},
+			{end.x + 4, end.y + 16}, end}))
 		text = "Teaser"
 	case strings.Contains(p.Says, "head"):
 		c.fill(Metal, ellipse(end.x, end.y+4, 5, 5))
@@ -334,7 +336,8 @@ func (c *card) lure(p playbook.Part) {
 		if fat == 0 {
 			fat = 10
 		}
-		c.fill(Body, smooth([]point{{axis, y}, {axis + fat, y + 22}, {axis + fat*0.8, y + 52}, {axis, y + 84}, {axis - fat*0.8, y + 52}, {axis - fat, y + 22}, {axis, y}}))
+		c.fill(Body, smooth([]point{{axis, y}, {axis + fat, y + 22}, {axis + fat*0.8, y + 52}, {axis, y + 84}, {axis - fat*0.8, y + 52},
+			{axis - fat, y + 22}, {axis, y}}))
 		if kind != "surface plug" {
 			c.fill(Gap, straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2}, point{axis - 7, y + 12})+"Z")
 			c.stroke(Metal, straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2}, point{axis - 7, y + 12}))
@@ -343,7 +346,8 @@ func (c *card) lure(p playbook.Part) {
 		c.treble(axis+2, y+82)
 		high = 112
 	case "spoon", "metal":
-		c.fill(Metal, smooth([]point{{axis, y}, {axis + 10, y + 24}, {axis + 13, y + 52}, {axis, y + 72}, {axis - 13, y + 52}, {axis - 10, y + 24}, {axis, y}}))
+		c.fill(Metal, smooth([]point{{axis, y}, {axis + 10, y + 24}, {axis + 13, y + 52}, {axis, y + 72}, {axis - 13, y + 52},
+			{axis - 10, y + 24}, {axis, y}}))
 		c.treble(axis, y+72)
 	case "bucktail":
 		c.fill(Metal, ellipse(axis, y+10, 10, 10))
@@ -360,7 +364,8 @@ func (c *card) lure(p playbook.Part) {
 			c.fill(Body, ellipse(axis, y+12, 9, 14))
 			break
 		}
-		c.fill(Body, smooth([]point{{axis, y}, {axis + 9, y + 14}, {axis + 8, y + 46}, {axis + 3, y + 68}, {axis + 14, y + 84}, {axis + 4, y + 90}, {axis - 8, y + 84}, {axis - 3, y + 66}, {axis - 8, y + 46}, {axis - 9, y + 14}, {axis, y}}))
+		c.fill(Body, smooth([]point{{axis, y}, {axis + 9, y + 14}, {axis + 8, y + 46}, {axis + 3, y + 68}, {axis + 14, y + 84},
+			{axis + 4, y + 90}, {axis - 8, y + 84}, {axis - 3, y + 66}, {axis - 8, y + 46}, {axis - 9, y + 14}, {axis, y}}))
 		if c.rig.HookPattern != "" && !c.onHead {
 			c.stroke(Metal, smooth([]point{{axis, y + 2}, {axis, y + 34}, {axis + 6, y + 46}, {axis + 15, y + 42}, {axis + 15, y + 28}}))
 		}

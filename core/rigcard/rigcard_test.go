@@ -30,7 +30,8 @@ func inside(t *testing.T, d Drawing, what string) {
 		for i := 0; i+1 < len(list) && !arc; i += 2 {
 			x, _ := strconv.ParseFloat(list[i], 64)
 			y, _ := strconv.ParseFloat(list[i+1], 64)
-			assert.True(t, x >= 0 && x <= Width && y >= -1 && y <= d.Height+1, "%s: %v, %v lies off a sheet of %v × %v", what, x, y, Width, d.Height)
+			assert.True(t, x >= 0 && x <= Width && y >= -1 && y <= d.Height+1, "%s: %v, %v lies off a sheet of %v × %v", what, x, y,
+				Width, d.Height)
 		}
 	}
 	for _, l := range d.Labels {
@@ -53,7 +54,8 @@ func TestEveryRigIsDrawnWithItsMeasures(t *testing.T) {
 				if k != r {
 					continue
 				}
-				d := Rig(r, Tied{WeightKg: 0.0283, Hook: "3/0 circle", LeaderN: 30 * 4.448, LeaderOf: "fluorocarbon", Offering: o, Units: quantity.US})
+				d := Rig(r, Tied{WeightKg: 0.0283, Hook: "3/0 circle", LeaderN: 30 * 4.448, LeaderOf: "fluorocarbon", Offering: o,
+					Units: quantity.US})
 				inside(t, d, r.ID+" with "+o.ID)
 				all := fmt.Sprint(d.Labels)
 				for _, p := range r.Parts {

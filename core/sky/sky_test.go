@@ -140,7 +140,8 @@ func TestDaysAgreeWithAstronomyEngine(t *testing.T) {
 func TestTwilightsFollowEachOther(t *testing.T) {
 	d, err := Observer{31, -45}.DayOn("2026-03-20", -3*time.Hour)
 	require.NoError(t, err)
-	order := [][]time.Time{d.AstronomicalDawn, d.NauticalDawn, d.CivilDawn, d.Sunrise, d.Noon, d.Sunset, d.CivilDusk, d.NauticalDusk, d.AstronomicalDusk}
+	order := [][]time.Time{d.AstronomicalDawn, d.NauticalDawn, d.CivilDawn, d.Sunrise, d.Noon, d.Sunset, d.CivilDusk, d.NauticalDusk,
+		d.AstronomicalDusk}
 	for i := 1; i < len(order); i++ {
 		require.Len(t, order[i], 1)
 		assert.True(t, order[i-1][0].Before(order[i][0]))
@@ -153,7 +154,8 @@ func TestTwilightsFollowEachOther(t *testing.T) {
 func TestEveryDateAroundALeapDay(t *testing.T) {
 	o := Observer{31, -45}
 	without := 0
-	for date := time.Date(2028, 2, 1, 0, 0, 0, 0, time.UTC); date.Before(time.Date(2028, 3, 31, 0, 0, 0, 0, time.UTC)); date = date.AddDate(0, 0, 1) {
+	for date := time.Date(2028, 2, 1, 0, 0, 0, 0, time.UTC); date.Before(time.Date(2028, 3, 31, 0, 0, 0, 0,
+		time.UTC)); date = date.AddDate(0, 0, 1) {
 		d, err := o.DayOn(date.Format(time.DateOnly), -3*time.Hour)
 		require.NoError(t, err)
 		require.Len(t, d.Sunrise, 1, date)

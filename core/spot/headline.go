@@ -9,8 +9,9 @@ import (
 )
 
 // headlineKinds are the kinds of marks a headline speaks of.
-var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: true, ground.Edge: true, ground.Trough: true, ground.Piling: true,
-	ground.Hole: true, ground.Flat: true, ground.Pocket: true, ground.Step: true, ground.Timber: true, ground.Rock: true}
+var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: true, ground.Edge: true, ground.Trough: true,
+	ground.Piling: true, ground.Hole: true, ground.Flat: true, ground.Pocket: true, ground.Step: true, ground.Timber: true,
+	ground.Rock: true}
 
 // Headline says how deep it is at the spot's first two marks that matter: "0.34 m
 // over the crest, 1.28 m at the edge".

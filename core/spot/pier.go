@@ -17,7 +17,8 @@ type Pier struct {
 
 // ReadPier at a moment (P9, B6: common practice).
 func (m *Moment) ReadPier() Pier {
-	p := Pier{Under: ground.ReadPier(m.Spot.Marks, m.LevelM), Says: "Straight down beside the wood first: most people cast away from the best water."}
+	p := Pier{Under: ground.ReadPier(m.Spot.Marks, m.LevelM),
+		Says: "Straight down beside the wood first: most people cast away from the best water."}
 	p.CurrentMS, p.Known = m.Current()
 	if p.Known && (p.CurrentMS > water.Noticeable || p.CurrentMS < -water.Noticeable) {
 		p.Says += " Stand up-tide, so that the line runs clear of the pilings; the larger fish are often further down-tide."

@@ -19,7 +19,8 @@ func (s *Spot) PutMark(m ground.Mark, at ground.LatLon, elevationM *float64, bot
 		return FieldError{"at", err}
 	}
 	if d := ground.Distance(s.LatLon, at); d > farthestMark {
-		return FieldError{"at", fmt.Errorf("the mark lies %.0f m from %s; expected at most %d m: make it a spot of its own", d, s.Name, farthestMark)}
+		return FieldError{"at", fmt.Errorf("the mark lies %.0f m from %s; expected at most %d m: make it a spot of its own", d, s.Name,
+			farthestMark)}
 	}
 	begin := s.LatLon
 	if s.SectionFrom != nil {

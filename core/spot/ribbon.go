@@ -70,8 +70,9 @@ func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 		}
 		gate := GateAt(open, t)
 		f := &out[i]
-		*f = Frame{Moment: m, Says: m.Headline(as.Units), Open: gate.Open, Closing: gate.Closing, BreakerM: m.Breakers(), White: m.White(section),
-			Breaks: make([]bool, len(s.Marks)), DepthsM: make([]float64, len(s.Marks)), TempsC: make([]float64, len(s.Marks)),
+		*f = Frame{Moment: m, Says: m.Headline(as.Units), Open: gate.Open, Closing: gate.Closing, BreakerM: m.Breakers(),
+			White: m.White(section), Breaks: make([]bool, len(s.Marks)), DepthsM: make([]float64, len(s.Marks)),
+			TempsC:  make([]float64, len(s.Marks)),
 			Surface: m.Surface(), CurrentMS: math.NaN(), MarksSay: make([]string, len(s.Marks))}
 		f.WayTitle, f.Way = SayWay(open, t, as.Zone)
 		if u, known := m.Current(); known {

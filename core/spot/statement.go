@@ -41,8 +41,8 @@ func (m *Moment) Statements() []Statement {
 			continue
 		}
 		low, high := v.Range()
-		out = append(out, Statement{Kind: string(k), Value: v.Value, Unit: k.Unit(), Says: k.Say(v.Value), Origin: v.Origin, Source: v.Source,
-			Place: v.Place, Time: v.Time, Low: low, High: high, Age: v.Age})
+		out = append(out, Statement{Kind: string(k), Value: v.Value, Unit: k.Unit(), Says: k.Say(v.Value), Origin: v.Origin,
+			Source: v.Source, Place: v.Place, Time: v.Time, Low: low, High: high, Age: v.Age})
 	}
 	add := func(kind string, value float64, unit, says, source string) {
 		out = append(out, Statement{Kind: kind, Value: value, Unit: unit, Says: says, Origin: conditions.Predicted, Source: source,
@@ -50,8 +50,8 @@ func (m *Moment) Statements() []Statement {
 	}
 	if left := m.SurgeM(); left != 0 {
 		seen := m.Spot.Surge.Seen
-		out = append(out, Statement{Kind: "tide_surge_m", Value: left, Unit: "m", Origin: conditions.Observed, Source: "seen by the angler, fading",
-			Time: seen, Low: left, High: left, Age: m.Time.Sub(seen)})
+		out = append(out, Statement{Kind: "tide_surge_m", Value: left, Unit: "m", Origin: conditions.Observed,
+			Source: "seen by the angler, fading", Time: seen, Low: left, High: left, Age: m.Time.Sub(seen)})
 	}
 	add("tide_level_m", m.LevelM, "m", "", harmonic)
 	add("tide_rate_m_per_h", m.Stage.RateMPerH, "m/h", "", harmonic)
@@ -73,8 +73,8 @@ func (m *Moment) Statements() []Statement {
 // windWaves as a statement: what rests on an assumed fetch is assumed itself.
 func (m *Moment) windWaves() Statement {
 	surface := m.Surface()
-	out := Statement{Kind: "wind_wave_m", Value: surface.WaveM, Unit: "m", Says: surface.Says(), Time: m.Time, Low: surface.WaveM, High: surface.WaveM,
-		Origin: m.Believed[conditions.WindSpeed].Origin, Source: "wind over the fetch"}
+	out := Statement{Kind: "wind_wave_m", Value: surface.WaveM, Unit: "m", Says: surface.Says(), Time: m.Time, Low: surface.WaveM,
+		High: surface.WaveM, Origin: m.Believed[conditions.WindSpeed].Origin, Source: "wind over the fetch"}
 	if !surface.Outlined {
 		out.Origin, out.Source = conditions.Assumed, "wind over an assumed fetch: the water has no outline"
 	}
@@ -86,7 +86,8 @@ func (s Surface) Says() string {
 	if !s.Outlined {
 		return s.Surface.String()
 	}
-	return s.Surface.String() + map[water.Side]string{water.Lee: ", in the lee", water.Exposed: ", exposed", water.Along: ", wind along the shore"}[s.Side]
+	return s.Surface.String() + map[water.Side]string{water.Lee: ", in the lee", water.Exposed: ", exposed",
+		water.Along: ", wind along the shore"}[s.Side]
 }
 
 func currentSource(s water.Setting) string {

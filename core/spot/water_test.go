@@ -18,20 +18,23 @@ var january = time.Date(2026, 1, 20, 0, 0, 0, 0, time.UTC)
 // sunTrap is a mud flat beside a channel on a plain tide.
 func sunTrap(t *testing.T, weather map[conditions.Kind]float64) *Spot {
 	t.Helper()
-	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40}, {Name: "S2", AmplitudeM: 0.2, PhaseDeg: 60}}, 0.9)
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 40},
+		{Name: "S2", AmplitudeM: 0.2, PhaseDeg: 60}}, 0.9)
 	require.NoError(t, err)
 	var list []conditions.Reading
 	for hour := range 24 * 5 {
 		for k, v := range weather {
-			list = append(list, conditions.Reading{Kind: k, Value: v, Time: january.Add(time.Duration(hour-48) * time.Hour), Origin: conditions.Forecast, Source: "made up"})
+			list = append(list, conditions.Reading{Kind: k, Value: v, Time: january.Add(time.Duration(hour-48) * time.Hour),
+				Origin: conditions.Forecast, Source: "made up"})
 		}
 	}
 	return &Spot{Name: "Sun trap", Place: "oyster bar", Tide: h, LatLon: ground.LatLon{Lat: 31}, Readings: conditions.Sorted(list),
-		Marks: []ground.Mark{{Name: "Flat", Kind: ground.Flat, Bottom: "mud", ElevationM: 0.4}, {Name: "Channel", Kind: ground.Channel, Bottom: "mud", ElevationM: -3}}}
+		Marks: []ground.Mark{{Name: "Flat", Kind: ground.Flat, Bottom: "mud", ElevationM: 0.4},
+			{Name: "Channel", Kind: ground.Channel, Bottom: "mud", ElevationM: -3}}}
 }
 
-var mild = map[conditions.Kind]float64{conditions.WaterTemp: 11, conditions.AirTemp: 13, conditions.WindSpeed: 3, conditions.WindFrom: 0, conditions.Cloud: 0,
-	conditions.Clarity: 0.8}
+var mild = map[conditions.Kind]float64{conditions.WaterTemp: 11, conditions.AirTemp: 13, conditions.WindSpeed: 3, conditions.WindFrom: 0,
+	conditions.Cloud: 0, conditions.Clarity: 0.8}
 
 // One warm sunny day moves fish from the hole to the flat beside it: the flat
 // is the warmer one in the afternoon and the cooler one before dawn (common

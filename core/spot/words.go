@@ -34,7 +34,8 @@ func SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says
 	case now != nil && now.Closes.IsZero():
 		return wayOpen, "For as long as the ribbon shows."
 	case now != nil:
-		return wayOpen, fmt.Sprintf("Until %s, in %s: then it is %s.", clock(now.Closes, zone), prose.Lasting(now.Closes.Sub(t).Round(time.Minute)), now.ClosedBy)
+		return wayOpen, fmt.Sprintf("Until %s, in %s: then it is %s.", clock(now.Closes, zone),
+			prose.Lasting(now.Closes.Sub(t).Round(time.Minute)), now.ClosedBy)
 	case next == nil:
 		return wayShut, "Not as far as the ribbon shows."
 	}
@@ -42,7 +43,8 @@ func SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says
 	if !next.Closes.IsZero() {
 		until = " until " + clock(next.Closes, zone)
 	}
-	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", clock(next.Opens, zone), prose.Lasting(next.Opens.Sub(t).Round(time.Minute)), until)
+	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", clock(next.Opens, zone),
+		prose.Lasting(next.Opens.Sub(t).Round(time.Minute)), until)
 }
 
 const (

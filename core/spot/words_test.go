@@ -38,8 +38,8 @@ func TestTheWayInWords(t *testing.T) {
 func TestRunsDropFlickers(t *testing.T) {
 	start := time.Date(2026, 11, 20, 0, 0, 0, 0, time.UTC)
 	var frames []Frame
-	for i, s := range []water.Surface{water.Ripple, water.Ripple, water.Ripple, water.Ripple, water.Ripple, water.Chop, water.Ripple, water.Ripple, water.Ripple,
-		water.Chop, water.Chop, water.Chop, water.Chop, water.Chop} {
+	for i, s := range []water.Surface{water.Ripple, water.Ripple, water.Ripple, water.Ripple, water.Ripple, water.Chop, water.Ripple,
+		water.Ripple, water.Ripple, water.Chop, water.Chop, water.Chop, water.Chop, water.Chop} {
 		frames = append(frames, Frame{Moment: Moment{Time: start.Add(time.Duration(i) * FrameStep)}, Surface: Surface{Surface: s}})
 	}
 	runs := Runs(frames)
@@ -106,7 +106,8 @@ func TestStatementsSayWhereTheyComeFrom(t *testing.T) {
 
 func TestAWrongFieldIsNamed(t *testing.T) {
 	good := func() *Spot {
-		return &Spot{Name: "Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: 31, Lon: -45}, Access: ground.Access{Manner: ground.OnFoot}}
+		return &Spot{Name: "Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: 31, Lon: -45},
+			Access: ground.Access{Manner: ground.OnFoot}}
 	}
 	require.NoError(t, good().Validate())
 	far := 400.0
@@ -141,6 +142,7 @@ func TestMarksOnTheMap(t *testing.T) {
 	assert.True(t, s.LiesAt("Bar: Deep hole", near))
 	assert.False(t, s.LiesAt("Deep hole", near))
 	var wrong FieldError
-	require.ErrorAs(t, s.PutMark(ground.Mark{ID: "2", Name: "Far", Kind: ground.Hole}, ground.Toward(s.LatLon, 0, 5000), nil, bottom), &wrong)
+	require.ErrorAs(t, s.PutMark(ground.Mark{ID: "2", Name: "Far", Kind: ground.Hole}, ground.Toward(s.LatLon, 0, 5000), nil, bottom),
+		&wrong)
 	assert.Equal(t, "at", wrong.Field)
 }

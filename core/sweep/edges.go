@@ -55,7 +55,8 @@ func (s Sweep) Edges() (*Field, error) {
 			f.Edges[t][i] = make([]float32, steps)
 		}
 	}
-	run := &sweeping{Sweep: s, steps: steps, field: f, means: make([]float64, len(s.Book.Rules)), skies: s.skies(steps), told: map[conditions.Readings][]toldHour{}}
+	run := &sweeping{Sweep: s, steps: steps, field: f, means: make([]float64, len(s.Book.Rules)), skies: s.skies(steps),
+		told: map[conditions.Readings][]toldHour{}}
 	for r := range run.means {
 		run.means[r] = s.Belief.Mean(r)
 	}
@@ -142,7 +143,8 @@ func (s Sweep) moons(o sky.Observer, list []spot.Sky) {
 		p := hours[i/perHour : i/perHour+3]
 		x := float64(i%perHour) / float64(perHour)
 		list[i] = p[1]
-		list[i].Moon.Altitude = p[1].Moon.Altitude + x*(p[2].Moon.Altitude-p[0].Moon.Altitude)/2 + x*x*(p[2].Moon.Altitude-2*p[1].Moon.Altitude+p[0].Moon.Altitude)/2
+		list[i].Moon.Altitude = p[1].Moon.Altitude + x*(p[2].Moon.Altitude-p[0].Moon.Altitude)/2 +
+			x*x*(p[2].Moon.Altitude-2*p[1].Moon.Altitude+p[0].Moon.Altitude)/2
 	}
 }
 
@@ -300,7 +302,8 @@ func (s *sweeping) momentFacts(f *playbook.Facts, tides scene.Tides, c *tide.Cur
 	if !ok {
 		return false
 	}
-	stage := tide.Stage{RateMPerH: rate, RangeM: math.Abs(next.LevelM - last.LevelM), Elapsed: t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()}
+	stage := tide.Stage{RateMPerH: rate, RangeM: math.Abs(next.LevelM - last.LevelM),
+		Elapsed: t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()}
 	if next.Kind == tide.High {
 		stage.Direction = tide.Flood
 	}
@@ -318,7 +321,8 @@ func fillSpread(spread *Spread, h []hour, i, perHour int, sky *spot.Sky) {
 		spread[playbook.WaterTemp][end] = p.WaterTempC + x*(q.WaterTempC-p.WaterTempC)
 		spread[playbook.WindSpeed][end] = p.WindSpeedMS + x*(q.WindSpeedMS-p.WindSpeedMS)
 		cloud := p.Cloud + x*(q.Cloud-p.Cloud)
-		lux := water.Sky{SunAltitude: sky.Sun.Altitude, MoonAltitude: sky.Moon.Altitude, MoonIllumination: sky.Phase.Illumination, Cloud: cloud}.Surface()
+		lux := water.Sky{SunAltitude: sky.Sun.Altitude, MoonAltitude: sky.Moon.Altitude, MoonIllumination: sky.Phase.Illumination,
+			Cloud: cloud}.Surface()
 		spread[playbook.Cloud][end], spread[playbook.SurfaceLight][end], spread[playbook.LureLight][end] = cloud, lux, lux
 	}
 }

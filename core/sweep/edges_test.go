@@ -30,7 +30,8 @@ func TestEdgesAreWhatTheLongWayGives(t *testing.T) {
 		for h := range 15 * 24 {
 			at := from.Add(time.Duration(h) * time.Hour)
 			x := float64(h)/7 + float64(i)
-			for k, v := range map[conditions.Kind]float64{conditions.WaterTemp: 17 + 3*math.Sin(x), conditions.WindSpeed: 4 + 3*math.Cos(x), conditions.Clarity: 1 + 0.5*math.Sin(x/2), conditions.Cloud: 0.4} {
+			for k, v := range map[conditions.Kind]float64{conditions.WaterTemp: 17 + 3*math.Sin(x), conditions.WindSpeed: 4 +
+				3*math.Cos(x), conditions.Clarity: 1 + 0.5*math.Sin(x/2), conditions.Cloud: 0.4} {
 				list = append(list, conditions.Reading{Kind: k, Value: v, Time: at, Origin: conditions.Forecast})
 			}
 		}

@@ -12,8 +12,9 @@ import (
 type Spread [playbook.MeasureCount][2]float64
 
 // readingOf an uncertain measure: the light follows the clouds.
-var readingOf = map[playbook.Measure]conditions.Draw{playbook.Secchi: conditions.DrawClarity, playbook.WaterTemp: conditions.DrawWaterTemp, playbook.WindSpeed: conditions.DrawWindSpeed,
-	playbook.Cloud: conditions.DrawCloud, playbook.SurfaceLight: conditions.DrawCloud, playbook.LureLight: conditions.DrawCloud}
+var readingOf = map[playbook.Measure]conditions.Draw{playbook.Secchi: conditions.DrawClarity, playbook.WaterTemp: conditions.DrawWaterTemp,
+	playbook.WindSpeed: conditions.DrawWindSpeed, playbook.Cloud: conditions.DrawCloud, playbook.SurfaceLight: conditions.DrawCloud,
+	playbook.LureLight: conditions.DrawCloud}
 
 // mostStates a rule can have: every reading low or high.
 const mostStates = 1 << conditions.Draws
@@ -64,7 +65,8 @@ var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.LureDepth:
 
 // NewTables of some targets' rules on the marks of a spot: each of marks settles the words
 // that are not open, mean is what is believed of each rule's coefficient.
-func NewTables(b *playbook.Book, targets []string, marks []playbook.Facts, open func(playbook.Word) bool, mean func(rule int) float64) *Tables {
+func NewTables(b *playbook.Book, targets []string, marks []playbook.Facts, open func(playbook.Word) bool,
+	mean func(rule int) float64) *Tables {
 	all := &Tables{Marks: make([]Table, len(marks)), asked: make(map[int][]askedRule)}
 	for m := range marks {
 		t := &all.Marks[m]

@@ -19,7 +19,8 @@ func TestLead(t *testing.T) {
 		return l
 	}
 	rapid.Check(t, func(t *rapid.T) {
-		p := LeadPlace{CurrentMS: rapid.Float64Range(0, 2).Draw(t, "u"), LineDiameterM: rapid.Float64Range(0.0001, 0.0008).Draw(t, "d"), LineLengthM: rapid.Float64Range(5, 150).Draw(t, "l")}
+		p := LeadPlace{CurrentMS: rapid.Float64Range(0, 2).Draw(t, "u"), LineDiameterM: rapid.Float64Range(0.0001, 0.0008).Draw(t, "d"),
+			LineLengthM: rapid.Float64Range(5, 150).Draw(t, "l")}
 		l := at(t, p)
 		faster, thicker, longer := p, p, p
 		faster.CurrentMS *= 1.2
@@ -42,8 +43,8 @@ func TestLead(t *testing.T) {
 	assert.InDelta(t, 2.5*ounce, mono.HoldKg-mono.TrotKg, 0.001, "trotted with 2 to 3 oz less")
 	grip := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00035, LineLengthM: 60, Sinker: GripLead})
 	assert.Less(t, grip.HoldKg, mono.HoldKg)
-	for _, bad := range []LeadPlace{{CurrentMS: -1, LineDiameterM: 3e-4, LineLengthM: 9}, {LineDiameterM: 1, LineLengthM: 9}, {LineDiameterM: 3e-4}, {LineDiameterM: 3e-4, LineLengthM: 9, DepthM: 10},
-		{LineDiameterM: 3e-4, LineLengthM: 9, Sinker: "anchor"}} {
+	for _, bad := range []LeadPlace{{CurrentMS: -1, LineDiameterM: 3e-4, LineLengthM: 9}, {LineDiameterM: 1, LineLengthM: 9},
+		{LineDiameterM: 3e-4}, {LineDiameterM: 3e-4, LineLengthM: 9, DepthM: 10}, {LineDiameterM: 3e-4, LineLengthM: 9, Sinker: "anchor"}} {
 		_, err := bad.Lead()
 		assert.Error(t, err)
 	}
@@ -111,7 +112,8 @@ func TestAlongAndAcross(t *testing.T) {
 }
 
 func TestTrolling(t *testing.T) {
-	p, err := Troll{Lure: Bucktail, SpeedMS: 5 * knot, BehindM: 25, LedgeM: 100, DragN: 4 * newton, BreakN: 12 * newton, StretchBreak: MonoStretch}.Pass()
+	p, err := Troll{Lure: Bucktail, SpeedMS: 5 * knot, BehindM: 25, LedgeM: 100, DragN: 4 * newton, BreakN: 12 * newton,
+		StretchBreak: MonoStretch}.Pass()
 	require.NoError(t, err)
 	assert.True(t, p.Fits)
 	assert.InDelta(t, 100/(5*knot), p.OverLedgeS, 1e-9)
@@ -119,7 +121,8 @@ func TestTrolling(t *testing.T) {
 	p, err = Troll{Lure: SmallSkirt, SpeedMS: 5 * knot}.Pass()
 	require.NoError(t, err)
 	assert.False(t, p.Fits, "12 to 14 kn")
-	for _, bad := range []Troll{{Lure: "net", SpeedMS: 2}, {Lure: Bucktail}, {Lure: Bucktail, SpeedMS: 2, BehindM: -1}, {Lure: Bucktail, SpeedMS: 2, DragN: -1}} {
+	for _, bad := range []Troll{{Lure: "net", SpeedMS: 2}, {Lure: Bucktail}, {Lure: Bucktail, SpeedMS: 2, BehindM: -1},
+		{Lure: Bucktail, SpeedMS: 2, DragN: -1}} {
 		_, err := bad.Pass()
 		assert.Error(t, err)
 	}
@@ -132,7 +135,8 @@ func TestFloatRodsLineAndJig(t *testing.T) {
 	_, err = StopKnot(0.2, 0, 0.5)
 	assert.ErrorContains(t, err, "no room")
 
-	rods, err := Spread(4, 90, []Zone{{Name: "trough", FromM: 20, ToM: 50, Worth: 2}, {Name: "outer trough", FromM: 80, ToM: 130, Worth: 1}, {Name: "far", FromM: 120, ToM: 200}})
+	rods, err := Spread(4, 90, []Zone{{Name: "trough", FromM: 20, ToM: 50, Worth: 2},
+		{Name: "outer trough", FromM: 80, ToM: 130, Worth: 1}, {Name: "far", FromM: 120, ToM: 200}})
 	require.NoError(t, err)
 	require.Len(t, rods, 4)
 	assert.Equal(t, Rod{1, 35, "trough"}, rods[0])
@@ -197,7 +201,8 @@ func TestCadence(t *testing.T) {
 		assert.Equal(t, want, got, text)
 	}
 	assert.InDelta(t, 4.8, Length([]Beat{{"twitch", 0.4}, {"twitch", 0.4}, {"pause", 4}}), 1e-12)
-	for text, want := range map[string]string{"": "empty", "jiggle": `word 1 of the cadence, "jiggle"`, "pause 99 s": "lasts between", "2": "ends with a number", "2 3 hop": "word 2", "90 hop": "word 1", strings.Repeat("hop ", 99): "at most 60"} {
+	for text, want := range map[string]string{"": "empty", "jiggle": `word 1 of the cadence, "jiggle"`, "pause 99 s": "lasts between",
+		"2": "ends with a number", "2 3 hop": "word 2", "90 hop": "word 1", strings.Repeat("hop ", 99): "at most 60"} {
 		_, err := ParseCadence(text)
 		assert.ErrorContains(t, err, want, text)
 	}

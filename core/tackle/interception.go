@@ -65,11 +65,14 @@ func (c Cast) Validate() error {
 	case math.IsNaN(c.Fish.BearingDeg) || math.IsInf(c.Fish.BearingDeg, 0):
 		return fmt.Errorf("tackle: the fish's bearing must be degrees, not %v", c.Fish.BearingDeg)
 	case !(c.PaceMS > 0 && c.PaceMS < 10) || !(c.FlightMS > 0 && c.FlightMS < 100):
-		return fmt.Errorf("tackle: the pace must be between 0 and 10 m/s and the flight between 0 and 100 m/s, not %v and %v", c.PaceMS, c.FlightMS)
+		return fmt.Errorf("tackle: the pace must be between 0 and 10 m/s and the flight between 0 and 100 m/s, not %v and %v",
+			c.PaceMS, c.FlightMS)
 	case !(c.ReachM > 0 && c.ReachM < 400) || !(c.SplashClearM >= 0 && c.SplashClearM < 50):
-		return fmt.Errorf("tackle: the reach must be between 0 and 400 m and the splash 0 to 50 m clear, not %v and %v", c.ReachM, c.SplashClearM)
+		return fmt.Errorf("tackle: the reach must be between 0 and 400 m and the splash 0 to 50 m clear, not %v and %v", c.ReachM,
+			c.SplashClearM)
 	case !(c.WindMS >= 0 && c.WindMS <= 40) || math.IsNaN(c.WindFromDeg) || math.IsInf(c.WindFromDeg, 0):
-		return fmt.Errorf("tackle: the wind must be between 0 and 40 m/s from a direction in degrees, not %v from %v", c.WindMS, c.WindFromDeg)
+		return fmt.Errorf("tackle: the wind must be between 0 and 40 m/s from a direction in degrees, not %v from %v", c.WindMS,
+			c.WindFromDeg)
 	case !(c.WindowMinM >= 0 && c.WindowMaxM >= c.WindowMinM && c.WindowMaxM < 50):
 		return fmt.Errorf("tackle: the strike window must run from 0 or more to less than 50 m, not %v to %v", c.WindowMinM, c.WindowMaxM)
 	}

@@ -44,8 +44,10 @@ func simulate(c Cast, a Aim) (splash, beside, pass, crossedAt float64) {
 func TestInterceptionsAgainstSimulation(t *testing.T) {
 	possible := 0
 	rapid.Check(t, func(t *rapid.T) {
-		c := Cast{Fish: Fish{rapid.Float64Range(-40, 40).Draw(t, "x"), rapid.Float64Range(-40, 40).Draw(t, "y"), rapid.Float64Range(0.1, 1.5).Draw(t, "speed"), rapid.Float64Range(0, 360).Draw(t, "bearing")},
-			PaceMS: rapid.Float64Range(0.2, 1).Draw(t, "pace"), FlightMS: rapid.Float64Range(8, 20).Draw(t, "flight"), ReachM: rapid.Float64Range(15, 45).Draw(t, "reach"),
+		c := Cast{Fish: Fish{rapid.Float64Range(-40, 40).Draw(t, "x"), rapid.Float64Range(-40, 40).Draw(t, "y"),
+			rapid.Float64Range(0.1, 1.5).Draw(t, "speed"), rapid.Float64Range(0, 360).Draw(t, "bearing")},
+			PaceMS: rapid.Float64Range(0.2, 1).Draw(t, "pace"), FlightMS: rapid.Float64Range(8, 20).Draw(t, "flight"),
+			ReachM:       rapid.Float64Range(15, 45).Draw(t, "reach"),
 			SplashClearM: rapid.Float64Range(0, 2.5).Draw(t, "clear"), WindowMinM: 0.15, WindowMaxM: 0.3}
 		a, err := c.Intercept()
 		require.NoError(t, err)
@@ -130,8 +132,9 @@ func TestWhatCannotBeHadSaysWhy(t *testing.T) {
 		assert.False(t, a.Possible)
 		assert.Contains(t, a.Why, want)
 	}
-	for _, spoil := range []func(*Cast){func(c *Cast) { c.Fish.XM = math.NaN() }, func(c *Cast) { c.Fish.SpeedMS = -1 }, func(c *Cast) { c.PaceMS = 0 }, func(c *Cast) { c.ReachM = 0 },
-		func(c *Cast) { c.WindowMaxM = 0 }, func(c *Cast) { c.Fish.BearingDeg = math.Inf(1) }} {
+	for _, spoil := range []func(*Cast){func(c *Cast) { c.Fish.XM = math.NaN() }, func(c *Cast) { c.Fish.SpeedMS = -1 },
+		func(c *Cast) { c.PaceMS = 0 }, func(c *Cast) { c.ReachM = 0 }, func(c *Cast) { c.WindowMaxM = 0 },
+		func(c *Cast) { c.Fish.BearingDeg = math.Inf(1) }} {
 		c := base
 		spoil(&c)
 		_, err := c.Intercept()
@@ -142,7 +145,8 @@ func TestWhatCannotBeHadSaysWhy(t *testing.T) {
 // Wind in the face takes reach, wind in the back gives some; across it hardly matters.
 // A fish out of reach against the wind is in reach with it.
 func TestWindOnACast(t *testing.T) {
-	c := Cast{Fish: Fish{XM: -6, YM: 27, SpeedMS: 0.4, BearingDeg: 90}, PaceMS: 0.5, FlightMS: 12, ReachM: 30, SplashClearM: 1.8, WindowMinM: 0.15, WindowMaxM: 0.4}
+	c := Cast{Fish: Fish{XM: -6, YM: 27, SpeedMS: 0.4, BearingDeg: 90}, PaceMS: 0.5, FlightMS: 12, ReachM: 30, SplashClearM: 1.8,
+		WindowMinM: 0.15, WindowMaxM: 0.4}
 	calm, flight := c.Towards(0, 10)
 	assert.Equal(t, 30.0, calm)
 	assert.Equal(t, 12.0, flight)

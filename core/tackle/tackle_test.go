@@ -66,8 +66,9 @@ func TestHeavierFallsFasterAndDeeperTakesLonger(t *testing.T) {
 }
 
 func TestWhatDoesNotSinkIsRefused(t *testing.T) {
-	for want, b := range map[string]Body{"does not sink": {MassKg: 0.01, DensityKgM3: 900, Shape: Sphere}, "mass": {DensityKgM3: 2000, Shape: Sphere},
-		"unknown shape": {MassKg: 0.01, DensityKgM3: 2000, Shape: "brick"}, "timed": {MassKg: 0.01, DensityKgM3: 2000, Shape: Sphere, TimedMS: -1}} {
+	for want, b := range map[string]Body{"does not sink": {MassKg: 0.01, DensityKgM3: 900, Shape: Sphere},
+		"mass": {DensityKgM3: 2000, Shape: Sphere}, "unknown shape": {MassKg: 0.01, DensityKgM3: 2000, Shape: "brick"},
+		"timed": {MassKg: 0.01, DensityKgM3: 2000, Shape: Sphere, TimedMS: -1}} {
 		_, err := b.FallTime(1)
 		assert.ErrorContains(t, err, want)
 	}

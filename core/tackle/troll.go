@@ -19,7 +19,8 @@ const (
 const knot = 1852.0 / 3600
 
 // band of speeds in metres a second.
-var bands = map[Trolled][2]float64{Bucktail: {4 * knot, 6 * knot}, TopWater: {4 * knot, 8 * knot}, SmallSkirt: {12 * knot, 14 * knot}, StripBait: {3 * knot, 5 * knot}}
+var bands = map[Trolled][2]float64{Bucktail: {4 * knot, 6 * knot}, TopWater: {4 * knot, 8 * knot}, SmallSkirt: {12 * knot, 14 * knot},
+	StripBait: {3 * knot, 5 * knot}}
 
 // Line that takes a shock. Mono stretches by about a fifth where it breaks, braid
 // and fluorocarbon far less (makers' tables, from memory).
@@ -63,7 +64,8 @@ func (t Troll) Pass() (Trolling, error) {
 	case !(t.SpeedMS > 0 && t.SpeedMS < 15):
 		return Trolling{}, fmt.Errorf("tackle: the speed must be between 0 and 15 m/s, not %v", t.SpeedMS)
 	case !(t.BehindM >= 0 && t.BehindM < 500) || !(t.LedgeM >= 0 && t.LedgeM < 20_000):
-		return Trolling{}, fmt.Errorf("tackle: the lure must run 0 to 500 m behind and the ledge 0 to 20 km, not %v and %v", t.BehindM, t.LedgeM)
+		return Trolling{}, fmt.Errorf("tackle: the lure must run 0 to 500 m behind and the ledge 0 to 20 km, not %v and %v",
+			t.BehindM, t.LedgeM)
 	case !(t.DragN >= 0 && t.BreakN >= 0 && t.StretchBreak >= 0 && t.StretchBreak < 1):
 		return Trolling{}, fmt.Errorf("tackle: drag, breaking strength and stretch must be 0 or more")
 	}

@@ -102,7 +102,8 @@ type fit struct {
 }
 
 func newFit(record []Sample, names []string) *fit {
-	f := &fit{record: record, rows: make([][]float64, len(record)), weight: make([]float64, len(record)), resid: make([]float64, len(record))}
+	f := &fit{record: record, rows: make([][]float64, len(record)), weight: make([]float64, len(record)),
+		resid: make([]float64, len(record))}
 	kinds := make([]*species, len(names))
 	for i, n := range names {
 		kinds[i] = catalogue[n]

@@ -10,9 +10,11 @@ import (
 // equilibrium tide (Schureman table 2) and, among shallow-water ones, by how
 // large they usually grow. Where two cannot be told apart the earlier one
 // stands for both.
-var ranking = []string{"M2", "K1", "O1", "S2", "N2", "P1", "M4", "Q1", "K2", "MS4", "SA", "MF", "MN4", "M6", "NU2", "MU2", "L2", "J1", "M1", "OO1",
-	"MK3", "M3", "SSA", "MM", "2N2", "S4", "2MS6", "T2", "S1", "RHO", "LAM2", "2Q1", "2SM2", "MSF", "MO3", "SK3", "SO3", "2MK3", "SN4", "N4", "MK4",
-	"SK4", "2MN6", "MSN6", "2SM6", "MSK6", "2MK5", "2SK5", "M8", "3MS8", "S6", "R2", "EP2", "SIGMA1", "PHI1", "THETA1", "SO1", "MSN2", "MKS2", "2MK6"}
+var ranking = []string{"M2", "K1", "O1", "S2", "N2", "P1", "M4", "Q1", "K2", "MS4", "SA", "MF", "MN4", "M6", "NU2", "MU2", "L2",
+	"J1", "M1", "OO1", "MK3", "M3", "SSA", "MM", "2N2", "S4", "2MS6", "T2", "S1", "RHO", "LAM2", "2Q1", "2SM2", "MSF", "MO3", "SK3", "SO3",
+	"2MK3", "SN4", "N4", "MK4",
+	"SK4", "2MN6", "MSN6", "2SM6", "MSK6", "2MK5", "2SK5", "M8", "3MS8", "S6", "R2", "EP2", "SIGMA1", "PHI1", "THETA1", "SO1", "MSN2",
+	"MKS2", "2MK6"}
 
 // Excluded is a constituent an analysis leaves out, and why.
 type Excluded struct{ Name, Reason string }
@@ -48,7 +50,8 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 			apart := math.Abs(in[clash].speed - speed)
 			reason := fmt.Sprintf("has the speed of %s", in[clash].name)
 			if apart > 1e-9 {
-				reason = fmt.Sprintf("cannot be told from %s: %.0f days of record are needed, there are %.1f", in[clash].name, math.Ceil(fullCircle/apart/24), spanHours/24)
+				reason = fmt.Sprintf("cannot be told from %s: %.0f days of record are needed, there are %.1f", in[clash].name,
+					math.Ceil(fullCircle/apart/24), spanHours/24)
 			}
 			out = append(out, Excluded{name, reason})
 			continue

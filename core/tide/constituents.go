@@ -107,8 +107,9 @@ var compounds = strings.Fields(`MSN2 MKS2 2SM2 2MS2 2MN2 MNS2 SKM2 SNM2 2NS2 KJ2
 // aliases are other spellings found in public lists.
 var aliases = map[string]string{
 	"RHO1": "RHO", "LAMBDA2": "LAM2", "LDA2": "LAM2", "LA2": "LAM2", "SGM": "SIGMA1", "SIG1": "SIGMA1",
-	"ALPHA1": "ALP1", "BETA1": "BET1", "UPSILON1": "UPS1", "GAMMA2": "GAM2", "MA2": "H1", "MB2": "H2", "MFM": "MTM", "MSTM": "MST", "SIGMA": "SIGMA1",
-	"EPS2": "EP2", "EPSI2": "EP2", "THE1": "THETA1", "TTA1": "THETA1", "PHI": "PHI1", "PSI": "PSI1",
+	"ALPHA1": "ALP1", "BETA1": "BET1", "UPSILON1": "UPS1", "GAMMA2": "GAM2", "MA2": "H1", "MB2": "H2", "MFM": "MTM", "MSTM": "MST",
+	"SIGMA": "SIGMA1",
+	"EPS2":  "EP2", "EPSI2": "EP2", "THE1": "THETA1", "TTA1": "THETA1", "PHI": "PHI1", "PSI": "PSI1",
 }
 
 // catalogue is every known constituent under its own name.

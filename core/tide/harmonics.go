@@ -47,7 +47,8 @@ func NewHarmonics(constituents []Constituent, z0 float64) (*Harmonics, error) {
 		case err != nil:
 			return nil, err
 		case !finite(c.AmplitudeM) || c.AmplitudeM < 0:
-			return nil, fmt.Errorf("tide: constituent %d (%s): amplitude must be a finite number of metres ≥ 0, not %v", i+1, c.Name, c.AmplitudeM)
+			return nil, fmt.Errorf("tide: constituent %d (%s): amplitude must be a finite number of metres ≥ 0, not %v", i+1, c.Name,
+				c.AmplitudeM)
 		case !finite(c.PhaseDeg):
 			return nil, fmt.Errorf("tide: constituent %d (%s): phase must be a finite number of degrees, not %v", i+1, c.Name, c.PhaseDeg)
 		}

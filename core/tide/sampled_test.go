@@ -11,7 +11,8 @@ import (
 // A series of any place is what asking moment by moment gives, to a tenth of a
 // millimetre, and its rate to a thousandth of a metre an hour.
 func TestSampledIsTheCurve(t *testing.T) {
-	h, err := NewHarmonics([]Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 70}, {"K1", 0.15, 10}, {"O1", 0.1, 200}, {"M4", 0.08, 90}, {"M6", 0.03, 10}, {"M8", 0.01, 30}}, 0.9)
+	h, err := NewHarmonics([]Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 70}, {"K1", 0.15, 10}, {"O1", 0.1, 200}, {"M4", 0.08, 90},
+		{"M6", 0.03, 10}, {"M8", 0.01, 30}}, 0.9)
 	require.NoError(t, err)
 	sec, err := NewSecondary(h, Offsets{LagHigh: 35 * time.Minute, LagLow: 70 * time.Minute, FactorHigh: 0.8, FactorLow: 0.9})
 	require.NoError(t, err)

@@ -56,7 +56,8 @@ func TestLagAndFactorAreLearned(t *testing.T) {
 			if k.Kind == Low {
 				lag = 95 * time.Minute
 			}
-			out = append(out, Noted{k.Time.Add(lag + time.Duration(r.NormFloat64()*10*float64(time.Minute))), k.Kind, 0.8*k.LevelM + 0.03*r.NormFloat64()})
+			out = append(out, Noted{k.Time.Add(lag + time.Duration(r.NormFloat64()*10*float64(time.Minute))), k.Kind, 0.8*k.LevelM +
+				0.03*r.NormFloat64()})
 		}
 		return out
 	}

@@ -38,7 +38,8 @@ func AnalyseTurns(turns []Turn, progress func(share float64)) (Analysis, error) 
 	}
 	first, last := record[0].Time, record[len(record)-1].Time
 	if span := last.Sub(first); span < shortestRecord {
-		return Analysis{}, UnusableRecordError{fmt.Sprintf("it covers %.1f days; at least %.0f are needed", span.Hours()/24, shortestRecord.Hours()/24)}
+		return Analysis{}, UnusableRecordError{fmt.Sprintf("it covers %.1f days; at least %.0f are needed", span.Hours()/24,
+			shortestRecord.Hours()/24)}
 	}
 	names, excluded := choose(last.Sub(first).Hours(), tableSpacing.Hours())
 	names, excluded = withoutUnseen(names, excluded, last.Sub(first))
@@ -78,7 +79,8 @@ func withoutUnseen(names []string, excluded []Excluded, span time.Duration) ([]s
 	kept := names[:0:0]
 	for _, n := range names {
 		if catalogue[n].t > 4 {
-			excluded = append(excluded, Excluded{n, "a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
+			excluded = append(excluded, Excluded{n,
+				"a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
 			continue
 		}
 		kept = append(kept, n)

@@ -76,8 +76,9 @@ func TestAMonthsTable(t *testing.T) {
 // Half a year of a place with a yearly tide it cannot show: the shallow-water
 // tides stay as small as they are, and the great ones right.
 func TestHalfAYearsTable(t *testing.T) {
-	list := []Constituent{{"M2", 0.55, 61}, {"S2", 0.19, 88}, {"N2", 0.115, 44}, {"K2", 0.052, 86}, {"NU2", 0.022, 47}, {"2N2", 0.014, 25}, {"L2", 0.016, 80},
-		{"K1", 0.071, 128}, {"O1", 0.052, 131}, {"P1", 0.023, 127}, {"Q1", 0.01, 119}, {"M4", 0.018, 210}, {"MS4", 0.009, 236}, {"SA", 0.055, 168}, {"SSA", 0.022, 40}}
+	list := []Constituent{{"M2", 0.55, 61}, {"S2", 0.19, 88}, {"N2", 0.115, 44}, {"K2", 0.052, 86}, {"NU2", 0.022, 47}, {"2N2", 0.014, 25},
+		{"L2", 0.016, 80}, {"K1", 0.071, 128}, {"O1", 0.052, 131}, {"P1", 0.023, 127}, {"Q1", 0.01, 119}, {"M4", 0.018, 210},
+		{"MS4", 0.009, 236}, {"SA", 0.055, 168}, {"SSA", 0.022, 40}}
 	h, err := NewHarmonics(list, 0.95)
 	require.NoError(t, err)
 	a, err := AnalyseTurns(asTable(t, h, day, day.AddDate(0, 0, 200)), nil)
@@ -133,7 +134,8 @@ func TestCompareFindsOffsets(t *testing.T) {
 
 // Offsets one after the other are the same as together.
 func TestOffsetsThen(t *testing.T) {
-	a := Offsets{LagHigh: 20 * time.Minute, LagLow: 35 * time.Minute, FactorHigh: 0.9, FactorLow: 0.8, DifferenceHighM: 0.1, DifferenceLowM: -0.05}
+	a := Offsets{LagHigh: 20 * time.Minute, LagLow: 35 * time.Minute, FactorHigh: 0.9, FactorLow: 0.8, DifferenceHighM: 0.1,
+		DifferenceLowM: -0.05}
 	b := Offsets{LagHigh: -5 * time.Minute, LagLow: 10 * time.Minute, FactorHigh: 1.1, DifferenceHighM: 0.02}
 	for _, k := range []Turn{{day, 1.7, High}, {day, 0.2, Low}} {
 		want, got := b.turn(a.turn(k)), a.Then(b).turn(k)
@@ -157,7 +159,8 @@ func TestSlack(t *testing.T) {
 		if n++; s.Slack {
 			share++
 			assert.True(t, s.Elapsed < 0.1 || s.Elapsed > 0.9, "%v", s.Elapsed)
-			assert.Contains(t, s.String(), fmt.Sprintf("slack, %s water", map[bool]Kind{true: s.Last.Kind, false: s.Next.Kind}[s.Elapsed < 0.5]))
+			assert.Contains(t, s.String(), fmt.Sprintf("slack, %s water", map[bool]Kind{true: s.Last.Kind,
+				false: s.Next.Kind}[s.Elapsed < 0.5]))
 		} else {
 			assert.Contains(t, s.String(), "third")
 		}

@@ -15,7 +15,8 @@ var beaufort = [...]struct {
 	word string
 }{
 	{0, "calm"}, {0.3, "light air"}, {1.6, "light breeze"}, {3.4, "gentle breeze"}, {5.5, "moderate breeze"}, {8, "fresh breeze"},
-	{10.8, "strong breeze"}, {13.9, "near gale"}, {17.2, "gale"}, {20.8, "strong gale"}, {24.5, "storm"}, {28.5, "violent storm"}, {32.7, "hurricane"},
+	{10.8, "strong breeze"}, {13.9, "near gale"}, {17.2, "gale"}, {20.8, "strong gale"}, {24.5, "storm"}, {28.5, "violent storm"},
+	{32.7, "hurricane"},
 }
 
 // BeaufortOf a wind speed in m/s. The table gives tenths; what lies between two

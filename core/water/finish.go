@@ -45,17 +45,17 @@ func FinishesFor(light Light, secchiM float64) []FinishChoice {
 	clear := secchiM >= clarityWords[2].FromSecchi
 	switch {
 	case light == Dark:
-		return []FinishChoice{{Glow, whyGlow}, {Black, whySilhouette}, {White, whyWhiteDark}, {Loud, whyLoudDark}, {Natural, whyNaturalDark},
-			{Translucent, whyTransLost}, {Mirror, whyMirrorDark}}
+		return []FinishChoice{{Glow, whyGlow}, {Black, whySilhouette}, {White, whyWhiteDark}, {Loud, whyLoudDark},
+			{Natural, whyNaturalDark}, {Translucent, whyTransLost}, {Mirror, whyMirrorDark}}
 	case light == Twilight:
 		return []FinishChoice{{Black, whySilhouette}, {Glow, whyGlow}, {White, whyWhite}, {Loud, whyLoud}, {Natural, whyNaturalDark},
 			{Translucent, whyTransLost}, {Mirror, whyMirrorDark}}
 	case clear && light == Bright:
-		return []FinishChoice{{Natural, whyNatural}, {Translucent, whyTranslucent}, {Mirror, whyMirror}, {White, whyWhite}, {Loud, whyLoudClear},
-			{Black, whyBlackClear}, {Glow, whyGlowBright}}
+		return []FinishChoice{{Natural, whyNatural}, {Translucent, whyTranslucent}, {Mirror, whyMirror}, {White, whyWhite},
+			{Loud, whyLoudClear}, {Black, whyBlackClear}, {Glow, whyGlowBright}}
 	case clear:
-		return []FinishChoice{{White, whyWhite}, {Natural, whyNatural}, {Mirror, whyMirror}, {Translucent, whyTranslucent}, {Black, whySilhouette},
-			{Loud, whyLoudClear}, {Glow, whyGlowBright}}
+		return []FinishChoice{{White, whyWhite}, {Natural, whyNatural}, {Mirror, whyMirror}, {Translucent, whyTranslucent},
+			{Black, whySilhouette}, {Loud, whyLoudClear}, {Glow, whyGlowBright}}
 	}
 	return []FinishChoice{{White, whyWhite}, {Loud, whyLoud}, {Black, whySilhouette}, {Natural, whyNaturalDark}, {Mirror, whyMirror},
 		{Glow, whyGlowBright}, {Translucent, whyTransLost}}

@@ -169,7 +169,8 @@ func (c *column) advance(t time.Time, step time.Duration) {
 	w1, u1 := c.after(f1, dt)
 	f2 := c.flows(after, w1, u1, c.depth)
 	f := flows{(f1.sunWater + f2.sunWater) / 2, (f1.sunBed + f2.sunBed) / 2, (f1.toBed + f2.toBed) / 2, (f1.toDeep + f2.toDeep) / 2,
-		Exchange{(f1.air.LongWave + f2.air.LongWave) / 2, (f1.air.Evaporation + f2.air.Evaporation) / 2, (f1.air.Sensible + f2.air.Sensible) / 2}}
+		Exchange{(f1.air.LongWave + f2.air.LongWave) / 2, (f1.air.Evaporation + f2.air.Evaporation) / 2,
+			(f1.air.Sensible + f2.air.Sensible) / 2}}
 	c.water, c.upper = c.after(f, dt)
 	c.heat.Sun += (f.sunWater + f.sunBed) * dt
 	c.heat.LongWave += f.air.LongWave * dt

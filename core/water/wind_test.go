@@ -15,7 +15,8 @@ func TestBeaufort(t *testing.T) {
 		lo, hi float64
 		word   string
 	}{{0, 0.2, "calm"}, {0.3, 1.5, "light air"}, {1.6, 3.3, "light breeze"}, {3.4, 5.4, "gentle breeze"}, {5.5, 7.9, "moderate breeze"},
-		{8, 10.7, "fresh breeze"}, {10.8, 13.8, "strong breeze"}, {13.9, 17.1, "near gale"}, {17.2, 20.7, "gale"}, {20.8, 24.4, "strong gale"},
+		{8, 10.7, "fresh breeze"}, {10.8, 13.8, "strong breeze"}, {13.9, 17.1, "near gale"}, {17.2, 20.7, "gale"},
+		{20.8, 24.4, "strong gale"},
 		{24.5, 28.4, "storm"}, {28.5, 32.6, "violent storm"}, {32.7, 60, "hurricane"}}
 	for force, r := range rows {
 		for _, v := range []float64{r.lo, r.hi} {

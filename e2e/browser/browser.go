@@ -31,9 +31,11 @@ func Open() (*Browser, error) {
 	if err != nil {
 		return nil, err
 	}
-	options := append(chromedp.DefaultExecAllocatorOptions[:], chromedp.ExecPath("/usr/bin/chromium"), chromedp.UserDataDir(dir), chromedp.NoSandbox,
-		chromedp.Flag("disable-gpu", true), chromedp.Flag("disable-quic", true), chromedp.Flag("disable-background-networking", true),
-		chromedp.Flag("disable-component-update", true), chromedp.Flag("force-color-profile", "srgb"), chromedp.Flag("hide-scrollbars", true))
+	options := append(chromedp.DefaultExecAllocatorOptions[:], chromedp.ExecPath("/usr/bin/chromium"), chromedp.UserDataDir(dir),
+		chromedp.NoSandbox, chromedp.Flag("disable-gpu", true), chromedp.Flag("disable-quic", true),
+		chromedp.Flag("disable-background-networking", true),
+		chromedp.Flag("disable-component-update", true), chromedp.Flag("force-color-profile", "srgb"),
+		chromedp.Flag("hide-scrollbars", true))
 	allocated, stop := chromedp.NewExecAllocator(context.Background(), options...)
 	ctx, cancel := chromedp.NewContext(allocated)
 	b := &Browser{ctx, func() { cancel(); stop() }, dir}
@@ -113,7 +115,8 @@ func Eval[T any](p *Page, expression string) (T, error) {
 	ctx, cancel := context.WithTimeout(p.ctx, 4*patience)
 	defer cancel()
 	var v T
-	raw, err := chromedp.Run(ctx, chromedp.Evaluate[[]byte](`Promise.resolve(`+expression+`).then(v => JSON.stringify(v ?? null))`, chromedp.EvalAwaitPromise))
+	raw, err := chromedp.Run(ctx, chromedp.Evaluate[[]byte](`Promise.resolve(`+expression+`).then(v => JSON.stringify(v ?? null))`,
+		chromedp.EvalAwaitPromise))
 	if err != nil {
 		return v, fmt.Errorf("%s: %w", expression, err)
 	}
@@ -139,7 +142,8 @@ func (p *Page) Wait(expression string) error {
 				expression = expression[:200] + "…"
 			}
 			text, _ := Eval[string](p, `document.body.innerText.slice(0, 900)`)
-			return fmt.Errorf("waited %s for %s (%w); the page says:\n%s", patience, expression, errors.Join(errors.New("not yet"), err), text)
+			return fmt.Errorf("waited %s for %s (%w); the page says:\n%s", patience, expression,
+				errors.Join(errors.New("not yet"), err), text)
 		}
 		<-again.C
 	}

@@ -131,7 +131,8 @@ func readHeader(in *bufio.Scanner) (h header, line int, first string, err error)
 			break
 		}
 		if len(fields) != 2 || seen[name] {
-			return h, line, "", misread.At(line, "", fmt.Sprintf("expected one name and one number, such as ncols 120, not %q", clipped(in.Text())))
+			return h, line, "", misread.At(line, "", fmt.Sprintf("expected one name and one number, such as ncols 120, not %q",
+				clipped(in.Text())))
 		}
 		seen[name] = true
 		v, err := strconv.ParseFloat(fields[1], 64)

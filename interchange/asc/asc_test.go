@@ -26,7 +26,8 @@ func TestReads(t *testing.T) {
 	feet, err := Read([]byte(good), Meaning{Scale: 0.3048, Depths: true, DatumM: 0.4})
 	require.NoError(t, err)
 	assert.InDelta(t, 0.4-0.3048, feet.Cell(1, 0), 1e-6)
-	local, err := Read([]byte(strings.NewReplacer("-45", "500", "corner 31", "corner 0", "0.001", "25").Replace(good)), Meaning{Scale: 1, Origin: &ground.LatLon{Lat: 31, Lon: -45}})
+	local, err := Read([]byte(strings.NewReplacer("-45", "500", "corner 31", "corner 0", "0.001", "25").Replace(good)),
+		Meaning{Scale: 1, Origin: &ground.LatLon{Lat: 31, Lon: -45}})
 	require.NoError(t, err)
 	assert.InDelta(t, 31+12.5/111195, local.South, 1e-6)
 }
@@ -54,7 +55,8 @@ func TestMistakesAreNamed(t *testing.T) {
 
 func TestRoundTrip(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		g, err := ground.NewGrid(31.1, -45.2, rapid.SampledFrom([]float64{0.0001, 0.0009}).Draw(t, "dlat"), 0.0001, rapid.IntRange(2, 6).Draw(t, "rows"), rapid.IntRange(2, 6).Draw(t, "cols"))
+		g, err := ground.NewGrid(31.1, -45.2, rapid.SampledFrom([]float64{0.0001, 0.0009}).Draw(t, "dlat"), 0.0001,
+			rapid.IntRange(2, 6).Draw(t, "rows"), rapid.IntRange(2, 6).Draw(t, "cols"))
 		require.NoError(t, err)
 		for i := range g.Z {
 			if rapid.Bool().Draw(t, "known") {

@@ -87,7 +87,8 @@ func HeightOf(t *table.Table) (Height, error) {
 		h.name, h.scale = n, s
 	}
 	if _, timed := t.Columns["time"]; !timed || h.name == "" {
-		return h, misread.At(1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q", strings.Join(t.Header, ", ")))
+		return h, misread.At(1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q",
+			strings.Join(t.Header, ", ")))
 	}
 	return h, nil
 }
@@ -96,7 +97,8 @@ func HeightOf(t *table.Table) (Height, error) {
 func (h Height) Metres() (float64, error) {
 	v, err := h.table.Number(h.name)
 	if v *= h.scale; err == nil && math.Abs(v) > highest {
-		return v, misread.At(h.table.Line(), h.name, fmt.Sprintf("a height of %.6g m cannot be; expected between −%d and %d m: is the unit right?", v, highest, highest))
+		return v, misread.At(h.table.Line(), h.name,
+			fmt.Sprintf("a height of %.6g m cannot be; expected between −%d and %d m: is the unit right?", v, highest, highest))
 	}
 	return v, err
 }

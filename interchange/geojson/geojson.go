@@ -31,7 +31,8 @@ func Read(raw []byte) (list []feature.Feature, skipped []feature.Skipped, err er
 	if err := json.Unmarshal(raw, &head); err != nil {
 		return nil, nil, fmt.Errorf("geojson: %w", err)
 	}
-	if len(head.CRS) > 0 && string(head.CRS) != "null" && !strings.Contains(string(head.CRS), "CRS84") && !strings.Contains(string(head.CRS), "4326") {
+	if len(head.CRS) > 0 && string(head.CRS) != "null" && !strings.Contains(string(head.CRS), "CRS84") &&
+		!strings.Contains(string(head.CRS), "4326") {
 		return nil, nil, fmt.Errorf("geojson: the file has another coordinate system than WGS 84; expected longitude and latitude (RFC 7946)")
 	}
 	var c *geojson.FeatureCollection
@@ -136,7 +137,8 @@ func featuresOf(f *geojson.Feature) (list []feature.Feature, why string, err err
 // described takes the usual properties apart from the rest.
 func described(f *geojson.Feature) feature.Feature {
 	out := feature.Feature{Properties: map[string]string{}}
-	fields := map[string]*string{"name": &out.Name, "comment": &out.Comment, "description": &out.Description, "symbol": &out.Symbol, "type": &out.Type}
+	fields := map[string]*string{"name": &out.Name, "comment": &out.Comment, "description": &out.Description, "symbol": &out.Symbol,
+		"type": &out.Type}
 	for k, v := range f.Properties {
 		text, ok := v.(string)
 		if !ok {
@@ -205,7 +207,8 @@ func Write(list []feature.Feature) ([]byte, error) {
 			g = m
 		}
 		one := geojson.NewFeature(g)
-		for k, v := range map[string]string{"name": f.Name, "comment": f.Comment, "description": f.Description, "symbol": f.Symbol, "type": f.Type} {
+		for k, v := range map[string]string{"name": f.Name, "comment": f.Comment, "description": f.Description, "symbol": f.Symbol,
+			"type": f.Type} {
 			if v != "" {
 				one.Properties[k] = v
 			}

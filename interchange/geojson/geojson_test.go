@@ -53,13 +53,15 @@ func TestRoundTrip(t *testing.T) {
 		part := func(n int) []feature.Place {
 			var out []feature.Place
 			for i := range n {
-				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) + rapid.Float64Range(0, 0.9).Draw(t, "lon")})
+				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
+					rapid.Float64Range(0, 0.9).Draw(t, "lon")})
 			}
 			return out
 		}
 		var list []feature.Feature
 		for range rapid.IntRange(0, 5).Draw(t, "n") {
-			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Route, feature.Area}).Draw(t, "kind"), Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
+			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Route, feature.Area}).Draw(t,
+				"kind"), Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
 			n := map[feature.Kind]int{feature.Point: 1, feature.Track: 4, feature.Route: 3, feature.Area: 5}[f.Kind]
 			f.Parts = [][]feature.Place{part(n)}
 			if f.Kind == feature.Track && rapid.Bool().Draw(t, "two") {

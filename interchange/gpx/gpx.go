@@ -85,7 +85,8 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 	}
 	r := reader{}
 	for i, p := range doc.Points {
-		f := feature.Feature{Kind: feature.Point, Name: p.Name, Comment: p.Comment, Description: p.Description, Symbol: p.Symbol, Type: p.Type}
+		f := feature.Feature{Kind: feature.Point, Name: p.Name, Comment: p.Comment, Description: p.Description, Symbol: p.Symbol,
+			Type: p.Type}
 		f.Parts = [][]feature.Place{r.places(fmt.Sprintf("wpt %d", i+1), []point{p})}
 		r.keep(f)
 	}
@@ -105,7 +106,8 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		return nil, nil, r.err
 	}
 	if r.extensions > 0 {
-		r.skipped = append(r.skipped, feature.Skipped{What: fmt.Sprintf("extensions of %d points", r.extensions), Why: "they are not part of GPX itself"})
+		r.skipped = append(r.skipped, feature.Skipped{What: fmt.Sprintf("extensions of %d points", r.extensions),
+			Why: "they are not part of GPX itself"})
 	}
 	return r.features, r.skipped, nil
 }

@@ -66,14 +66,16 @@ func TestRoundTrip(t *testing.T) {
 		}
 		var points, routes, tracks []feature.Feature
 		for range rapid.IntRange(0, 3).Draw(t, "points") {
-			points = append(points, feature.Feature{Kind: feature.Point, Name: text.Draw(t, "n"), Comment: text.Draw(t, "c"), Description: text.Draw(t, "d"),
-				Symbol: text.Draw(t, "s"), Type: text.Draw(t, "y"), Parts: [][]feature.Place{{place()}}})
+			points = append(points, feature.Feature{Kind: feature.Point, Name: text.Draw(t, "n"), Comment: text.Draw(t, "c"),
+				Description: text.Draw(t, "d"), Symbol: text.Draw(t, "s"), Type: text.Draw(t, "y"), Parts: [][]feature.Place{{place()}}})
 		}
 		for range rapid.IntRange(0, 2).Draw(t, "routes") {
-			routes = append(routes, feature.Feature{Kind: feature.Route, Name: text.Draw(t, "n"), Parts: [][]feature.Place{{place(), place()}}})
+			routes = append(routes, feature.Feature{Kind: feature.Route, Name: text.Draw(t, "n"),
+				Parts: [][]feature.Place{{place(), place()}}})
 		}
 		for range rapid.IntRange(0, 2).Draw(t, "tracks") {
-			tracks = append(tracks, feature.Feature{Kind: feature.Track, Name: text.Draw(t, "n"), Parts: [][]feature.Place{{place()}, {place(), place()}}})
+			tracks = append(tracks, feature.Feature{Kind: feature.Track, Name: text.Draw(t, "n"),
+				Parts: [][]feature.Place{{place()}, {place(), place()}}})
 		}
 		list := append(append(points, routes...), tracks...)
 		raw, err := Write(list, "test")

@@ -11,7 +11,8 @@ import (
 
 func TestWhatIsWrittenIsRead(t *testing.T) {
 	list := kit.Templates()
-	list = append(list, kit.Item{Kind: kit.Lure, Name: "Grey one, \"the ugly\"", Offering: "minnow-plug", LengthM: 0.11, WeightKg: 0.018, RatedM: 1.2, FallMS: 0.4, Finish: "dark", InHand: true, Count: 3})
+	list = append(list, kit.Item{Kind: kit.Lure, Name: "Grey one, \"the ugly\"", Offering: "minnow-plug", LengthM: 0.11, WeightKg: 0.018,
+		RatedM: 1.2, FallMS: 0.4, Finish: "dark", InHand: true, Count: 3})
 	raw, err := Write(list)
 	require.NoError(t, err)
 	again, err := Read(raw)
@@ -25,7 +26,8 @@ func TestTablesAsPeopleHaveThem(t *testing.T) {
 	assert.Nil(t, got)
 	got, err = Read([]byte("name;kind;weight_kg;pattern;in_hand\nEgg;Sinker;0,028;egg;no\n\nHead;head;0,007;;\n"))
 	require.NoError(t, err)
-	assert.Equal(t, []kit.Item{{Kind: kit.Sinker, Name: "Egg", WeightKg: 0.028, Pattern: "egg"}, {Kind: kit.Head, Name: "Head", WeightKg: 0.007, InHand: true}}, got)
+	assert.Equal(t, []kit.Item{{Kind: kit.Sinker, Name: "Egg", WeightKg: 0.028, Pattern: "egg"},
+		{Kind: kit.Head, Name: "Head", WeightKg: 0.007, InHand: true}}, got)
 	for text, want := range map[string]string{
 		"name,weight_kg\nx,1\n":                     "kind and name",
 		"kind,name,colour\nlure,x,red\n":            "column colour: unknown column",

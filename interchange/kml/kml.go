@@ -81,7 +81,8 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 				return nil, nil, misread.At(line, "Placemark", err.Error())
 			}
 			if len(one) == 0 {
-				skipped = append(skipped, feature.Skipped{What: fmt.Sprintf("placemark %q", p.Name), Why: "it has no point, line or polygon"})
+				skipped = append(skipped, feature.Skipped{What: fmt.Sprintf("placemark %q", p.Name),
+					Why: "it has no point, line or polygon"})
 			}
 			if list = append(list, one...); len(list) > feature.MostFeatures {
 				return nil, nil, misread.At(line, "", fmt.Sprintf("more than %d placemarks", feature.MostFeatures))

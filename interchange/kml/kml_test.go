@@ -29,7 +29,8 @@ func TestMistakesAreNamed(t *testing.T) {
 		return `<kml><Placemark><Point><coordinates>` + s + `</coordinates></Point></Placemark></kml>`
 	}
 	for text, want := range map[string]string{
-		"": "no KML", "<gpx/>": "no KML", "<kml>\n<Placemark>": "line 2", wrap("31"): "expected longitude,latitude", wrap("a,b"): "expected a number",
+		"": "no KML", "<gpx/>": "no KML", "<kml>\n<Placemark>": "line 2", wrap("31"): "expected longitude,latitude",
+		wrap("a,b"):    "expected a number",
 		wrap("31,145"): "swapped", wrap("0,0 1,1"): "expected 1",
 	} {
 		got, _, err := Read([]byte(text))
@@ -45,13 +46,15 @@ func TestRoundTrip(t *testing.T) {
 			var out []feature.Place
 			for i := range n {
 				ele := 1 + rapid.Float64Range(0, 9).Draw(t, "ele")
-				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) + rapid.Float64Range(0, 0.9).Draw(t, "lon"), Ele: &ele})
+				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
+					rapid.Float64Range(0, 0.9).Draw(t, "lon"), Ele: &ele})
 			}
 			return out
 		}
 		var list []feature.Feature
 		for range rapid.IntRange(0, 5).Draw(t, "n") {
-			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Area}).Draw(t, "kind"), Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
+			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Area}).Draw(t, "kind"),
+				Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
 			f.Parts = [][]feature.Place{part(map[feature.Kind]int{feature.Point: 1, feature.Track: 4, feature.Area: 5}[f.Kind])}
 			list = append(list, f)
 		}

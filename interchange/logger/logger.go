@@ -63,7 +63,8 @@ func Read(raw []byte, zone *time.Location, source string) ([]conditions.Reading,
 		}
 	}
 	if _, timed := t.Columns["time"]; !timed || len(known) == 0 {
-		return nil, misread.At(1, "", fmt.Sprintf("expected a column time and one of %s, not %q", strings.Join(Columns(), ", "), strings.Join(t.Header, ", ")))
+		return nil, misread.At(1, "", fmt.Sprintf("expected a column time and one of %s, not %q", strings.Join(Columns(), ", "),
+			strings.Join(t.Header, ", ")))
 	}
 	if a, b, twice := sameKind(known); twice {
 		return nil, misread.At(1, b, "says the same as "+a+"; expected one of them")

@@ -55,8 +55,9 @@ func TestRoundTrip(t *testing.T) {
 			at := time.Unix(1.7e9+int64(i)*600, 0).UTC()
 			for k, most := range map[conditions.Kind]float64{conditions.WaterTemp: 30, conditions.WindSpeed: 20} {
 				if rapid.Bool().Draw(t, "there") {
-					list = append(list, conditions.Reading{Kind: k, Value: math.Round(rapid.Float64Range(0, most).Draw(t, "value")*100) / 100, Time: at,
-						Origin: conditions.Observed, Source: "x"})
+					list = append(list, conditions.Reading{Kind: k,
+						Value: math.Round(rapid.Float64Range(0, most).Draw(t, "value")*100) / 100, Time: at, Origin: conditions.Observed,
+						Source: "x"})
 				}
 			}
 		}

@@ -47,7 +47,8 @@ func ofPings(pings []nmea.Ping, source string) (list []conditions.Reading, sound
 			soundings++
 		}
 		if p.HasTemp && (last.IsZero() || p.Time.Sub(last) >= pingsEach) {
-			list = append(list, conditions.Reading{Kind: conditions.WaterTemp, Value: p.WaterTempC, Time: p.Time, Origin: conditions.Observed, Source: source})
+			list = append(list, conditions.Reading{Kind: conditions.WaterTemp, Value: p.WaterTempC, Time: p.Time,
+				Origin: conditions.Observed, Source: source})
 			last = p.Time
 		}
 	}

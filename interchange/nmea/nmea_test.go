@@ -57,7 +57,8 @@ func TestWhatIsWrong(t *testing.T) {
 		assert.ErrorIs(t, err, want, line)
 	}
 	for _, s := range []Sentence{
-		{"SD", "DPT", []string{"deep", ""}}, {"SD", "DPT", []string{"-1", ""}}, {"YX", "MTW", []string{"400", "C"}}, {"YX", "MTW", []string{"60", "F"}},
+		{"SD", "DPT", []string{"deep", ""}}, {"SD", "DPT", []string{"-1", ""}}, {"YX", "MTW", []string{"400", "C"}},
+		{"YX", "MTW", []string{"60", "F"}},
 		{"GP", "RMC", []string{"123519", "A", "9907.0", "N", "01131.000", "E", "", "", "230394"}},
 		{"GP", "RMC", []string{"123519", "A", "4807.0", "N", "01161.000", "E", "", "", "230394"}},
 		{"GP", "RMC", []string{"126019", "A", "4807.0", "N", "01131.000", "E", "", "", "230394"}},
@@ -66,8 +67,8 @@ func TestWhatIsWrong(t *testing.T) {
 		_, err := Parse(s.String())
 		assert.ErrorAs(t, err, &ValueError{}, s.String())
 	}
-	for _, s := range []Sentence{{"GP", "RMC", []string{"123519", "V", "", "", "", "", "", "", "230394"}}, {"GP", "GGA", []string{"1", "", "", "", "", "0"}},
-		{"WI", "MWV", []string{"1", "R", "1", "N", "V"}}, {"GP", "ZZZ", []string{"1"}}} {
+	for _, s := range []Sentence{{"GP", "RMC", []string{"123519", "V", "", "", "", "", "", "", "230394"}},
+		{"GP", "GGA", []string{"1", "", "", "", "", "0"}}, {"WI", "MWV", []string{"1", "R", "1", "N", "V"}}, {"GP", "ZZZ", []string{"1"}}} {
 		m, err := Parse(s.String())
 		assert.NoError(t, err, "no valid value is not an error")
 		assert.Nil(t, m)
@@ -77,7 +78,8 @@ func TestWhatIsWrong(t *testing.T) {
 func TestAStreamSurvivesGarbage(t *testing.T) {
 	good := Sentence{"SD", "DPT", []string{"2.4", "0"}}.String()
 	cut := good[:9]
-	text := "\x00\xff noise\r\n" + good + "\r\n" + cut + good + "\r\n" + strings.Repeat("z", 5000) + "\r\n" + good[:len(good)-1] + "0\r\n" + good
+	text := "\x00\xff noise\r\n" + good + "\r\n" + cut + good + "\r\n" + strings.Repeat("z", 5000) + "\r\n" + good[:len(good)-1] +
+		"0\r\n" + good
 	var f Faults
 	n := 0
 	for m, err := range Messages(strings.NewReader(text), &f) {
@@ -102,7 +104,8 @@ type failing struct{ err error }
 func (f failing) Read([]byte) (int, error) { return 0, f.err }
 
 func FuzzParse(f *testing.F) {
-	for _, s := range []string{"$GPGGA,123519,4807.038,N,01131.000,E,1,08,0.9,545.4,M,46.9,M,,*47", "$SDDPT,2.4,0*00", "$*00", "$GPRMC,,A,,,,,,,*00"} {
+	for _, s := range []string{"$GPGGA,123519,4807.038,N,01131.000,E,1,08,0.9,545.4,M,46.9,M,,*47", "$SDDPT,2.4,0*00", "$*00",
+		"$GPRMC,,A,,,,,,,*00"} {
 		f.Add(s)
 	}
 	f.Fuzz(func(t *testing.T, line string) {

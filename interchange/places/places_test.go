@@ -48,7 +48,8 @@ func TestRoundTrip(t *testing.T) {
 				e := rapid.Float64Range(-100, 100).Draw(t, "e")
 				p.Ele = &e
 			}
-			return feature.Feature{Kind: feature.Point, Name: text.Draw(t, "name"), Type: text.Draw(t, "type"), Description: text.Draw(t, "note"), Parts: [][]feature.Place{{p}}}
+			return feature.Feature{Kind: feature.Point, Name: text.Draw(t, "name"), Type: text.Draw(t, "type"),
+				Description: text.Draw(t, "note"), Parts: [][]feature.Place{{p}}}
 		}), 1, 20).Draw(t, "list")
 		got, _, err := Read(Write(list))
 		require.NoError(t, err)

@@ -87,7 +87,8 @@ func one(t *table.Table, known map[string]float64) (string, float64, error) {
 	}
 	if found == "" {
 		slices.Sort(names)
-		return "", 0, misread.At(1, "", fmt.Sprintf("expected one of the columns %s, not %q", strings.Join(names, ", "), strings.Join(t.Header, ", ")))
+		return "", 0, misread.At(1, "", fmt.Sprintf("expected one of the columns %s, not %q", strings.Join(names, ", "),
+			strings.Join(t.Header, ", ")))
 	}
 	return found, known[found], nil
 }

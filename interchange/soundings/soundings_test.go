@@ -21,8 +21,9 @@ func TestReads(t *testing.T) {
 func TestMistakesAreNamed(t *testing.T) {
 	for text, want := range map[string]string{
 		"": "the file is empty", "lat,lon,z\n": "expected columns lat, lon", "lat,lon,depth_m,elevation_m\n": "says the same",
-		"lat,lon,depth_m\n31,x,1\n": "line 2, column lon", "lat,lon,depth_m\n131,31,1\n": "swapped", "lat,lon,depth_m\n31,45,9999\n": "no depth near a shore",
-		"lat,lon,depth_m\n31,45,\n": "line 2, column depth_m: empty",
+		"lat,lon,depth_m\n31,x,1\n": "line 2, column lon", "lat,lon,depth_m\n131,31,1\n": "swapped",
+		"lat,lon,depth_m\n31,45,9999\n": "no depth near a shore",
+		"lat,lon,depth_m\n31,45,\n":     "line 2, column depth_m: empty",
 	} {
 		got, err := Read([]byte(text), 0)
 		assert.ErrorContains(t, err, want, text)

@@ -14,9 +14,11 @@ import (
 
 func TestRoundTrips(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		s := Station{Name: rapid.StringMatching(`[A-Za-z ']{1,20}`).Draw(t, "name"), Source: "test", Z0M: rapid.Float64Range(-3, 9).Draw(t, "z0")}
+		s := Station{Name: rapid.StringMatching(`[A-Za-z ']{1,20}`).Draw(t, "name"), Source: "test",
+			Z0M: rapid.Float64Range(-3, 9).Draw(t, "z0")}
 		for _, n := range rapid.SliceOfNDistinct(rapid.SampledFrom(tide.Known()), 1, 40, rapid.ID[string]).Draw(t, "names") {
-			s.Constituents = append(s.Constituents, tide.Constituent{Name: n, AmplitudeM: rapid.Float64Range(0, 5).Draw(t, "a"), PhaseDeg: rapid.Float64Range(0, 360).Draw(t, "p")})
+			s.Constituents = append(s.Constituents, tide.Constituent{Name: n, AmplitudeM: rapid.Float64Range(0, 5).Draw(t, "a"),
+				PhaseDeg: rapid.Float64Range(0, 360).Draw(t, "p")})
 		}
 		raw, err := s.JSON()
 		if err != nil {

@@ -24,7 +24,8 @@ func TestReads(t *testing.T) {
 	assert.Equal(t, []tide.Kind{tide.High, tide.Low, tide.High}, []tide.Kind{got[0].Kind, got[1].Kind, got[2].Kind})
 	bare, err := Read([]byte("time,height_m\n2026-05-12T06:00Z,1.7\n2026-05-12T12:10Z,0.2\n2026-05-12T18:30Z,1.5\n"), nil)
 	require.NoError(t, err)
-	assert.Equal(t, []tide.Kind{tide.High, tide.Low, tide.High}, []tide.Kind{bare[0].Kind, bare[1].Kind, bare[2].Kind}, "told from the neighbours")
+	assert.Equal(t, []tide.Kind{tide.High, tide.Low, tide.High}, []tide.Kind{bare[0].Kind, bare[1].Kind, bare[2].Kind},
+		"told from the neighbours")
 }
 
 func TestMistakesAreNamed(t *testing.T) {

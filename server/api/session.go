@@ -37,21 +37,23 @@ func registerSignIn(api huma.API, d *web.Deps) {
 }
 
 func registerSession(api huma.API, d *web.Deps) {
-	web.Open(api, web.Get("/health", "health", "Whether the program and its database answer"), func(ctx context.Context, _ *struct{}) (*healthOutput, error) {
-		if err := d.Store.Ping(ctx); err != nil {
-			return nil, huma.Error503ServiceUnavailable("", err)
-		}
-		out := &healthOutput{}
-		out.Body.Status, out.Body.Database = "ok", "ok"
-		return out, nil
-	})
+	web.Open(api, web.Get("/health", "health", "Whether the program and its database answer"),
+		func(ctx context.Context, _ *struct{}) (*healthOutput, error) {
+			if err := d.Store.Ping(ctx); err != nil {
+				return nil, huma.Error503ServiceUnavailable("", err)
+			}
+			out := &healthOutput{}
+			out.Body.Status, out.Body.Database = "ok", "ok"
+			return out, nil
+		})
 	web.Open(api, web.Post("/logout", "logout", "Sign out"), func(ctx context.Context, _ *struct{}) (*struct{}, error) {
 		return nil, d.Accounts.SignOut(ctx)
 	})
-	web.Signed(api, d, web.Get("/me", "me", "Who is signed in, and the time here"), func(ctx context.Context, as *web.Scope, _ *struct{}) (*whoOutput, error) {
-		a, err := d.Store.AnglerByID(ctx, as.Angler)
-		return &whoOutput{who{a.Name, as.Now()}}, err
-	})
+	web.Signed(api, d, web.Get("/me", "me", "Who is signed in, and the time here"),
+		func(ctx context.Context, as *web.Scope, _ *struct{}) (*whoOutput, error) {
+			a, err := d.Store.AnglerByID(ctx, as.Angler)
+			return &whoOutput{who{a.Name, as.Now()}}, err
+		})
 }
 
 type healthOutput struct {

@@ -45,7 +45,8 @@ func TestClientMeetsEveryFault(t *testing.T) {
 	got := conditions.Believe(f.Readings, testkit.Now.Truncate(time.Hour))
 	assert.InDelta(t, want[conditions.WaterTemp], got[conditions.WaterTemp].Value, 0.01)
 
-	for fault, says := range map[sim.Fault]string{sim.Slow: "deadline", sim.Fails: "answered 500", sim.Garbage: "line 1", sim.Truncated: "cut"} {
+	for fault, says := range map[sim.Fault]string{sim.Slow: "deadline", sim.Fails: "answered 500", sim.Garbage: "line 1",
+		sim.Truncated: "cut"} {
 		asked.Store(0)
 		_, err := quick.Fetch(context.Background(), s.URL+"?fault="+string(fault))
 		assert.ErrorContains(t, err, says, fault)
@@ -110,7 +111,8 @@ func TestPollerKeepsTheLastGoodForecast(t *testing.T) {
 	assert.Empty(t, poll(sim.None))
 	n := readings()
 	assert.Greater(t, n, 800)
-	for fault, says := range map[sim.Fault]string{sim.Fails: "answered 500", sim.Garbage: "line 1", sim.Stale: "older forecast", sim.Truncated: "cut"} {
+	for fault, says := range map[sim.Fault]string{sim.Fails: "answered 500", sim.Garbage: "line 1", sim.Stale: "older forecast",
+		sim.Truncated: "cut"} {
 		assert.Contains(t, poll(fault), says)
 		assert.Equal(t, n, readings())
 	}
@@ -126,7 +128,8 @@ func TestSounderIsHeardThroughNoise(t *testing.T) {
 		l, err := net.Listen("tcp", "127.0.0.1:0")
 		require.NoError(t, err)
 		go func() {
-			_ = sim.Sounder{Weather: demo.Weather, Now: now, Lat: 31.21, Lon: -45.12, Fault: fault, Every: 2 * time.Millisecond}.Serve(ctx, l)
+			_ = sim.Sounder{Weather: demo.Weather, Now: now, Lat: 31.21, Lon: -45.12, Fault: fault,
+				Every: 2 * time.Millisecond}.Serve(ctx, l)
 		}()
 		s := &feed.Sounder{Address: l.Addr().String(), Now: now}
 		go s.Run(ctx)

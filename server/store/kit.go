@@ -47,14 +47,16 @@ const kitColumns = "id, angler_id, revision, kind, name, offering, length_m, wei
 	"rated_m, fall_ms, finish, snag_proof, in_hand, count"
 
 func (r *kitRow) item() KitItem {
-	return KitItem{kit.Item{ID: r.ID.String(), Kind: kit.Kind(r.Kind), Name: r.Name, Offering: r.Offering, LengthM: r.LengthM, WeightKg: r.WeightKg, RatedKg: r.RatedKg,
-		Ratio: r.Ratio, SpoolM: r.SpoolM, TurnM: r.TurnM, DiameterM: r.DiameterM, BreakN: r.BreakN, Material: r.Material, Size: r.Size, Pattern: r.Pattern,
+	return KitItem{kit.Item{ID: r.ID.String(), Kind: kit.Kind(r.Kind), Name: r.Name, Offering: r.Offering, LengthM: r.LengthM,
+		WeightKg: r.WeightKg, RatedKg: r.RatedKg, Ratio: r.Ratio, SpoolM: r.SpoolM, TurnM: r.TurnM, DiameterM: r.DiameterM,
+		BreakN: r.BreakN, Material: r.Material, Size: r.Size, Pattern: r.Pattern,
 		RatedM: r.RatedM, FallMS: r.FallMS, Finish: r.Finish, SnagProof: r.SnagProof, InHand: r.InHand, Count: r.Count}, r.Revision}
 }
 
 func kitRowOf(angler, id uuid.UUID, i kit.Item) kitRow {
-	return kitRow{ID: id, Angler: angler, Kind: string(i.Kind), Name: i.Name, Offering: i.Offering, LengthM: i.LengthM, WeightKg: i.WeightKg, RatedKg: i.RatedKg,
-		Ratio: i.Ratio, SpoolM: i.SpoolM, TurnM: i.TurnM, DiameterM: i.DiameterM, BreakN: i.BreakN, Material: i.Material, Size: i.Size, Pattern: i.Pattern,
+	return kitRow{ID: id, Angler: angler, Kind: string(i.Kind), Name: i.Name, Offering: i.Offering, LengthM: i.LengthM,
+		WeightKg: i.WeightKg, RatedKg: i.RatedKg, Ratio: i.Ratio, SpoolM: i.SpoolM, TurnM: i.TurnM, DiameterM: i.DiameterM,
+		BreakN: i.BreakN, Material: i.Material, Size: i.Size, Pattern: i.Pattern,
 		RatedM: i.RatedM, FallMS: i.FallMS, Finish: i.Finish, SnagProof: i.SnagProof, InHand: i.InHand, Count: i.Count}
 }
 
@@ -125,7 +127,8 @@ func (s *Store) PutKitItems(ctx context.Context, angler uuid.UUID, list []kit.It
 func writeKitItem(ctx context.Context, tx *sqlx.Tx, angler, id uuid.UUID, i kit.Item, revision int) error {
 	row := kitRowOf(angler, id, i)
 	row.Revision = revision
-	_, err := tx.NamedExecContext(ctx, `REPLACE INTO kit_item (`+kitColumns+`) VALUES (:`+strings.ReplaceAll(kitColumns, ", ", ", :")+`)`, row)
+	_, err := tx.NamedExecContext(ctx, `REPLACE INTO kit_item (`+kitColumns+`) VALUES (:`+strings.ReplaceAll(kitColumns, ", ", ", :")+`)`,
+		row)
 	return err
 }
 

@@ -80,7 +80,8 @@ func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell
 		most = 200
 	}
 	var spells []Spell
-	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`, append(args, most)...); err != nil {
+	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`,
+		append(args, most)...); err != nil {
 		return nil, sum, err
 	}
 	return spells, sum, s.addDetails(ctx, spells)

@@ -29,7 +29,8 @@ type markRow struct {
 
 func markRowOf(spot uuid.UUID, m ground.Mark) markRow {
 	r := markRow{ID: m.ID, Spot: spot, Name: m.Name, Kind: string(m.Kind), Distance: m.DistanceM, Elevation: m.ElevationM, Bottom: m.Bottom,
-		Min: m.Fishable.MinM, Max: sql.NullFloat64{Float64: m.Fishable.MaxM, Valid: m.Fishable.MaxM > 0}, Line: m.Line, Note: m.Note, Snag: m.Snag}
+		Min: m.Fishable.MinM, Max: sql.NullFloat64{Float64: m.Fishable.MaxM, Valid: m.Fishable.MaxM > 0}, Line: m.Line, Note: m.Note,
+		Snag: m.Snag}
 	if m.At != nil {
 		r.Lat, r.Lon = sql.NullFloat64{Float64: m.At.Lat, Valid: true}, sql.NullFloat64{Float64: m.At.Lon, Valid: true}
 	}
@@ -37,8 +38,8 @@ func markRowOf(spot uuid.UUID, m ground.Mark) markRow {
 }
 
 func (r markRow) mark() ground.Mark {
-	m := ground.Mark{ID: r.ID, Name: r.Name, Kind: ground.MarkKind(r.Kind), DistanceM: r.Distance, ElevationM: r.Elevation, Bottom: r.Bottom,
-		Fishable: ground.Depths{MinM: r.Min, MaxM: r.Max.Float64}, Line: r.Line, Note: r.Note, Snag: r.Snag}
+	m := ground.Mark{ID: r.ID, Name: r.Name, Kind: ground.MarkKind(r.Kind), DistanceM: r.Distance, ElevationM: r.Elevation,
+		Bottom: r.Bottom, Fishable: ground.Depths{MinM: r.Min, MaxM: r.Max.Float64}, Line: r.Line, Note: r.Note, Snag: r.Snag}
 	if r.Lat.Valid && r.Lon.Valid {
 		m.At = &ground.LatLon{Lat: r.Lat.Float64, Lon: r.Lon.Float64}
 	}

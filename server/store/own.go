@@ -40,7 +40,8 @@ func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay
 		Source string `db:"source"`
 	}
 	// Targets before the rules that may speak of them.
-	if err = s.db.SelectContext(ctx, &entries, `SELECT kind, id, source FROM own_entry WHERE angler_id = ? ORDER BY kind DESC, id`, angler); err != nil {
+	if err = s.db.SelectContext(ctx, &entries, `SELECT kind, id, source FROM own_entry WHERE angler_id = ? ORDER BY kind DESC, id`,
+		angler); err != nil {
 		return o, err
 	}
 	for _, e := range entries {
@@ -55,7 +56,8 @@ func (s *Store) PutSchool(ctx context.Context, angler uuid.UUID, school, positio
 		_, err := s.db.ExecContext(ctx, `DELETE FROM school_choice WHERE angler_id = ? AND school_id = ?`, angler, school)
 		return err
 	}
-	_, err := s.db.ExecContext(ctx, `REPLACE INTO school_choice (angler_id, school_id, position) VALUES (?, ?, ?)`, angler, school, position)
+	_, err := s.db.ExecContext(ctx, `REPLACE INTO school_choice (angler_id, school_id, position) VALUES (?, ?, ?)`, angler,
+		school, position)
 	return err
 }
 
@@ -68,7 +70,8 @@ func (s *Store) PutOwn(ctx context.Context, angler uuid.UUID, kind, id string, s
 func (s *Store) PutAllOwn(ctx context.Context, angler uuid.UUID, list []playbook.Entry) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		for _, e := range list {
-			if _, err := tx.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, e.Kind, e.ID, string(e.Source)); err != nil {
+			if _, err := tx.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, e.Kind,
+				e.ID, string(e.Source)); err != nil {
 				return err
 			}
 		}

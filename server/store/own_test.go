@@ -20,8 +20,10 @@ func TestAThingOwnedComesBackAsItWas(t *testing.T) {
 	angler, _ := someone(t)
 	rapid.Check(t, func(rt *rapid.T) {
 		number := func(name string, most float64) float64 { return rapid.Float64Range(0, most).Draw(rt, name) }
-		i := kit.Item{Kind: rapid.SampledFrom([]kit.Kind{kit.Lure, kit.Bait}).Draw(rt, "kind"), Name: rapid.StringMatching(`[A-Za-zéß0-9 "',;]{1,40}[a-z]`).Draw(rt, "name"), Offering: "x",
-			LengthM: number("length", 1), WeightKg: number("weight", 1), RatedM: number("rated", 10), FallMS: number("fall", 3), Finish: rapid.SampledFrom(append(playbook.Finishes, "")).Draw(rt, "finish"),
+		i := kit.Item{Kind: rapid.SampledFrom([]kit.Kind{kit.Lure, kit.Bait}).Draw(rt, "kind"),
+			Name: rapid.StringMatching(`[A-Za-zéß0-9 "',;]{1,40}[a-z]`).Draw(rt, "name"), Offering: "x",
+			LengthM: number("length", 1), WeightKg: number("weight", 1), RatedM: number("rated", 10), FallMS: number("fall", 3),
+			Finish:    rapid.SampledFrom(append(playbook.Finishes, "")).Draw(rt, "finish"),
 			SnagProof: rapid.Bool().Draw(rt, "snag"), InHand: rapid.Bool().Draw(rt, "hand"), Count: rapid.IntRange(0, 99).Draw(rt, "count")}
 		at := id()
 		revision, err := s.PutKitItem(ctx, angler, at, i, 0)
@@ -112,7 +114,8 @@ func TestAnOverlayIsAnAnglersOwn(t *testing.T) {
 	assert.Len(t, o.Files, 1)
 
 	// All or none: a kind the table does not know spoils the first as well.
-	err = s.PutAllOwn(ctx, angler, []playbook.Entry{{Kind: store.OwnRule, ID: "fine", Source: []byte("x")}, {Kind: "nonsense", ID: "y", Source: []byte("x")}})
+	err = s.PutAllOwn(ctx, angler, []playbook.Entry{{Kind: store.OwnRule, ID: "fine", Source: []byte("x")},
+		{Kind: "nonsense", ID: "y", Source: []byte("x")}})
 	assert.Error(t, err)
 	o, err = s.Overlay(ctx, angler)
 	require.NoError(t, err)

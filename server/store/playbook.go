@@ -16,7 +16,8 @@ func (s *Store) RuleChanges(ctx context.Context, angler uuid.UUID) (map[string]p
 		Effect    string `db:"effect"`
 		Certainty string `db:"certainty"`
 	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT rule_id, off, effect, certainty FROM rule_change WHERE angler_id = ?`, angler); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, `SELECT rule_id, off, effect, certainty FROM rule_change WHERE angler_id = ?`,
+		angler); err != nil {
 		return nil, err
 	}
 	out := make(map[string]playbook.Change, len(rows))

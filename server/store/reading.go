@@ -46,8 +46,8 @@ func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uui
 		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`+also+` ORDER BY r.time`, args...)
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
-		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source,
-			Place: r.Place, Spread: r.Spread})
+		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin,
+			Source: r.Source, Place: r.Place, Spread: r.Spread})
 	}
 	return out, err
 }

@@ -82,7 +82,8 @@ type ConflictError struct {
 }
 
 func (e ConflictError) Error() string {
-	return fmt.Sprintf("store: this %s was changed elsewhere (it is at revision %d): %s differ", e.What, e.Revision, strings.Join(e.Changed, ", "))
+	return fmt.Sprintf("store: this %s was changed elsewhere (it is at revision %d): %s differ", e.What, e.Revision,
+		strings.Join(e.Changed, ", "))
 }
 
 // differences names the fields two entries disagree in.
@@ -219,7 +220,8 @@ type spellReading struct {
 }
 
 func (r spellReading) reading() conditions.Reading {
-	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Place: r.Place, Spread: r.Spread}
+	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Place: r.Place,
+		Spread: r.Spread}
 }
 
 func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {

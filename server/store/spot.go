@@ -174,9 +174,10 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	if err != nil {
 		return spotColumns{}, err
 	}
-	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon, offsets: offsetsOf(sp.Offsets),
-		CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
-		Manner: string(a.Manner), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM, DraughtM: a.DraughtM,
+	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
+		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
+		Manner: string(a.Manner), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
+		DraughtM: a.DraughtM,
 		FacesDeg: sp.FacesDeg, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
 	if p := sp.SectionFrom; p != nil {
 		out.SectionLat, out.SectionLon = sql.NullFloat64{Float64: p.Lat, Valid: true}, sql.NullFloat64{Float64: p.Lon, Valid: true}

@@ -107,7 +107,8 @@ func checkReference(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, st Stati
 		Angler    uuid.UUID  `db:"angler_id"`
 		Reference *uuid.UUID `db:"reference_id"`
 	}
-	if err := notFound(tx.GetContext(ctx, &of, `SELECT angler_id, reference_id FROM station WHERE id = ? FOR UPDATE`, *st.Reference)); err != nil {
+	if err := notFound(tx.GetContext(ctx, &of, `SELECT angler_id, reference_id FROM station WHERE id = ? FOR UPDATE`,
+		*st.Reference)); err != nil {
 		return err
 	}
 	if of.Angler != angler {
@@ -135,7 +136,8 @@ func (s *Store) DeleteStation(ctx context.Context, angler, id uuid.UUID) error {
 			return err
 		}
 		var followers []string
-		if err := tx.SelectContext(ctx, &followers, `SELECT name FROM water WHERE station_id = ? UNION SELECT name FROM station WHERE reference_id = ?`, id, id); err != nil {
+		if err := tx.SelectContext(ctx, &followers,
+			`SELECT name FROM water WHERE station_id = ? UNION SELECT name FROM station WHERE reference_id = ?`, id, id); err != nil {
 			return err
 		}
 		if len(followers) > 0 {
@@ -161,7 +163,8 @@ const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.lag_hi
 func (s *Store) Stations(ctx context.Context, angler uuid.UUID) (out []Station, err error) {
 	err = s.snapshot(ctx, func(q querier) error {
 		var rows []stationRow
-		if err := q.SelectContext(ctx, &rows, `SELECT `+stationColumns+` FROM station t WHERE t.angler_id = ? ORDER BY t.name, t.id`, angler); err != nil {
+		if err := q.SelectContext(ctx, &rows, `SELECT `+stationColumns+` FROM station t WHERE t.angler_id = ? ORDER BY t.name, t.id`,
+			angler); err != nil {
 			return err
 		}
 		out, err = withConstituents(ctx, q, rows)

@@ -52,7 +52,8 @@ func someone(t *testing.T) (angler uuid.UUID, water store.Water) {
 	ctx := context.Background()
 	angler = id()
 	require.NoError(t, s.AddAngler(ctx, store.Angler{ID: angler, Name: angler.String()[:20], PasswordHash: "x"}))
-	st := store.Station{ID: id(), Name: "Head", Source: "made up", Z0M: 1, Constituents: []tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 120}}}
+	st := store.Station{ID: id(), Name: "Head", Source: "made up", Z0M: 1,
+		Constituents: []tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 120}}}
 	require.NoError(t, s.PutStation(ctx, angler, st))
 	water = store.Water{ID: id(), StationID: st.ID, Name: "Bight", TimeZone: "Etc/GMT+3"}
 	require.NoError(t, s.PutWater(ctx, angler, water))
@@ -60,11 +61,16 @@ func someone(t *testing.T) (angler uuid.UUID, water store.Water) {
 }
 
 func spotAt(water store.Water) store.Spot {
-	return store.Spot{ID: id(), Water: water, Spot: spot.Spot{Name: "Bar", Place: "oyster bar", LatLon: ground.LatLon{Lat: 31.2, Lon: -45.1}, Bottom: "shell", Hazards: "soft mud",
-		Access:  ground.Access{Manner: ground.Boat, In: ground.Passage{Name: "cut", ElevationM: -0.2}, Out: ground.Passage{Name: "bar", ElevationM: 0.1}, DraughtM: 0.4},
-		Section: []ground.Point{{DistanceM: 0, ElevationM: 2}, {DistanceM: 30, ElevationM: -1.25}}, SectionFrom: &ground.LatLon{Lat: 31.2001, Lon: -45.1002}, SectionBearing: 75.5,
-		Shape: &ground.Shape{Area: true, Points: []ground.LatLon{{Lat: 31.2, Lon: -45.1}, {Lat: 31.21, Lon: -45.1}, {Lat: 31.21, Lon: -45.09}}},
-		Marks: []ground.Mark{{ID: id().String(), Name: "Post", Kind: ground.Timber, DistanceM: 12, ElevationM: 0.3, Bottom: "timber", Note: "leans", Snag: true, At: &ground.LatLon{Lat: 31.2003, Lon: -45.1}, Fishable: ground.Depths{MinM: 0.4}}}}}
+	return store.Spot{ID: id(), Water: water, Spot: spot.Spot{Name: "Bar", Place: "oyster bar",
+		LatLon: ground.LatLon{Lat: 31.2, Lon: -45.1}, Bottom: "shell", Hazards: "soft mud",
+		Access: ground.Access{Manner: ground.Boat, In: ground.Passage{Name: "cut", ElevationM: -0.2},
+			Out: ground.Passage{Name: "bar", ElevationM: 0.1}, DraughtM: 0.4},
+		Section:     []ground.Point{{DistanceM: 0, ElevationM: 2}, {DistanceM: 30, ElevationM: -1.25}},
+		SectionFrom: &ground.LatLon{Lat: 31.2001, Lon: -45.1002}, SectionBearing: 75.5,
+		Shape: &ground.Shape{Area: true, Points: []ground.LatLon{{Lat: 31.2, Lon: -45.1}, {Lat: 31.21, Lon: -45.1},
+			{Lat: 31.21, Lon: -45.09}}},
+		Marks: []ground.Mark{{ID: id().String(), Name: "Post", Kind: ground.Timber, DistanceM: 12, ElevationM: 0.3, Bottom: "timber",
+			Note: "leans", Snag: true, At: &ground.LatLon{Lat: 31.2003, Lon: -45.1}, Fishable: ground.Depths{MinM: 0.4}}}}}
 }
 
 // A spot comes back as it was written; a stale change is refused and changes
@@ -79,8 +85,9 @@ func TestSpotsComeBackAndAreNotOverwritten(t *testing.T) {
 	assert.Equal(t, 1, rev)
 	got, err := s.Spot(ctx, angler, sp.ID)
 	require.NoError(t, err)
-	for what, pair := range map[string][2]any{"access": {sp.Access, got.Access}, "section": {sp.Section, got.Section}, "shape": {sp.Shape, got.Shape}, "marks": {sp.Marks, got.Marks},
-		"begin": {sp.SectionFrom, got.SectionFrom}, "bearing": {sp.SectionBearing, got.SectionBearing}, "hazards": {sp.Hazards, got.Hazards}, "public": {sp.Public, got.Public}} {
+	for what, pair := range map[string][2]any{"access": {sp.Access, got.Access}, "section": {sp.Section, got.Section},
+		"shape": {sp.Shape, got.Shape}, "marks": {sp.Marks, got.Marks}, "begin": {sp.SectionFrom, got.SectionFrom},
+		"bearing": {sp.SectionBearing, got.SectionBearing}, "hazards": {sp.Hazards, got.Hazards}, "public": {sp.Public, got.Public}} {
 		assert.Equal(t, pair[0], pair[1], what)
 	}
 	assert.Nil(t, got.FacesDeg)
@@ -157,12 +164,15 @@ func TestZonesOfASpot(t *testing.T) {
 	angler, water := someone(t)
 	other, _ := someone(t)
 	square := func(lat, lon float64) ground.Ring {
-		return ground.Ring{{Lat: lat, Lon: lon}, {Lat: lat, Lon: lon + 0.004}, {Lat: lat + 0.004, Lon: lon + 0.004}, {Lat: lat + 0.004, Lon: lon}}
+		return ground.Ring{{Lat: lat, Lon: lon}, {Lat: lat, Lon: lon + 0.004}, {Lat: lat + 0.004, Lon: lon + 0.004},
+			{Lat: lat + 0.004, Lon: lon}}
 	}
 	zone := func(name string, ring ground.Ring) ground.Zone {
-		return ground.Zone{Name: name, Kind: ground.NoTake, Says: "none", Source: "made up", Checked: time.Date(2026, 1, 2, 0, 0, 0, 0, time.UTC), Ring: ring}
+		return ground.Zone{Name: name, Kind: ground.NoTake, Says: "none", Source: "made up",
+			Checked: time.Date(2026, 1, 2, 0, 0, 0, 0, time.UTC), Ring: ring}
 	}
-	require.NoError(t, s.PutZones(ctx, angler, water.ID, []ground.Zone{zone("at the place", square(31.198, -45.102)), zone("on the shape", square(31.208, -45.092)), zone("elsewhere", square(31.3, -45.3))}))
+	require.NoError(t, s.PutZones(ctx, angler, water.ID, []ground.Zone{zone("at the place", square(31.198, -45.102)),
+		zone("on the shape", square(31.208, -45.092)), zone("elsewhere", square(31.3, -45.3))}))
 	crossed := zone("crossed", ground.Ring{{Lat: 0, Lon: 0}, {Lat: 1, Lon: 1}, {Lat: 1, Lon: 0}, {Lat: 0, Lon: 1}})
 	assert.ErrorContains(t, s.PutZones(ctx, angler, water.ID, []ground.Zone{zone("good", square(31.4, -45)), crossed}), "crosses itself")
 	zones, err := s.ZonesOf(ctx, angler, water.ID)

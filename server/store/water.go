@@ -153,7 +153,8 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `INSERT INTO outline (water_id, rings) VALUES (?, ?) ON DUPLICATE KEY UPDATE rings = VALUES(rings)`, water, text)
+		_, err := tx.ExecContext(ctx, `INSERT INTO outline (water_id, rings) VALUES (?, ?) ON DUPLICATE KEY UPDATE rings = VALUES(rings)`,
+			water, text)
 		return err
 	})
 }
@@ -161,7 +162,8 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 // Outline of a water, nil where none was drawn.
 func (s *Store) Outline(ctx context.Context, angler, water uuid.UUID) (*ground.Outline, error) {
 	var text string
-	err := notFound(s.db.GetContext(ctx, &text, `SELECT o.rings FROM outline o JOIN water w ON w.id = o.water_id WHERE w.id = ? AND w.angler_id = ?`, water, angler))
+	err := notFound(s.db.GetContext(ctx, &text,
+		`SELECT o.rings FROM outline o JOIN water w ON w.id = o.water_id WHERE w.id = ? AND w.angler_id = ?`, water, angler))
 	if err == ErrNotFound {
 		return nil, nil
 	}

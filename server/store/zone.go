@@ -44,7 +44,8 @@ func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z gr
 		return err
 	}
 	var owner uuid.UUID
-	switch err := notFound(tx.GetContext(ctx, &owner, `SELECT w.angler_id FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`, id)); {
+	switch err := notFound(tx.GetContext(ctx, &owner,
+		`SELECT w.angler_id FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`, id)); {
 	case err == nil && owner != angler:
 		return ErrNotFound
 	case err != nil && err != ErrNotFound:
@@ -57,7 +58,8 @@ func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z gr
 
 // DeleteZone removes one.
 func (s *Store) DeleteZone(ctx context.Context, angler, id uuid.UUID) error {
-	return gone(s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id, angler))
+	return gone(s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id,
+		angler))
 }
 
 // ZonesOf a water, by name.
@@ -90,7 +92,8 @@ func readZones(ctx context.Context, q querier, where string, waters []uuid.UUID,
 		if err != nil {
 			return nil, err
 		}
-		z := ground.Zone{ID: r.ID, Name: r.Name, Kind: ground.ZoneKind(r.Kind), Says: r.Says, Source: r.Source, Checked: r.Checked, From: r.From, To: r.To}
+		z := ground.Zone{ID: r.ID, Name: r.Name, Kind: ground.ZoneKind(r.Kind), Says: r.Says, Source: r.Source, Checked: r.Checked,
+			From: r.From, To: r.To}
 		if len(rings) > 0 {
 			z.Ring = rings[0]
 		}

@@ -58,13 +58,14 @@ func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*q
 	if err != nil {
 		return nil, err
 	}
-	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, At: -1, Time: t, Units: as.Units, Most: b.Most, Signs: b.Signs,
-		KitOnly: b.KitOnly, Changes: b.WhatChanges}
+	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, At: -1, Time: t, Units: as.Units, Most: b.Most,
+		Signs: b.Signs, KitOnly: b.KitOnly, Changes: b.WhatChanges}
 	if q.Kit, err = s.Store.KitOf(ctx, as.Angler); err != nil {
 		return nil, err
 	}
 	if q.KitOnly && q.Kit.Empty() {
-		return nil, web.Wrong("body.kit_only", errors.New("there is no lure or bait in hand in your kit; add some, or ask without kit_only"))
+		return nil, web.Wrong("body.kit_only",
+			errors.New("there is no lure or bait in hand in your kit; add some, or ask without kit_only"))
 	}
 	return q, s.lay(ctx, as, q, b.SpotID, seen)
 }
@@ -149,21 +150,22 @@ func adviceOut(a advise.Advice, k kit.Kit) *adviseOutput {
 		b.RuledOut = append(b.RuledOut, ruledOutOut(r))
 	}
 	for _, t := range a.Changes {
-		b.Changes = append(b.Changes, turningOut{Kind: cmp.Or(string(t.Kind), "time"), Past: t.Past, Rises: t.Rises, Says: t.Says, Offering: t.Offering,
-			Mark: t.Mark, Spreads: t.Spreads})
+		b.Changes = append(b.Changes, turningOut{Kind: cmp.Or(string(t.Kind), "time"), Past: t.Past, Rises: t.Rises, Says: t.Says,
+			Offering: t.Offering, Mark: t.Mark, Spreads: t.Spreads})
 	}
 	return out
 }
 
 func choiceOf(c *advise.Choice, common []string) choiceOut {
 	k := &c.Card
-	o := choiceOut{Target: c.Target.ID, TargetName: c.Target.Name, Sentence: c.Sentence, Approach: k.Approach, Offering: k.Offering, Rig: k.Rig,
-		Mark: k.Mark, DepthM: c.DepthM, Retrieve: c.Retrieve, Bite: k.Bite, Edge: c.Edge.Value, EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High,
+	o := choiceOut{Target: c.Target.ID, TargetName: c.Target.Name, Sentence: c.Sentence, Approach: k.Approach,
+		Offering: k.Offering, Rig: k.Rig, Mark: k.Mark, DepthM: c.DepthM, Retrieve: c.Retrieve, Bite: k.Bite, Edge: c.Edge.Value,
+		EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High,
 		Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...), Lacks: append([]string{}, c.Lacks...),
 		Reasons: []reasonOut{}, Arithmetic: []workingOut{}, Cautions: append(slices.Clone(common), c.Cautions...)}
 	for _, r := range c.Reasons {
-		o.Reasons = append(o.Reasons, reasonOut{Rule: r.Rule, Says: r.Says, Factor: r.Factor, Applies: r.Applies, Family: r.Family, Effect: r.Effect,
-			Certainty: r.Certainty, Origin: r.Origin, Idea: r.Idea, School: r.School})
+		o.Reasons = append(o.Reasons, reasonOut{Rule: r.Rule, Says: r.Says, Factor: r.Factor, Applies: r.Applies, Family: r.Family,
+			Effect: r.Effect, Certainty: r.Certainty, Origin: r.Origin, Idea: r.Idea, School: r.School})
 	}
 	for _, w := range c.Arithmetic {
 		o.Arithmetic = append(o.Arithmetic, workingOut(w))
@@ -172,7 +174,8 @@ func choiceOf(c *advise.Choice, common []string) choiceOut {
 }
 
 func cardOf(k *advise.Card) cardOut {
-	return cardOut{OfferingID: k.OfferingID, Size: k.Size, Finish: k.Finish, Hooked: k.Hooked, RigID: k.RigID, Weight: k.Weight, Hook: k.Hook,
-		Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace, Cadence: k.Cadence, Pause: k.Pause, Tip: k.Tip,
+	return cardOut{OfferingID: k.OfferingID, Size: k.Size, Finish: k.Finish, Hooked: k.Hooked, RigID: k.RigID, Weight: k.Weight,
+		Hook: k.Hook, Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace, Cadence: k.Cadence,
+		Pause: k.Pause, Tip: k.Tip,
 		Refused: k.Refused, Style: k.Style, WeightKg: k.WeightKg, LeaderN: k.LeaderN, SpeedMS: k.SpeedMS}
 }

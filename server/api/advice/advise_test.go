@@ -23,8 +23,10 @@ func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
 type spot struct{ ID, Name, Place string }
 
 func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both", "columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24,
-		"lives": []string{"oyster bar"}, "takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3, "hazard": "shell", "handling": "gently"}
+	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
+		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
+		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
+		"hazard": "shell", "handling": "gently"}
 }
 
 type choices struct {
@@ -73,8 +75,8 @@ func TestAdviseOverTheAPI(t *testing.T) {
 	}
 	ask := func(secchi float64) answer {
 		var a answer
-		require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", object{"spot_id": bar.ID, "target": "seatrout", "time": "2026-11-20T15:00:00Z",
-			"readings": []object{{"kind": "clarity_secchi_m", "value": secchi, "unit": "m"}}}, &a))
+		require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", object{"spot_id": bar.ID, "target": "seatrout",
+			"time": "2026-11-20T15:00:00Z", "readings": []object{{"kind": "clarity_secchi_m", "value": secchi, "unit": "m"}}}, &a))
 		return a
 	}
 	clear, murky := ask(3), ask(0.25)

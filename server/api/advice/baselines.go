@@ -32,7 +32,8 @@ type baselineKey struct {
 // mostBaselines are kept, the oldest going first.
 const mostBaselines = 400
 
-func (b *baselines) of(angler uuid.UUID, book *playbook.Book, belief rate.Belief, target *playbook.Target, spots []*spot.Spot, t time.Time) (*rate.Baseline, error) {
+func (b *baselines) of(angler uuid.UUID, book *playbook.Book, belief rate.Belief, target *playbook.Target, spots []*spot.Spot,
+	t time.Time) (*rate.Baseline, error) {
 	key := baselineKey{angler, target.ID, advise.BaselineHour(t).Unix(), advise.Fingerprint(book, target, spots)}
 	b.mu.Lock()
 	found := b.kept[key]

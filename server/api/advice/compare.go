@@ -60,7 +60,8 @@ func (s service) pickOf(ctx context.Context, as *web.Scope, b *PickBody, at stri
 		return a.Beyond, nil
 	}
 	if b.Offering != "" {
-		return nil, web.Wrong(at+".offering", fmt.Errorf("%s cannot be fished there and then; it is one of the things ruled out", b.Offering))
+		return nil, web.Wrong(at+".offering", fmt.Errorf("%s cannot be fished there and then; it is one of the things ruled out",
+			b.Offering))
 	}
 	return nil, web.Wrong(at, fmt.Errorf("%s", a.Note))
 }

@@ -22,7 +22,8 @@ func TestTwoChoicesSideBySide(t *testing.T) {
 			A, B float64
 		}
 	}
-	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", ""), "b": pick("2026-11-20T20:00:00Z", "")}, &c))
+	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", ""),
+		"b": pick("2026-11-20T20:00:00Z", "")}, &c))
 	ratio := 1.0
 	for _, r := range c.Reasons {
 		ratio *= r.A / r.B
@@ -30,6 +31,7 @@ func TestTwoChoicesSideBySide(t *testing.T) {
 	assert.InEpsilon(t, c.A.Edge/c.B.Edge, ratio, 1e-9)
 	assert.InEpsilon(t, c.Ratio, ratio, 1e-9)
 	var p problem
-	assert.Equal(t, 422, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", "Skirted lure"), "b": pick("2026-11-20T20:00:00Z", "")}, &p))
+	assert.Equal(t, 422, wren.Do("POST", "/advise/compare", object{"a": pick("2026-11-20T15:00:00Z", "Skirted lure"),
+		"b": pick("2026-11-20T20:00:00Z", "")}, &p))
 	assert.Contains(t, p.Detail, "cannot be fished there")
 }

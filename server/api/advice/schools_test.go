@@ -24,10 +24,14 @@ func TestAPositionTakenVisiblyChangesAdvice(t *testing.T) {
 	require.Len(t, book.Schools, 12)
 	// Where each question comes up.
 	where := map[string]object{
-		"Q1": {"spot": "Kettle Bar", "target": "spotted-seatrout"}, "Q2": {"spot": "Kettle Bar", "target": "red-drum"}, "Q3": {"spot": "Kettle Bar", "target": "red-drum"},
-		"Q4": {"spot": "Kettle Bar", "target": "red-drum"}, "Q5": {"spot": "Kettle Bar", "target": "spotted-seatrout"}, "Q6": {"spot": "", "place": "pier", "target": "red-drum"},
-		"Q7": {"spot": "The Combs", "target": "black-sea-bass"}, "Q8": {"spot": "Anvil Ledge", "target": "kelp-bass"}, "Q9": {"spot": "Kettle Bar", "target": "trophy-seatrout"},
-		"Q10": {"spot": "Kettle Bar", "target": "black-drum"}, "Q11": {"spot": "Stone Arm", "target": "bluefish"}, "Q12": {"spot": "Ladle Flat", "target": "spotted-seatrout"},
+		"Q1": {"spot": "Kettle Bar", "target": "spotted-seatrout"}, "Q2": {"spot": "Kettle Bar", "target": "red-drum"},
+		"Q3": {"spot": "Kettle Bar", "target": "red-drum"},
+		"Q4": {"spot": "Kettle Bar", "target": "red-drum"}, "Q5": {"spot": "Kettle Bar", "target": "spotted-seatrout"},
+		"Q6": {"spot": "", "place": "pier", "target": "red-drum"},
+		"Q7": {"spot": "The Combs", "target": "black-sea-bass"}, "Q8": {"spot": "Anvil Ledge", "target": "kelp-bass"},
+		"Q9":  {"spot": "Kettle Bar", "target": "trophy-seatrout"},
+		"Q10": {"spot": "Kettle Bar", "target": "black-drum"}, "Q11": {"spot": "Stone Arm", "target": "bluefish"},
+		"Q12": {"spot": "Ladle Flat", "target": "spotted-seatrout"},
 	}
 	for _, s := range book.Schools {
 		w := where[s.ID]
@@ -43,8 +47,8 @@ func TestAPositionTakenVisiblyChangesAdvice(t *testing.T) {
 				at = "2026-11-25T03:30:00Z" // the flat is under water
 			}
 			a := object{}
-			require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", object{"spot_id": id, "target": w["target"], "time": at, "most": 20, "schools": object{s.ID: position},
-				"readings": []object{{"kind": "water_temp_c", "value": 19}}}, &a), s.ID)
+			require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", object{"spot_id": id, "target": w["target"], "time": at, "most": 20,
+				"schools": object{s.ID: position}, "readings": []object{{"kind": "water_temp_c", "value": 19}}}, &a), s.ID)
 			require.NotEmpty(t, a["choices"], "%s: %v", s.ID, a["note"])
 			return object{"choices": a["choices"], "stay": a["stay"]}
 		}

@@ -29,7 +29,8 @@ func atBench[I, O any](api huma.API, path, id, says string, work func(context.Co
 
 // ofSpots is a calculation that looks at the angler's spots, kit or book.
 func ofSpots[I, O any](api huma.API, d *web.Deps, path, id, says string, work func(context.Context, *web.Scope, *I) (O, error)) {
-	web.Signed(api, d, web.Post("/bench/"+path, id, says), func(ctx context.Context, as *web.Scope, in *struct{ Body I }) (*struct{ Body O }, error) {
+	web.Signed(api, d, web.Post("/bench/"+path, id, says), func(ctx context.Context, as *web.Scope,
+		in *struct{ Body I }) (*struct{ Body O }, error) {
 		o, err := work(ctx, as, &in.Body)
 		if err != nil {
 			return nil, err
@@ -84,7 +85,8 @@ func reelTurns(_ context.Context, in *reelTurnsIn) (o reelTurnsOut, err error) {
 		return o, web.Wrong("body.from_depth_m", fmt.Errorf("expected depths of 0 m or more, not %v and %v", in.FromDepthM, in.ToDepthM))
 	}
 	o.Turns = tackle.Turns(in.FromDepthM, in.ToDepthM, o.LengthPerTurnM)
-	o.Shown = Shown{fmt.Sprintf("(%.2f m − %.2f m) ÷ %.2f m a turn", in.FromDepthM, in.ToDepthM, o.LengthPerTurnM), "A spool half empty brings in less a turn; line that slants is longer than the depth."}
+	o.Shown = Shown{fmt.Sprintf("(%.2f m − %.2f m) ÷ %.2f m a turn", in.FromDepthM, in.ToDepthM, o.LengthPerTurnM),
+		"A spool half empty brings in less a turn; line that slants is longer than the depth."}
 	return o, nil
 }
 
@@ -155,8 +157,9 @@ func pace(_ context.Context, in *paceIn) (o paceOut, err error) {
 	if err != nil {
 		return o, web.Wrong("body", err)
 	}
-	return paceOut{p.TurnsPer10S, p.GroundMS, p.Drifts, Shown{fmt.Sprintf("(%.2f %+.2f m/s) × 10 s ÷ %.2f m a turn", in.LeastWaterSpeedMS, in.PushMS, in.LengthPerTurnM),
-		"The push is felt in the line: slack means more of it. Slower and it planes without action; much faster than needed and it is missed."}}, nil
+	return paceOut{p.TurnsPer10S, p.GroundMS, p.Drifts,
+		Shown{fmt.Sprintf("(%.2f %+.2f m/s) × 10 s ÷ %.2f m a turn", in.LeastWaterSpeedMS, in.PushMS, in.LengthPerTurnM),
+			"The push is felt in the line: slack means more of it. Slower and it planes without action; much faster than needed and it is missed."}}, nil
 }
 
 type cadenceIn struct {

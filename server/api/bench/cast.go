@@ -172,7 +172,8 @@ func (s service) castAlong(ctx context.Context, as *web.Scope, in *castIn) (o ca
 		}
 		o.Directions = append(o.Directions, k)
 	}
-	o.Shown = Shown{fmt.Sprintf("metres of a %.0f m cast over %.1f to %.1f m of water, ÷ %.2f m/s", in.CastM, in.MinM, in.MaxM, in.PaceMS), "As good as the depths of the map; a cast that drops short fishes less."}
+	o.Shown = Shown{fmt.Sprintf("metres of a %.0f m cast over %.1f to %.1f m of water, ÷ %.2f m/s", in.CastM, in.MinM, in.MaxM, in.PaceMS),
+		"As good as the depths of the map; a cast that drops short fishes less."}
 	return o, nil
 }
 
@@ -207,8 +208,8 @@ type interceptionOut struct {
 }
 
 func interception(_ context.Context, in *interceptionIn) (o interceptionOut, err error) {
-	a, err := tackle.Cast{Fish: tackle.Fish(in.Fish), PaceMS: in.PaceMS, FlightMS: in.FlightSpeedMS, ReachM: in.ReachM, WindMS: in.WindMS, WindFromDeg: in.WindFromDeg, SplashClearM: in.SplashClearM,
-		WindowMinM: in.WindowMinM, WindowMaxM: in.WindowMaxM}.Intercept()
+	a, err := tackle.Cast{Fish: tackle.Fish(in.Fish), PaceMS: in.PaceMS, FlightMS: in.FlightSpeedMS, ReachM: in.ReachM, WindMS: in.WindMS,
+		WindFromDeg: in.WindFromDeg, SplashClearM: in.SplashClearM, WindowMinM: in.WindowMinM, WindowMaxM: in.WindowMaxM}.Intercept()
 	if err != nil {
 		return o, web.Wrong("body", err)
 	}
@@ -294,10 +295,12 @@ func troll(_ context.Context, in *trollIn) (o trollOut, err error) {
 	if in.StretchBreak == 0 && in.Material != "" {
 		in.StretchBreak = tackle.StretchOf(tackle.Material(in.Material))
 	}
-	p, err := tackle.Troll{Lure: in.Lure, SpeedMS: in.SpeedMS, BehindM: in.BehindM, LedgeM: in.LedgeM, DragN: in.DragN, BreakN: in.BreakN, StretchBreak: in.StretchBreak}.Pass()
+	p, err := tackle.Troll{Lure: in.Lure, SpeedMS: in.SpeedMS, BehindM: in.BehindM, LedgeM: in.LedgeM, DragN: in.DragN, BreakN: in.BreakN,
+		StretchBreak: in.StretchBreak}.Pass()
 	if err != nil {
 		return o, web.Wrong("body", err)
 	}
-	return trollOut{MinMS: p.MinMS, MaxMS: p.MaxMS, Fits: p.Fits, OverLedgeS: p.OverLedgeS, TurnAfterS: p.TurnAfterS, GiveM: p.GiveM, Shown: Shown{fmt.Sprintf("%.0f m ÷ %.1f m/s; %.0f m behind ÷ %.1f m/s", in.LedgeM, in.SpeedMS, in.BehindM, in.SpeedMS),
-		"Speed over the ground and through the water differ by the current; slow down gradually when hooked."}}, nil
+	return trollOut{MinMS: p.MinMS, MaxMS: p.MaxMS, Fits: p.Fits, OverLedgeS: p.OverLedgeS, TurnAfterS: p.TurnAfterS, GiveM: p.GiveM,
+		Shown: Shown{fmt.Sprintf("%.0f m ÷ %.1f m/s; %.0f m behind ÷ %.1f m/s", in.LedgeM, in.SpeedMS, in.BehindM, in.SpeedMS),
+			"Speed over the ground and through the water differ by the current; slow down gradually when hooked."}}, nil
 }

@@ -41,7 +41,8 @@ func (s service) lengthWeight(ctx context.Context, as *web.Scope, in *lengthWeig
 		k := tackle.Condition(in.LengthM, in.MassKg)
 		o.Condition = &k
 	}
-	o.Shown = Shown{fmt.Sprintf("%.4g × %.1f cm ^ %.2f g", target.Weight.A, in.LengthM*100, target.Weight.B), "Parameters from memory; fish before spawning weigh more, after it less."}
+	o.Shown = Shown{fmt.Sprintf("%.4g × %.1f cm ^ %.2f g", target.Weight.A, in.LengthM*100, target.Weight.B),
+		"Parameters from memory; fish before spawning weigh more, after it less."}
 	return o, nil
 }
 

@@ -27,7 +27,8 @@ type leadOut struct {
 }
 
 func lead(_ context.Context, in *leadIn) (o leadOut, err error) {
-	p := tackle.LeadPlace{CurrentMS: in.CurrentMS, LineDiameterM: in.LineDiameterM, LineLengthM: in.LineLengthM, DepthM: in.DepthM, Sinker: in.Sinker}
+	p := tackle.LeadPlace{CurrentMS: in.CurrentMS, LineDiameterM: in.LineDiameterM, LineLengthM: in.LineLengthM, DepthM: in.DepthM,
+		Sinker: in.Sinker}
 	l, err := p.Lead()
 	if err != nil {
 		return o, web.Wrong("body", err)
@@ -43,8 +44,8 @@ func lead(_ context.Context, in *leadIn) (o leadOut, err error) {
 			*one.to = l.HoldKg
 		}
 	}
-	o.Shown = Shown{fmt.Sprintf("half the line's drag of %.1f N = the hold of the lead in water; trotting takes 2 to 3 oz less", l.LineDragN),
-		"Weed on the line, waves and the kind of bottom can double it; current is rarely the same all the way down."}
+	o.Shown = Shown{fmt.Sprintf("half the line's drag of %.1f N = the hold of the lead in water; trotting takes 2 to 3 oz less",
+		l.LineDragN), "Weed on the line, waves and the kind of bottom can double it; current is rarely the same all the way down."}
 	return o, nil
 }
 
@@ -67,7 +68,8 @@ func verticalJig(_ context.Context, in *jigIn) (o jigOut, err error) {
 	if o.MassKg, err = tackle.VerticalJig(in.DepthM, in.RunMS, in.LineDiameterM, in.AngleDeg); err != nil {
 		return o, web.Wrong("body", err)
 	}
-	o.Shown = Shown{fmt.Sprintf("½ the line's drag over %.0f m ÷ tan %.0f°", in.DepthM, in.AngleDeg), "The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter. A teaser half a metre above it takes many."}
+	o.Shown = Shown{fmt.Sprintf("½ the line's drag over %.0f m ÷ tan %.0f°", in.DepthM, in.AngleDeg),
+		"The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter. A teaser half a metre above it takes many."}
 	return o, nil
 }
 
@@ -86,7 +88,8 @@ func stopKnot(_ context.Context, in *floatIn) (o floatOut, err error) {
 	if o.KnotM, err = tackle.StopKnot(in.LevelM, in.CrestM, in.ClearM); err != nil {
 		return o, web.Wrong("body", err)
 	}
-	o.Shown = Shown{fmt.Sprintf("%.2f − (%.2f) − %.2f m", in.LevelM, in.CrestM, in.ClearM), "Move the knot as the tide moves; wind on the float lifts the bait. A popping float has no knot: its leader must hang a hand's breadth clear."}
+	o.Shown = Shown{fmt.Sprintf("%.2f − (%.2f) − %.2f m", in.LevelM, in.CrestM, in.ClearM),
+		"Move the knot as the tide moves; wind on the float lifts the bait. A popping float has no knot: its leader must hang a hand's breadth clear."}
 	return o, nil
 }
 
@@ -121,6 +124,7 @@ func lineAndLeader(_ context.Context, in *lineIn) (o lineOut, err error) {
 	if o.Knot, o.Turns, err = tackle.Knot(in.Material, in.Free); err != nil {
 		return o, web.Wrong("body.material", err)
 	}
-	o.Shown = Shown{"a third of the weaker of line and leader", "Check the leader and tie it anew after every good fish. Never wind against slipping drag, which twists the line: lift, then wind down."}
+	o.Shown = Shown{"a third of the weaker of line and leader",
+		"Check the leader and tie it anew after every good fish. Never wind against slipping drag, which twists the line: lift, then wind down."}
 	return o, nil
 }

@@ -23,7 +23,8 @@ type PracticeCast struct {
 }
 
 func (b PracticeCast) cast(f tackle.Fish) tackle.Cast {
-	return tackle.Cast{Fish: f, PaceMS: b.PaceMS, FlightMS: b.FlightSpeed, ReachM: b.ReachM, SplashClearM: b.SplashClearM, WindowMinM: b.WindowMinM, WindowMaxM: b.WindowMaxM}
+	return tackle.Cast{Fish: f, PaceMS: b.PaceMS, FlightMS: b.FlightSpeed, ReachM: b.ReachM, SplashClearM: b.SplashClearM,
+		WindowMinM: b.WindowMinM, WindowMaxM: b.WindowMaxM}
 }
 
 type practiceInput struct{ Body PracticeCast }
@@ -75,18 +76,20 @@ func registerPractice(api huma.API) {
 			b.Fish, b.StepS, b.XM, b.YM, b.Aim = fishIn(fish.Fish), tackle.SwimStep, fish.XM, fish.YM, interceptionOut(aim)
 			return out, nil
 		})
-	web.Open(api, web.Post("/bench/practice/throw", "throw", "What a throw at it comes to"), func(_ context.Context, in *throwInput) (*throwOutput, error) {
-		b := in.Body
-		fish := swimmerOf(b.Seed)
-		o, err := b.cast(fish.Fish).Judge(&fish, tackle.Throw{AtS: b.AtS, LandXM: b.LandXM, LandYM: b.LandYM})
-		if err != nil {
-			return nil, web.Wrong("body", err)
-		}
-		out := &throwOutput{}
-		out.Body.Strike, out.Body.Says, out.Body.SplashS, out.Body.EndS, out.Body.NearestM = o.Strike, o.Says, o.SplashS, o.EndS, o.NearestM
-		if o.EndS == 0 || o.NearestM > 1e6 {
-			out.Body.NearestM = -1
-		}
-		return out, nil
-	})
+	web.Open(api, web.Post("/bench/practice/throw", "throw", "What a throw at it comes to"),
+		func(_ context.Context, in *throwInput) (*throwOutput, error) {
+			b := in.Body
+			fish := swimmerOf(b.Seed)
+			o, err := b.cast(fish.Fish).Judge(&fish, tackle.Throw{AtS: b.AtS, LandXM: b.LandXM, LandYM: b.LandYM})
+			if err != nil {
+				return nil, web.Wrong("body", err)
+			}
+			out := &throwOutput{}
+			out.Body.Strike, out.Body.Says, out.Body.SplashS, out.Body.EndS, out.Body.NearestM = o.Strike, o.Says, o.SplashS,
+				o.EndS, o.NearestM
+			if o.EndS == 0 || o.NearestM > 1e6 {
+				out.Body.NearestM = -1
+			}
+			return out, nil
+		})
 }

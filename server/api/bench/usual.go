@@ -74,7 +74,8 @@ func (s service) usual(ctx context.Context, as *web.Scope, in *usualInput) (*usu
 	b.FromKit = append([]string{}, u.FromKit...)
 	b.LengthPerTurnM, b.LineDiameterM, b.LineN, b.LineMaterial, b.DragN = u.TurnM, u.LineDiameterM, u.LineN, string(u.LineMaterial), u.DragN
 	b.LureKg, b.LureShape, b.TimedMS, b.LureMS, b.RatedM = u.LureKg, string(u.LureShape), u.TimedMS, u.PaceMS, u.RatedM
-	b.LineOutM, b.CastM, b.PaceMS, b.FlightMS, b.ReachM = tackle.UsualLineOut, tackle.UsualCast, tackle.UsualPace, tackle.UsualFlight, tackle.UsualReach
+	b.LineOutM, b.CastM, b.PaceMS, b.FlightMS, b.ReachM = tackle.UsualLineOut, tackle.UsualCast, tackle.UsualPace, tackle.UsualFlight,
+		tackle.UsualReach
 	b.SplashM, b.BehindM, b.TrollMS = tackle.UsualSplash, tackle.UsualBehind, tackle.UsualTrolling
 	b.WindMS, b.WindFromDeg = m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
 	b.SecchiM, b.CloudFraction = m.Believed[conditions.Clarity].Value, m.Believed[conditions.Cloud].Value

@@ -40,14 +40,16 @@ type KitBody struct {
 }
 
 func kitBody(i kit.Item) KitBody {
-	return KitBody{Kind: string(i.Kind), Name: i.Name, Offering: i.Offering, LengthM: i.LengthM, WeightKg: i.WeightKg, RatedKg: i.RatedKg, Ratio: i.Ratio,
-		SpoolM: i.SpoolM, TurnM: i.TurnM, DiameterM: i.DiameterM, BreakN: i.BreakN, Material: i.Material, Size: i.Size, Pattern: i.Pattern,
-		RatedM: i.RatedM, FallMS: i.FallMS, Finish: i.Finish, SnagProof: i.SnagProof, InHand: i.InHand, Count: i.Count}
+	return KitBody{Kind: string(i.Kind), Name: i.Name, Offering: i.Offering, LengthM: i.LengthM, WeightKg: i.WeightKg, RatedKg: i.RatedKg,
+		Ratio: i.Ratio, SpoolM: i.SpoolM, TurnM: i.TurnM, DiameterM: i.DiameterM, BreakN: i.BreakN, Material: i.Material, Size: i.Size,
+		Pattern: i.Pattern,
+		RatedM:  i.RatedM, FallMS: i.FallMS, Finish: i.Finish, SnagProof: i.SnagProof, InHand: i.InHand, Count: i.Count}
 }
 
 func (b KitBody) item() kit.Item {
-	return kit.Item{Kind: kit.Kind(b.Kind), Name: b.Name, Offering: b.Offering, LengthM: b.LengthM, WeightKg: b.WeightKg, RatedKg: b.RatedKg, Ratio: b.Ratio, SpoolM: b.SpoolM,
-		TurnM: b.TurnM, DiameterM: b.DiameterM, BreakN: b.BreakN, Material: b.Material, Size: b.Size, Pattern: b.Pattern, RatedM: b.RatedM, FallMS: b.FallMS, Finish: b.Finish,
+	return kit.Item{Kind: kit.Kind(b.Kind), Name: b.Name, Offering: b.Offering, LengthM: b.LengthM, WeightKg: b.WeightKg,
+		RatedKg: b.RatedKg, Ratio: b.Ratio, SpoolM: b.SpoolM, TurnM: b.TurnM, DiameterM: b.DiameterM, BreakN: b.BreakN,
+		Material: b.Material, Size: b.Size, Pattern: b.Pattern, RatedM: b.RatedM, FallMS: b.FallMS, Finish: b.Finish,
 		SnagProof: b.SnagProof, InHand: b.InHand, Count: b.Count}
 }
 
@@ -90,9 +92,10 @@ func (s service) registerKit(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/kit", "kit", "What you own"), s.getKit)
 	put := web.Conflicting(web.Put("/kit/{id}", "putKit", "Write a thing you own, new or changed"))
 	web.Signed(api, s.Deps, put, s.putKit)
-	web.Signed(api, s.Deps, web.Delete("/kit/{id}", "deleteKit", "Take a thing out of the kit"), func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
-		return nil, s.Store.DeleteKitItem(ctx, as.Angler, in.ID)
-	})
+	web.Signed(api, s.Deps, web.Delete("/kit/{id}", "deleteKit", "Take a thing out of the kit"),
+		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
+			return nil, s.Store.DeleteKitItem(ctx, as.Angler, in.ID)
+		})
 	web.Signed(api, s.Deps, web.Get("/interchange/kit.csv", "kitFile", "Your kit as a table"), s.kitFile)
 	web.Signed(api, s.Deps, web.Post("/interchange/kit", "importKit", "Add the things of a table to your kit, all or none"), s.importKit)
 }
@@ -126,7 +129,8 @@ func (s service) getKit(ctx context.Context, as *web.Scope, _ *struct{}) (*kitOu
 	for _, o := range book.Offerings {
 		i := kit.Item{Kind: kit.Bait, Name: o.Name, Offering: o.ID, InHand: true}
 		if o.Approach == "lure" {
-			i = kit.Item{Kind: kit.Lure, Name: o.Name, Offering: o.ID, Finish: o.Finish, LengthM: o.LengthM, WeightKg: o.WeightKg, RatedM: o.RatedM, InHand: true}
+			i = kit.Item{Kind: kit.Lure, Name: o.Name, Offering: o.ID, Finish: o.Finish, LengthM: o.LengthM, WeightKg: o.WeightKg,
+				RatedM: o.RatedM, InHand: true}
 		}
 		b.Templates = append(b.Templates, kitBody(i))
 	}

@@ -54,17 +54,21 @@ func targetOf(book *playbook.Book, t *playbook.Target) targetFull {
 	list := func(l []string) []string { return append([]string{}, l...) }
 	shipped, err := book.Shipped().Target(t.ID)
 	return targetFull{ID: t.ID, Own: t.Own, Over: t.Own && err == nil && shipped.ID == t.ID, TargetBody: TargetBody{
-		Name: t.Name, Latin: t.Latin, Note: t.Note, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B, Senses: t.Senses,
-		Columns: list(t.Columns), FeedsFromC: t.Feeds.From, FeedsToC: t.Feeds.To, GoneBelowC: t.GoneBelowC, Best: list(t.Best), Away: list(t.Away),
+		Name: t.Name, Latin: t.Latin, Note: t.Note, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B,
+		Senses:  t.Senses,
+		Columns: list(t.Columns), FeedsFromC: t.Feeds.From, FeedsToC: t.Feeds.To, GoneBelowC: t.GoneBelowC, Best: list(t.Best),
+		Away:  list(t.Away),
 		Lives: list(t.Lives), Likes: list(t.Likes), Eats: list(t.Eats), Takes: list(t.Takes), Hooks: t.Hooks, StrikesFromM: t.Strikes.From,
 		StrikesToM: t.Strikes.To, Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, Cautions: list(t.Cautions)}}
 }
 
 func (b TargetBody) target(id string) *playbook.Target {
-	return &playbook.Target{ID: id, Name: b.Name, Latin: b.Latin, Note: b.Note, Idea: cmp.Or(b.Idea, "mine"), Origin: cmp.Or(b.Origin, "my own"),
-		Weight: tackle.Curve{A: b.WeightA, B: b.WeightB}, Senses: b.Senses, Columns: b.Columns, Feeds: playbook.Span{From: b.FeedsFromC, To: b.FeedsToC}, GoneBelowC: b.GoneBelowC,
-		Best: b.Best, Away: b.Away, Lives: b.Lives, Likes: b.Likes, Eats: b.Eats, Takes: b.Takes, Hooks: b.Hooks, Strikes: playbook.Span{From: b.StrikesFromM, To: b.StrikesToM},
-		Hazard: tackle.Hazard(b.Hazard), Handling: b.Handling, Stay: b.Stay, Cautions: b.Cautions}
+	return &playbook.Target{ID: id, Name: b.Name, Latin: b.Latin, Note: b.Note, Idea: cmp.Or(b.Idea, "mine"),
+		Origin: cmp.Or(b.Origin, "my own"), Weight: tackle.Curve{A: b.WeightA, B: b.WeightB}, Senses: b.Senses, Columns: b.Columns,
+		Feeds: playbook.Span{From: b.FeedsFromC, To: b.FeedsToC}, GoneBelowC: b.GoneBelowC,
+		Best: b.Best, Away: b.Away, Lives: b.Lives, Likes: b.Likes, Eats: b.Eats, Takes: b.Takes, Hooks: b.Hooks,
+		Strikes: playbook.Span{From: b.StrikesFromM, To: b.StrikesToM},
+		Hazard:  tackle.Hazard(b.Hazard), Handling: b.Handling, Stay: b.Stay, Cautions: b.Cautions}
 }
 
 type targetInput struct {
@@ -119,34 +123,37 @@ func (s service) registerOwn(api huma.API) {
 			}
 			return s.putOwn(ctx, as, store.OwnTarget, in.ID, source)
 		})
-	web.Signed(api, s.Deps, web.Put("/playbook/own-rules/{id}", "putOwnRule", "Write a rule of your own"), func(ctx context.Context, as *web.Scope, in *ownRuleInput) (*ownOutput, error) {
-		b := in.Body
-		r := playbook.OwnRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty, Targets: b.Targets}
-		for _, c := range b.When {
-			r.When = append(r.When, playbook.Condition(c))
-		}
-		source, err := r.Source()
-		if err != nil {
-			return nil, web.Wrong("body.when", err)
-		}
-		return s.putOwn(ctx, as, store.OwnRule, in.ID, source)
-	})
+	web.Signed(api, s.Deps, web.Put("/playbook/own-rules/{id}", "putOwnRule", "Write a rule of your own"),
+		func(ctx context.Context, as *web.Scope, in *ownRuleInput) (*ownOutput, error) {
+			b := in.Body
+			r := playbook.OwnRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty, Targets: b.Targets}
+			for _, c := range b.When {
+				r.When = append(r.When, playbook.Condition(c))
+			}
+			source, err := r.Source()
+			if err != nil {
+				return nil, web.Wrong("body.when", err)
+			}
+			return s.putOwn(ctx, as, store.OwnRule, in.ID, source)
+		})
 	for kind, path := range map[string]string{store.OwnTarget: "targets", store.OwnRule: "own-rules"} {
-		web.Signed(api, s.Deps, web.Delete("/playbook/"+path+"/{id}", "delete-own-"+kind, "Take your own "+kind+" out; the playbook's comes back"),
-			func(ctx context.Context, as *web.Scope, in *ownID) (*struct{}, error) {
-				o, err := s.Store.Overlay(ctx, as.Angler)
-				if err != nil {
-					return nil, err
-				}
-				// What speaks of it must go first.
-				o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
-				if _, err := as.BookOver(o); err != nil {
-					return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(err))
-				}
-				return nil, s.Store.DeleteOwn(ctx, as.Angler, kind, in.ID)
-			})
+		web.Signed(api, s.Deps, web.Delete("/playbook/"+path+"/{id}", "delete-own-"+kind,
+			"Take your own "+kind+" out; the playbook's comes back"), func(ctx context.Context, as *web.Scope, in *ownID) (*struct{},
+			error) {
+			o, err := s.Store.Overlay(ctx, as.Angler)
+			if err != nil {
+				return nil, err
+			}
+			// What speaks of it must go first.
+			o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
+			if _, err := as.BookOver(o); err != nil {
+				return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(err))
+			}
+			return nil, s.Store.DeleteOwn(ctx, as.Angler, kind, in.ID)
+		})
 	}
-	web.Signed(api, s.Deps, web.Post("/playbook/check", "checkPlaybook", "Check a playbook file: errors with file and line, and what can hardly be meant"),
+	web.Signed(api, s.Deps, web.Post("/playbook/check", "checkPlaybook",
+		"Check a playbook file: errors with file and line, and what can hardly be meant"),
 		func(ctx context.Context, as *web.Scope, in *checkInput) (*ownOutput, error) {
 			book, err := as.Book(ctx)
 			if err != nil {

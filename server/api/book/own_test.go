@@ -23,8 +23,10 @@ func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
 }
 
 func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both", "columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24,
-		"lives": []string{"oyster bar"}, "takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3, "hazard": "shell", "handling": "gently"}
+	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
+		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
+		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
+		"hazard": "shell", "handling": "gently"}
 }
 
 func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
@@ -35,8 +37,9 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 		moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil)
 	})
 	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/pebble-fish", target("Pebble fish"), nil))
-	rule := object{"says": "Under the post on the ebb", "family": "mark", "effect": "strong plus", "certainty": "usual", "targets": []string{"pebble-fish"},
-		"when": []object{{"of": "stage", "any": []string{"ebb"}}, {"of": "depth", "above": "0.5 m", "soft": "0.2 m"}}}
+	rule := object{"says": "Under the post on the ebb", "family": "mark", "effect": "strong plus", "certainty": "usual",
+		"targets": []string{"pebble-fish"}, "when": []object{{"of": "stage", "any": []string{"ebb"}},
+			{"of": "depth", "above": "0.5 m", "soft": "0.2 m"}}}
 	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/own-rules/under-the-post", rule, nil))
 
 	names := func(c interface {

@@ -35,7 +35,8 @@ func (s service) registerOwnFile(api huma.API) {
 			}
 			return web.Attached("playbook.yaml", "application/yaml; charset=utf-8", raw), nil
 		})
-	web.Signed(api, s.Deps, web.Post("/interchange/playbook", "importOwn", "Keep the targets and rules of a playbook file as yours, all or none; those of the same name are written anew"), s.importOwn)
+	web.Signed(api, s.Deps, web.Post("/interchange/playbook", "importOwn",
+		"Keep the targets and rules of a playbook file as yours, all or none; those of the same name are written anew"), s.importOwn)
 }
 
 func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput) (*ownFileOutput, error) {

@@ -106,7 +106,8 @@ type schoolInput struct {
 func (s service) registerPlaybook(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/targets", "listTargets", "Species the playbook knows, yours included"), s.targets)
 	web.Signed(api, s.Deps, web.Get("/playbook", "playbook", "The rules of thumb, with what you changed of them"), s.getPlaybook)
-	web.Signed(api, s.Deps, web.Put("/playbook/rules/{id}", "putRule", "Switch a rule off or on, or give it another strength; nothing said: as the playbook has it"), s.putRule)
+	web.Signed(api, s.Deps, web.Put("/playbook/rules/{id}", "putRule",
+		"Switch a rule off or on, or give it another strength; nothing said: as the playbook has it"), s.putRule)
 	web.Signed(api, s.Deps, web.Put("/playbook/schools/{id}", "putSchool", "Take a position where anglers disagree"),
 		func(ctx context.Context, as *web.Scope, in *schoolInput) (*struct{}, error) {
 			book, err := as.Book(ctx)
@@ -152,7 +153,8 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 	out := &playbookOutput{}
 	b := &out.Body
 	b.Rules, b.Targets, b.Offerings, b.Rigs, b.Schools = []ruleOut{}, []targetFull{}, []offeringOut{}, []rigOut{}, []schoolOut{}
-	b.Effects, b.Certainties, b.Basis, b.Families, b.Signs = playbook.Effects(), playbook.Certainties(), playbook.Basis, playbook.Families(), playbook.Signs
+	b.Effects, b.Certainties, b.Basis, b.Families, b.Signs = playbook.Effects(), playbook.Certainties(), playbook.Basis,
+		playbook.Families(), playbook.Signs
 	for i := range book.Rules {
 		b.Rules = append(b.Rules, ruleOf(book, &book.Rules[i]))
 	}
@@ -185,8 +187,9 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 }
 
 func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
-	o := ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean), Targets: append([]string{}, r.Targets()...),
-		Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Own(), BuiltEffect: r.Effect, BuiltCertainty: r.Certainty}
+	o := ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean),
+		Targets: append([]string{}, r.Targets()...), Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Own(), BuiltEffect: r.Effect,
+		BuiltCertainty: r.Certainty}
 	if r.School != "" {
 		o.School, o.Silent = book.SaysPosition(r.School), !book.Takes(r.School)
 	}

@@ -57,7 +57,8 @@ func (r reasons) speaksOf(rule string) bool {
 func TestAnglersChangeTheirPlaybook(t *testing.T) {
 	wren, moss := kit.Fresh(t, "wren"), kit.Fresh(t, "moss")
 	ask := func(c *testkit.Client, spot string) (r reasons) {
-		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": c.ID(spot), "target": "red-drum", "time": "2026-11-20T14:00:00Z"}, &r))
+		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": c.ID(spot), "target": "red-drum",
+			"time": "2026-11-20T14:00:00Z"}, &r))
 		require.NotEmpty(t, r.Choices)
 		return r
 	}

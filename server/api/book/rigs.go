@@ -87,7 +87,8 @@ func drawingOf(d rigcard.Drawing) drawingOut {
 }
 
 func (s service) registerRigs(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/rigs/{id}/card", "rigCard", "A rig drawn from its parts, with the measures of what it is tied with"), s.rigCard)
+	web.Signed(api, s.Deps, web.Get("/rigs/{id}/card", "rigCard", "A rig drawn from its parts, with the measures of what it is tied with"),
+		s.rigCard)
 	web.Open(api, web.Get("/knots", "knots", "The knots, step by step"), func(context.Context, *struct{}) (*knotsOutput, error) {
 		out := &knotsOutput{Body: []knotOut{}}
 		for _, k := range rigcard.Knots() {
@@ -128,7 +129,8 @@ func (s service) rigCard(ctx context.Context, as *web.Scope, in *rigCardInput) (
 	}
 	out := &rigCardOutput{}
 	b := &out.Body
-	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, r.Bite, r.Refused, r.Tip, drawingOf(rigcard.Rig(r, t)), []wayOut{}
+	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, r.Bite, r.Refused, r.Tip,
+		drawingOf(rigcard.Rig(r, t)), []wayOut{}
 	for _, w := range r.Ways {
 		b.Ways = append(b.Ways, wayOut(w))
 	}

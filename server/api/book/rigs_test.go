@@ -20,7 +20,8 @@ func TestRigsKnotsAndPractice(t *testing.T) {
 			Labels  []struct{ Text string }
 		}
 	}
-	require.Equal(t, http.StatusOK, wren.Do("GET", "/rigs/fish-finder/card?leader_n=133&leader_of=fluorocarbon&weight_kg=0.05&hook=2%2F0+circle&offering=live-shrimp", nil, &card))
+	require.Equal(t, http.StatusOK, wren.Do("GET",
+		"/rigs/fish-finder/card?leader_n=133&leader_of=fluorocarbon&weight_kg=0.05&hook=2%2F0+circle&offering=live-shrimp", nil, &card))
 	var labels []string
 	for _, l := range card.Drawing.Labels {
 		labels = append(labels, l.Text)
@@ -32,7 +33,8 @@ func TestRigsKnotsAndPractice(t *testing.T) {
 	require.Equal(t, http.StatusOK, wren.Do("GET", "/knots", nil, &knots))
 	assert.Len(t, knots, 8)
 
-	cast := object{"seed": 7, "pace_ms": 0.5, "flight_speed_ms": 12, "reach_m": 30, "splash_clear_m": 1.8, "window_min_m": 0.15, "window_max_m": 0.6}
+	cast := object{"seed": 7, "pace_ms": 0.5, "flight_speed_ms": 12, "reach_m": 30, "splash_clear_m": 1.8, "window_min_m": 0.15,
+		"window_max_m": 0.6}
 	var swim struct {
 		XM []float64 `json:"x_m"`
 	}

@@ -41,8 +41,9 @@ func registerKinds(api huma.API) {
 func kinds(context.Context, *struct{}) (*kindsOutput, error) {
 	out := &kindsOutput{Body: []kindOut{}}
 	for _, n := range conditions.Natures() {
-		k := kindOut{Kind: wire.ReadingKind(n.Kind), Name: n.Name, Long: n.Long, Unit: n.Unit, Dimension: n.Dimension.String(), Min: n.Min, Max: n.Max,
-			Step: n.Step, Decimals: n.Decimals, Drawn: string(n.Drawn), Alongside: string(n.Alongside), Words: []string{}, Columns: n.Columns.List(),
+		k := kindOut{Kind: wire.ReadingKind(n.Kind), Name: n.Name, Long: n.Long, Unit: n.Unit, Dimension: n.Dimension.String(),
+			Min: n.Min, Max: n.Max, Step: n.Step, Decimals: n.Decimals, Drawn: string(n.Drawn), Alongside: string(n.Alongside),
+			Words: []string{}, Columns: n.Columns.List(),
 			GivenBy: n.Givers()}
 		if n.Given {
 			for _, w := range n.Words {

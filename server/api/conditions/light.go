@@ -60,20 +60,22 @@ type breakingOutput struct {
 }
 
 func registerLight(api huma.API) {
-	web.Open(api, web.Post("/water/light", "waterLight", "Light at a depth"), func(_ context.Context, in *lightInput) (*lightOutput, error) {
-		b := in.Body
-		k, err := water.Attenuation(b.SecchiM)
-		if err != nil {
-			return nil, web.Wrong("body.secchi_m", err)
-		}
-		out := &lightOutput{}
-		o := &out.Body
-		o.AttenuationPerM, o.Fraction = k, water.Remaining(k, b.DepthM)
-		o.SurfaceLux = water.Sky{SunAltitude: b.SunAltitudeDeg, Cloud: b.CloudFraction, MoonAltitude: b.MoonAltitudeDeg, MoonIllumination: b.MoonIllumination}.Surface()
-		o.Lux = o.SurfaceLux * o.Fraction
-		o.Class, o.DarkBelowM = water.Class(o.Lux).String(), water.DarkBelow(o.SurfaceLux, k)
-		return out, nil
-	})
+	web.Open(api, web.Post("/water/light", "waterLight", "Light at a depth"),
+		func(_ context.Context, in *lightInput) (*lightOutput, error) {
+			b := in.Body
+			k, err := water.Attenuation(b.SecchiM)
+			if err != nil {
+				return nil, web.Wrong("body.secchi_m", err)
+			}
+			out := &lightOutput{}
+			o := &out.Body
+			o.AttenuationPerM, o.Fraction = k, water.Remaining(k, b.DepthM)
+			o.SurfaceLux = water.Sky{SunAltitude: b.SunAltitudeDeg, Cloud: b.CloudFraction, MoonAltitude: b.MoonAltitudeDeg,
+				MoonIllumination: b.MoonIllumination}.Surface()
+			o.Lux = o.SurfaceLux * o.Fraction
+			o.Class, o.DarkBelowM = water.Class(o.Lux).String(), water.DarkBelow(o.SurfaceLux, k)
+			return out, nil
+		})
 	web.Open(api, web.Post("/water/breaking", "waterBreaking", "On which bars swell breaks at a level of the tide"),
 		func(_ context.Context, in *breakingInput) (*breakingOutput, error) {
 			h, err := water.BreakerHeight(in.Body.SwellHeightM, in.Body.SwellPeriodS)
@@ -85,7 +87,8 @@ func registerLight(api huma.API) {
 			out.Body.Bars = []barOut{}
 			for _, bar := range in.Body.Bars {
 				b := water.OverBar(h, bar.ElevationM, in.Body.LevelM)
-				out.Body.Bars = append(out.Body.Bars, barOut{ElevationM: bar.ElevationM, DepthM: b.DepthM, Breaks: b.Breaks, StopsBreakingLevelM: b.StopsAtLevelM})
+				out.Body.Bars = append(out.Body.Bars, barOut{ElevationM: bar.ElevationM, DepthM: b.DepthM, Breaks: b.Breaks,
+					StopsBreakingLevelM: b.StopsAtLevelM})
 			}
 			return out, nil
 		})

@@ -19,7 +19,8 @@ func TestLightAndBreaking(t *testing.T) {
 		Class       string
 		DarkBelowM  float64 `json:"dark_below_m"`
 	}
-	require.Equal(t, 200, c.Do("POST", "/water/light", object{"secchi_m": 2, "depth_m": 18, "sun_altitude_deg": 60, "cloud_fraction": 0}, &l))
+	require.Equal(t, 200, c.Do("POST", "/water/light", object{"secchi_m": 2, "depth_m": 18, "sun_altitude_deg": 60, "cloud_fraction": 0},
+		&l))
 	assert.InDelta(t, 0.85, l.Attenuation, 1e-9)
 	assert.InDelta(t, math.Exp(-15.3), l.Fraction, 1e-12)
 	assert.Equal(t, "dark", l.Class)
@@ -36,5 +37,6 @@ func TestLightAndBreaking(t *testing.T) {
 	assert.InDelta(t, 1.547, b.BreakerHeightM, 0.001)
 	assert.Equal(t, []bool{true, false, false}, []bool{b.Bars[0].Breaks, b.Bars[1].Breaks, b.Bars[2].Breaks})
 	assert.Equal(t, 422, c.Do("POST", "/water/light", object{"secchi_m": 0, "depth_m": 1, "sun_altitude_deg": 60}, nil))
-	assert.Equal(t, 422, c.Do("POST", "/water/breaking", object{"swell_height_m": 99, "swell_period_s": 10, "level_m": 1, "bars": []object{}}, nil))
+	assert.Equal(t, 422, c.Do("POST", "/water/breaking", object{"swell_height_m": 99, "swell_period_s": 10, "level_m": 1,
+		"bars": []object{}}, nil))
 }

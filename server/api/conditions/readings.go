@@ -137,7 +137,8 @@ func (s service) readLog(ctx context.Context, as *web.Scope, in *logInput) (*log
 	out := describe(log)
 	b := &out.Body
 	if ahead := as.Now().Add(24 * time.Hour); b.To != nil && b.To.After(ahead) {
-		return nil, web.Wrong("body", fmt.Errorf("the log ends on %s, which is yet to come: are its time zone and year right?", b.To.Format(time.DateOnly)))
+		return nil, web.Wrong("body", fmt.Errorf("the log ends on %s, which is yet to come: are its time zone and year right?",
+			b.To.Format(time.DateOnly)))
 	}
 	if in.Keep {
 		if err := s.Store.AddReadings(ctx, as.Angler, in.ID, log.Readings); err != nil {

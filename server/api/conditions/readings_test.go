@@ -23,7 +23,8 @@ func TestTheAnglersReadings(t *testing.T) {
 	add := func(at time.Time, readings ...object) int {
 		return c.Do("POST", "/waters/"+water+"/readings", object{"time": at, "spot_id": spot, "readings": readings}, nil)
 	}
-	require.Equal(t, http.StatusNoContent, add(at, object{"kind": "water_temp_c", "value": 59, "unit": "°F"}, object{"kind": "clarity_secchi_m", "word": "stained"}))
+	require.Equal(t, http.StatusNoContent, add(at, object{"kind": "water_temp_c", "value": 59, "unit": "°F"},
+		object{"kind": "clarity_secchi_m", "word": "stained"}))
 	s := sheetAt(t, c, spot, testkit.Now)
 	origin, value, _, place := s.of("water_temp_c")
 	assert.Equal(t, "observed", origin)
@@ -64,10 +65,12 @@ func TestTheAnglersReadings(t *testing.T) {
 		says    string
 	}{
 		{object{"kind": "water_temp_c", "value": -400}, "between"}, {object{"kind": "wind_speed_ms", "value": 3, "unit": "kg"}, "kg"},
-		{object{"kind": "clarity_secchi_m", "word": "soup"}, "muddy, stained, clear, gin clear"}, {object{"kind": "wind_speed_ms", "word": "clear"}, "has no words"},
+		{object{"kind": "clarity_secchi_m", "word": "soup"}, "muddy, stained, clear, gin clear"},
+		{object{"kind": "wind_speed_ms", "word": "clear"}, "has no words"},
 	} {
 		var p problem
-		assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/waters/"+water+"/readings", object{"readings": []object{bad.reading}}, &p))
+		assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/waters/"+water+"/readings",
+			object{"readings": []object{bad.reading}}, &p))
 		assert.Contains(t, p.Detail, bad.says)
 		require.NotEmpty(t, p.Errors)
 		assert.Contains(t, p.Errors[0].Location, "body.readings[0]")
@@ -108,7 +111,8 @@ func TestLogsOfInstruments(t *testing.T) {
 	assert.Equal(t, "observed", origin)
 	assert.InDelta(t, 11, value, 1e-9)
 
-	rmc := nmea.Sentence{Talker: "GP", Type: "RMC", Fields: []string{"080000", "A", "3115.100", "N", "04509.800", "W", "2", "90", "201126", "", "", "A"}}
+	rmc := nmea.Sentence{Talker: "GP", Type: "RMC", Fields: []string{"080000", "A", "3115.100", "N", "04509.800", "W", "2", "90", "201126",
+		"", "", "A"}}
 	var text strings.Builder
 	for i := range 30 {
 		rmc.Fields[0] = fmt.Sprintf("08%02d00", i)
@@ -121,8 +125,10 @@ func TestLogsOfInstruments(t *testing.T) {
 	assert.Equal(t, 3, out.Kinds[0].N, "one temperature in ten minutes")
 
 	for body, says := range map[string]string{
-		"time,water_temp_c\n2026-11-20T06:00Z,-400\n": "line 2, column water_temp_c", "time,temperature\n": "expected a column time and one of",
-		"$GPRMC": "no sentences", "time,water_temp_c\n2031-01-01T00:00Z,12\n": "yet to come", "time,water_temp_c\n\xff": "not UTF-8",
+		"time,water_temp_c\n2026-11-20T06:00Z,-400\n": "line 2, column water_temp_c",
+		"time,temperature\n":                          "expected a column time and one of",
+		"$GPRMC":                                      "no sentences", "time,water_temp_c\n2031-01-01T00:00Z,12\n": "yet to come",
+		"time,water_temp_c\n\xff": "not UTF-8",
 	} {
 		var p problem
 		assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/waters/"+water+"/log?name=x", body, &p), body)

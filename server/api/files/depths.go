@@ -75,7 +75,8 @@ func (s service) importGrid(ctx context.Context, as *web.Scope, in *gridInput) (
 		return out, nil
 	}
 	out.Body.Kept = true
-	return out, s.Store.PutGrid(ctx, as.Angler, in.WaterID, store.Grid{Grid: g, Source: clip(string(in.Format)+", datum "+in.Datum, longestSource)})
+	return out, s.Store.PutGrid(ctx, as.Angler, in.WaterID, store.Grid{Grid: g,
+		Source: clip(string(in.Format)+", datum "+in.Datum, longestSource)})
 }
 
 func summaryOf(g *ground.Grid, soundings int) GridSummary {

@@ -47,7 +47,8 @@ func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*w
 // blurred is only a spot's name and kind, moved by up to a distance, by as much every time
 // it is exported.
 func blurred(sp *store.Spot, blurM float64) feature.Feature {
-	r := rand.New(rand.NewPCG(uint64(sp.ID.ID()), uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
+	r := rand.New(rand.NewPCG(uint64(sp.ID.ID()),
+		uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
 	at := ground.Toward(sp.LatLon, r.Float64()*360, blurM*(0.4+0.6*r.Float64()))
 	return feature.Feature{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
 		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}

@@ -51,7 +51,8 @@ func TestPlacesInAndOut(t *testing.T) {
 	assert.Contains(t, p.Detail, "swapped")
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "wren").Do("POST", imported, file, nil))
 	crossed := `{"type":"Polygon","coordinates":[[[0,0],[1,1],[1,0],[0,1],[0,0]]]}`
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/interchange/import?format=geojson&as=outline&water_id="+water, crossed, &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/interchange/import?format=geojson&as=outline&water_id="+water, crossed,
+		&p))
 	assert.Contains(t, p.Detail, "crosses itself")
 
 	for _, format := range []string{"gpx", "geojson", "kml", "csv"} {
@@ -128,6 +129,7 @@ func TestAWholeSpotGoesOutAndComesBack(t *testing.T) {
 		require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/spots/"+theirs[name].ID, nil, nil))
 	}
 	var p problem
-	assert.Equal(t, http.StatusUnprocessableEntity, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek, strings.Replace(raw, `\"manner\"`, `\"mannner\"`, 1), &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek,
+		strings.Replace(raw, `\"manner\"`, `\"mannner\"`, 1), &p))
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "carries a spot that cannot be read")
 }

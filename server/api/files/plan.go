@@ -108,10 +108,11 @@ func (p *plan) rules(in *importInput, list []feature.Feature) error {
 			name = fmt.Sprintf("Zone %d", i+1)
 		}
 		if len(rings) > 1 {
-			p.passed = append(p.passed, feature.Skipped{What: fmt.Sprintf("the holes of %q", f.Name), Why: "the rule is taken to hold in them too"})
+			p.passed = append(p.passed, feature.Skipped{What: fmt.Sprintf("the holes of %q", f.Name),
+				Why: "the rule is taken to hold in them too"})
 		}
-		z := ground.Zone{Name: name, Kind: ground.ZoneKind(in.ZoneKind), Says: in.Says, Source: in.Source, Checked: checked, From: in.FromMD,
-			To: in.ToMD, Ring: rings[0]}
+		z := ground.Zone{Name: name, Kind: ground.ZoneKind(in.ZoneKind), Says: in.Says, Source: in.Source, Checked: checked,
+			From: in.FromMD, To: in.ToMD, Ring: rings[0]}
 		if err := z.Validate(); err != nil {
 			return web.Wrong("body", fmt.Errorf("zone %q: %w", name, err))
 		}

@@ -20,7 +20,8 @@ type service struct{ *web.Deps }
 func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	web.Open(api, web.Get("/interchange/formats", "fileFormats", "The formats that are read and written"), formats)
-	web.Signed(api, d, web.TakesFile(web.Post("/interchange/read", "readFeatures", "What a file of places holds; nothing is stored")), s.readFeatures)
+	web.Signed(api, d, web.TakesFile(web.Post("/interchange/read", "readFeatures", "What a file of places holds; nothing is stored")),
+		s.readFeatures)
 	web.Signed(api, d, web.TakesFile(web.Post("/interchange/import", "importFeatures",
 		"Take a file's points as spots, or its areas as shores, all or none")), s.importFeatures)
 	web.Signed(api, d, web.TakesFile(web.Post("/interchange/grid", "importGrid",

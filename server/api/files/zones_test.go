@@ -23,7 +23,8 @@ func TestZonesAndDriftsFromAFile(t *testing.T) {
 	var p problem
 	require.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", base+"&as=zones", raw, &p))
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "its rule in words")
-	require.Equal(t, http.StatusOK, c.Do("POST", base+"&as=zones&zone_kind=no+take&says=No+take&source=invented&checked_on=2026-11-01", raw, &out))
+	require.Equal(t, http.StatusOK, c.Do("POST", base+"&as=zones&zone_kind=no+take&says=No+take&source=invented&checked_on=2026-11-01",
+		raw, &out))
 	assert.Equal(t, []string{"Still reach"}, out.Added)
 	assert.Len(t, out.Skipped, 1)
 	var w struct {

@@ -42,7 +42,8 @@ type catchesOutput struct {
 func (s service) registerCatches(api huma.API) {
 	put := web.Conflicting(web.Put("/catches/{id}", "putCatch", "Write a catch of a spell, new or changed"))
 	web.Signed(api, s.Deps, put, s.putCatch)
-	web.Signed(api, s.Deps, web.Get("/catches", "listCatches", "Catches with the water they were caught in, newest spell first"), s.listCatches)
+	web.Signed(api, s.Deps, web.Get("/catches", "listCatches", "Catches with the water they were caught in, newest spell first"),
+		s.listCatches)
 }
 
 func (s service) listCatches(ctx context.Context, as *web.Scope, in *logFilter) (*catchesOutput, error) {

@@ -53,7 +53,8 @@ func waterOf(w store.SpellWater) WaterOut {
 
 func (n namer) spell(sp store.Spell) spellOut {
 	out := spellOut{ID: sp.ID.String(), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone, Target: sp.Target,
-		StartedAt: sp.StartedAt, EndedAt: sp.EndedAt, Rods: sp.Rods, Mark: sp.Mark, Approach: sp.Approach, Offering: sp.Offering, Note: sp.Note,
+		StartedAt: sp.StartedAt, EndedAt: sp.EndedAt, Rods: sp.Rods, Mark: sp.Mark, Approach: sp.Approach, Offering: sp.Offering,
+		Note:  sp.Note,
 		Blank: len(sp.Catches) == 0, Revision: sp.Revision, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings),
 		Catches: []CatchOut{}}
 	out.TargetName, out.TargetInSentence = n.target(sp.Target)
@@ -64,8 +65,8 @@ func (n namer) spell(sp store.Spell) spellOut {
 }
 
 func (n namer) catch(c store.Catch) CatchOut {
-	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM, MassKg: c.MassKg,
-		Kept: c.Kept, Note: c.Note, Revision: c.Revision}
+	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
+		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Revision: c.Revision}
 	out.TargetName, out.TargetInSentence = n.target(c.Target)
 	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
 		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {
@@ -76,6 +77,6 @@ func (n namer) catch(c store.Catch) CatchOut {
 }
 
 func (n namer) logged(sp store.Spell, c store.Catch) loggedCatch {
-	return loggedCatch{CatchOut: n.catch(c), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone, Approach: sp.Approach,
-		Offering: sp.Offering, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings)}
+	return loggedCatch{CatchOut: n.catch(c), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone,
+		Approach: sp.Approach, Offering: sp.Offering, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings)}
 }

@@ -140,7 +140,8 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 	b := &in.Body
 	started, ended := b.StartedAt.UTC().Truncate(time.Millisecond), b.EndedAt.UTC().Truncate(time.Millisecond)
 	if ended.Before(started) {
-		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell must not end (%s) before it starts (%s)", ended.Format(time.RFC3339), started.Format(time.RFC3339)))
+		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell must not end (%s) before it starts (%s)", ended.Format(time.RFC3339),
+			started.Format(time.RFC3339)))
 	}
 	if ended.Sub(started) > longestSpell {
 		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell lasts at most 24 h; enter a longer one in parts"))
@@ -212,7 +213,8 @@ func (s service) listSpells(ctx context.Context, as *web.Scope, in *logFilter) (
 }
 
 // filtered spells, by a filter given in a query.
-func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFilter, f store.Filter) ([]store.Spell, store.Summary, error) {
+func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFilter, f store.Filter) ([]store.Spell,
+	store.Summary, error) {
 	if in.Target != "" {
 		t, err := n.book.Target(in.Target)
 		if err != nil {

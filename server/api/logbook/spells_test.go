@@ -19,8 +19,10 @@ func newSpell(spot string) object {
 type spot struct{ ID, Name, Place string }
 
 func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both", "columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24,
-		"lives": []string{"oyster bar"}, "takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3, "hazard": "shell", "handling": "gently"}
+	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
+		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
+		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
+		"hazard": "shell", "handling": "gently"}
 }
 
 type spellOut struct {
@@ -185,7 +187,8 @@ func TestCatchesAndFilters(t *testing.T) {
 	id, fish := uuid.NewString(), uuid.NewString()
 	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, newSpell(bar.ID), nil))
 	var c object
-	require.Equal(t, http.StatusOK, wren.Do("PUT", "/catches/"+fish, object{"spell_id": id, "length_m": 0.4, "kept": true, "target": "spotted_seatrout"}, &c))
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/catches/"+fish, object{"spell_id": id, "length_m": 0.4, "kept": true,
+		"target": "spotted_seatrout"}, &c))
 	assert.Equal(t, "spotted-seatrout", c["target"])
 	stage := c["tide_direction"].(string)
 	find := func(query string) bool {

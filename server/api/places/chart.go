@@ -121,12 +121,14 @@ func onChart(sp *desk.Laid, t time.Time, u quantity.Units) (chartSpot, error) {
 		return chartSpot{}, err
 	}
 	gate := spot.GateAt(sp.Access.Open(c), t)
-	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: wire.Moment(gate.Closes), Opens: wire.Moment(gate.Opens),
-		Says: m.Headline(u), Surface: wire.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t), Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
+	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: wire.Moment(gate.Closes),
+		Opens: wire.Moment(gate.Opens), Says: m.Headline(u), Surface: wire.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t),
+		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
 	for _, k := range sp.Marks {
 		if at := sp.PlaceOf(k); at != nil {
-			o.Marks = append(o.Marks, chartMark{Name: k.Name, Kind: string(k.Kind), Lat: at.Lat, Lon: at.Lon, DepthM: k.Depth(m.LevelM), Snag: k.Snag, Note: k.Note})
+			o.Marks = append(o.Marks, chartMark{Name: k.Name, Kind: string(k.Kind), Lat: at.Lat, Lon: at.Lon, DepthM: k.Depth(m.LevelM),
+				Snag: k.Snag, Note: k.Note})
 		}
 	}
 	return o, nil
@@ -143,7 +145,8 @@ func (s service) shelter(ctx context.Context, as *web.Scope, in *shelterInput) (
 	out := &shelterOutput{Body: []shelterOut{}}
 	for deg := 0.0; deg < 360; deg += shelterEvery {
 		f := wire.Surface(m.SurfaceUnder(in.WindMS, deg))
-		out.Body = append(out.Body, shelterOut{FromDeg: deg, Word: f.Word, WaveM: f.WaveM, FetchM: f.FetchM, Side: f.Side, Sheltered: f.Sheltered})
+		out.Body = append(out.Body, shelterOut{FromDeg: deg, Word: f.Word, WaveM: f.WaveM, FetchM: f.FetchM, Side: f.Side,
+			Sheltered: f.Sheltered})
 	}
 	return out, nil
 }

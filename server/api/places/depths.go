@@ -59,7 +59,8 @@ func (s service) registerDepths(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/waters/{id}/depth.asc", "depthGrid",
 		"Depth of water everywhere at a moment (ESRI ASCII grid, metres, negative: dry by so much)"), s.depthGrid)
 	web.Signed(api, s.Deps, web.Get("/waters/{id}/cut", "cutSection", "A section cut through the depths along a line"), s.cut)
-	web.Signed(api, s.Deps, web.Get("/waters/{id}/finds", "findFeatures", "Drop-offs, cuts, holes and dug channels, to accept or reject"), s.finds)
+	web.Signed(api, s.Deps, web.Get("/waters/{id}/finds", "findFeatures", "Drop-offs, cuts, holes and dug channels, to accept or reject"),
+		s.finds)
 }
 
 // known depths of a water; an error where it has none.

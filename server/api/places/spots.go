@@ -63,7 +63,8 @@ type MarkOut struct {
 }
 
 func markOf(m ground.Mark) MarkOut {
-	return MarkOut{ID: m.ID, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: m.ElevationM, Note: m.Note, Snag: m.Snag}
+	return MarkOut{ID: m.ID, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: m.ElevationM,
+		Note: m.Note, Snag: m.Snag}
 }
 
 type windowOut struct {
@@ -190,7 +191,8 @@ func (s service) spotState(ctx context.Context, as *web.Scope, in *wire.ByIDAt) 
 	b.Marks = make([]markState, len(sp.Marks))
 	for i, k := range sp.Marks {
 		d := k.Depth(m.LevelM)
-		b.Marks[i] = markState{MarkOut: markOf(k), DepthM: d, Covered: d > 0, Fishable: k.Fishable.Holds(d), Windows: windowsOf(k.Windows(c))}
+		b.Marks[i] = markState{MarkOut: markOf(k), DepthM: d, Covered: d > 0, Fishable: k.Fishable.Holds(d),
+			Windows: windowsOf(k.Windows(c))}
 	}
 	open := sp.Access.Open(c)
 	b.Open = spot.GateAt(open, t).Open

@@ -78,7 +78,8 @@ func (s service) readSurf(ctx context.Context, as *web.Scope, in *surfInput) (*s
 		return &in
 	}
 	for _, k := range seen.Bars {
-		bar := surfBar{DistanceM: k.DistanceM, ElevationM: k.ElevationM, StopsBreakingLevelM: k.StopsBreakingLevelM, InReach: reach(k.DistanceM)}
+		bar := surfBar{DistanceM: k.DistanceM, ElevationM: k.ElevationM, StopsBreakingLevelM: k.StopsBreakingLevelM,
+			InReach: reach(k.DistanceM)}
 		bar.Name, bar.Says = spot.SayBar(k, in.Body.ReachM, as.Units)
 		b.Bars = append(b.Bars, bar)
 	}

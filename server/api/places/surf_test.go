@@ -20,7 +20,8 @@ func TestSurfOverTheAPI(t *testing.T) {
 		Section  []object
 		Cautions []string
 	}
-	body := object{"level_m": 1.2, "breaks": []object{{"distance_m": 85, "height_m": 0.78}, {"distance_m": 150, "height_m": 1.17}}, "spot_id": c.ID("Long Strand"), "reach_m": 100}
+	body := object{"level_m": 1.2, "breaks": []object{{"distance_m": 85, "height_m": 0.78}, {"distance_m": 150, "height_m": 1.17}},
+		"spot_id": c.ID("Long Strand"), "reach_m": 100}
 	require.Equal(t, http.StatusOK, c.Do("POST", "/ground/surf", body, &out))
 	require.Len(t, out.Bars, 2)
 	assert.InDelta(t, 0.2, out.Bars[0].Elevation, 1e-9)
@@ -29,5 +30,6 @@ func TestSurfOverTheAPI(t *testing.T) {
 	assert.Greater(t, len(out.Section), 5)
 	assert.Contains(t, strings.Join(out.Cautions, " "), "Rip currents")
 	var p problem
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/ground/surf", object{"level_m": 1, "breaks": []object{{"distance_m": 10, "height_m": -1}}}, &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/ground/surf",
+		object{"level_m": 1, "breaks": []object{{"distance_m": 10, "height_m": -1}}}, &p))
 }

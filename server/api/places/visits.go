@@ -47,7 +47,8 @@ const (
 )
 
 func (s service) registerVisits(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows", "spotWindows", "When one can be at a spot, when it is best, and when to be out"), s.windows)
+	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows", "spotWindows",
+		"When one can be at a spot, when it is best, and when to be out"), s.windows)
 	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows.ics", "spotCalendar", "The same as a calendar (iCalendar)"), s.calendar)
 }
 
@@ -62,8 +63,9 @@ func (s service) windows(ctx context.Context, as *web.Scope, in *visitsInput) (*
 	}
 	out := &visitsOutput{Body: []visitOut{}}
 	for _, v := range visits {
-		out.Body = append(out.Body, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy, Shuts: wire.Moment(v.Closes),
-			SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil), BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
+		out.Body = append(out.Body, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy,
+			Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
+			BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
 			Marks: v.Marks, Says: v.Says(zone)})
 	}
 	return out, nil

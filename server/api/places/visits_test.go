@@ -56,7 +56,8 @@ func TestWindowsWithAMargin(t *testing.T) {
 	assert.Contains(t, ics, "BEGIN:VCALENDAR\r\n")
 	assert.Contains(t, ics, "SUMMARY:Lantern Lake")
 	var p problem
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("GET", "/spots/"+id+"/windows?from=2026-01-01T00:00:00Z&to=2027-01-01T00:00:00Z", nil, &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("GET", "/spots/"+id+"/windows?from=2026-01-01T00:00:00Z&to=2027-01-01T00:00:00Z",
+		nil, &p))
 	assert.Contains(t, p.Detail, "62 days")
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "moss").Do("GET", "/spots/"+id+"/windows", nil, nil))
 }

@@ -48,9 +48,11 @@ type waterInput struct {
 }
 
 func (s service) registerWaters(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/waters/{id}", "getWater", "A water with its shores, zones and what is known of its depths"), s.getWater)
+	web.Signed(api, s.Deps, web.Get("/waters/{id}", "getWater", "A water with its shores, zones and what is known of its depths"),
+		s.getWater)
 	web.Signed(api, s.Deps, web.Put("/waters/{id}", "putWater", "Write a water, new or changed"), s.putWater)
-	web.Signed(api, s.Deps, web.Get("/waters/{id}/reach", "reachSpots", "How long the way to each spot of a water takes, each in its own manner"), s.reach)
+	web.Signed(api, s.Deps, web.Get("/waters/{id}/reach", "reachSpots",
+		"How long the way to each spot of a water takes, each in its own manner"), s.reach)
 	s.registerDepths(api)
 }
 
@@ -58,7 +60,8 @@ func (s service) putWater(ctx context.Context, as *web.Scope, in *waterInput) (*
 	if _, err := time.LoadLocation(in.Body.TimeZone); err != nil || in.Body.TimeZone == "" {
 		return nil, web.Wrong("body.time_zone", fmt.Errorf("unknown time zone %q; expected a name like Atlantic/Azores", in.Body.TimeZone))
 	}
-	return nil, s.Store.PutWater(ctx, as.Angler, store.Water{ID: in.ID, StationID: in.Body.StationID, Name: in.Body.Name, TimeZone: in.Body.TimeZone})
+	return nil, s.Store.PutWater(ctx, as.Angler, store.Water{ID: in.ID, StationID: in.Body.StationID, Name: in.Body.Name,
+		TimeZone: in.Body.TimeZone})
 }
 
 func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{ Body waterOut }, error) {
@@ -66,7 +69,8 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 	if err != nil {
 		return nil, err
 	}
-	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{}, Outline: [][]wire.LatLon{}}
+	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{},
+		Outline: [][]wire.LatLon{}}
 	if o.HighM, err = s.Desk.Highest(ctx, as.Angler, in.ID, as.Now()); err != nil {
 		return nil, err
 	}
@@ -92,7 +96,8 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 		if math.IsNaN(lo) {
 			lo, hi = 0, 0
 		}
-		o.Grid = &gridOut{South: g.South, West: g.West, DLat: g.DLat, DLon: g.DLon, Rows: g.Rows, Cols: g.Cols, Source: g.Source, Low: lo, High: hi}
+		o.Grid = &gridOut{South: g.South, West: g.West, DLat: g.DLat, DLon: g.DLon, Rows: g.Rows, Cols: g.Cols, Source: g.Source,
+			Low: lo, High: hi}
 	} else if !errors.Is(err, store.ErrNotFound) {
 		return nil, err
 	}

@@ -37,9 +37,11 @@ type markInput struct {
 }
 
 func (s service) registerWriting(api huma.API) {
-	web.Signed(api, s.Deps, web.Conflicting(web.Put("/spots/{id}", "putSpot", "Write a spot with its section and marks, new or changed")), s.putSpot)
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/spots/{id}", "putSpot", "Write a spot with its section and marks, new or changed")),
+		s.putSpot)
 	web.Signed(api, s.Deps, web.Conflicting(web.Delete("/spots/{id}", "deleteSpot", "Remove a spot no spell was fished at")), s.deleteSpot)
-	web.Signed(api, s.Deps, web.Conflicting(web.Put("/spots/{id}/marks/{mark_id}", "putMark", "Put a mark on the map of a spot, new or changed")), s.putMark)
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/spots/{id}/marks/{mark_id}", "putMark",
+		"Put a mark on the map of a spot, new or changed")), s.putMark)
 }
 
 func (s service) putSpot(ctx context.Context, as *web.Scope, in *spotInput) (*wire.RevisionOutput, error) {

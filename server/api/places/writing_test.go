@@ -14,12 +14,15 @@ import (
 func TestASpotIsWrittenChangedAndRemoved(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.ALog)
 	id, mark := uuid.NewString(), uuid.NewString()
-	spot := object{"water_id": c.ID("Sedge Sound"), "name": "New hole", "place": "estuary", "lat": 31.18, "lon": -45.12, "manner": "boat", "draught_m": 0.4,
-		"in": object{"name": "the bar", "elevation_m": -0.5}, "out": object{"name": "the bar", "elevation_m": -0.5}, "hazards": "a wreck",
+	spot := object{"water_id": c.ID("Sedge Sound"), "name": "New hole", "place": "estuary", "lat": 31.18, "lon": -45.12, "manner": "boat",
+		"draught_m": 0.4, "in": object{"name": "the bar", "elevation_m": -0.5}, "out": object{"name": "the bar", "elevation_m": -0.5},
+		"hazards":      "a wreck",
 		"section":      []object{{"distance_m": 0, "elevation_m": 1}, {"distance_m": 40, "elevation_m": -3}},
 		"section_from": object{"lat": 31.18, "lon": -45.12}, "section_bearing_deg": 90,
-		"shape": object{"area": true, "points": []object{{"lat": 31.18, "lon": -45.12}, {"lat": 31.181, "lon": -45.12}, {"lat": 31.181, "lon": -45.119}}},
-		"marks": []object{{"id": mark, "name": "Hole", "kind": "hole", "distance_m": 40, "elevation_m": -3, "snag": true, "note": "an old anchor"}}}
+		"shape": object{"area": true, "points": []object{{"lat": 31.18, "lon": -45.12}, {"lat": 31.181, "lon": -45.12},
+			{"lat": 31.181, "lon": -45.119}}},
+		"marks": []object{{"id": mark, "name": "Hole", "kind": "hole", "distance_m": 40, "elevation_m": -3, "snag": true,
+			"note": "an old anchor"}}}
 	var rev struct{ Revision int }
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+id, spot, &rev))
 	assert.Equal(t, 1, rev.Revision)
@@ -45,8 +48,9 @@ func TestASpotIsWrittenChangedAndRemoved(t *testing.T) {
 	}
 	theirs["water_id"] = moss.ID("Fallow Creek")
 	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/spots/"+id, theirs, nil), "someone else's id")
-	for field, bad := range map[string]any{"place": "moon", "manner": "jet", "draught_m": 9, "section": []object{{"distance_m": 0, "elevation_m": 1}},
-		"shape": object{"area": true, "points": []object{{"lat": 31, "lon": -45}, {"lat": 31.1, "lon": -45}}}} {
+	for field, bad := range map[string]any{"place": "moon", "manner": "jet", "draught_m": 9,
+		"section": []object{{"distance_m": 0, "elevation_m": 1}}, "shape": object{"area": true,
+			"points": []object{{"lat": 31, "lon": -45}, {"lat": 31.1, "lon": -45}}}} {
 		wrong := object{}
 		for k, v := range spot {
 			wrong[k] = v
@@ -70,8 +74,10 @@ func TestAMarkIsPutOnTheMap(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &before))
 	at := object{"lat": 31.1956, "lon": -45.1195}
 	mark := "/spots/" + id + "/marks/" + uuid.NewString()
-	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limb", "kind": "timber", "at": at, "snag": true, "note": "two limbs"}, nil))
-	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limbs", "kind": "timber", "at": at, "snag": true}, nil), "written again, not twice")
+	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limb", "kind": "timber", "at": at, "snag": true,
+		"note": "two limbs"}, nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", mark, object{"name": "Sunk limbs", "kind": "timber", "at": at, "snag": true}, nil),
+		"written again, not twice")
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &after))
 	require.Len(t, after.Written.Marks, len(before.Written.Marks)+1)
 	var found object
@@ -82,7 +88,8 @@ func TestAMarkIsPutOnTheMap(t *testing.T) {
 	}
 	assert.NotZero(t, found["elevation_m"], "read from the depths")
 	var p problem
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark, object{"name": "x", "kind": "timber", "at": object{"lat": 32, "lon": -45}}, &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark,
+		object{"name": "x", "kind": "timber", "at": object{"lat": 32, "lon": -45}}, &p))
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "a spot of its own")
 	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark, object{"name": "x", "kind": "wreckage", "at": at}, &p))
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "moss").Do("PUT", mark, object{"name": "x", "kind": "timber", "at": at}, nil))

@@ -53,8 +53,8 @@ func (s service) putZone(ctx context.Context, as *web.Scope, in *zoneInput) (*st
 	if err != nil {
 		return nil, web.Wrong("body.checked_on", err)
 	}
-	z := ground.Zone{Name: b.Name, Kind: ground.ZoneKind(b.Kind), Says: b.Says, Source: b.Source, Checked: checked, From: b.FromMD, To: b.ToMD,
-		Ring: wire.Ground(b.Ring)}
+	z := ground.Zone{Name: b.Name, Kind: ground.ZoneKind(b.Kind), Says: b.Says, Source: b.Source, Checked: checked,
+		From: b.FromMD, To: b.ToMD, Ring: wire.Ground(b.Ring)}
 	if err := z.Validate(); err != nil {
 		return nil, web.Wrong("body.ring", err)
 	}

@@ -90,7 +90,8 @@ const analysesAtOnce = 2
 
 func registerAnalyse(api huma.API) {
 	running := make(chan struct{}, analysesAtOnce)
-	op := web.TakesFile(web.Post("/tide/analyse", "analyseTide", "Constituents from a gauge record (CSV: time, height_m) or a table of turns"))
+	op := web.TakesFile(web.Post("/tide/analyse", "analyseTide",
+		"Constituents from a gauge record (CSV: time, height_m) or a table of turns"))
 	web.Open(api, op, func(ctx context.Context, in *analyseInput) (*analyseOutput, error) {
 		return analyse(ctx, running, in, nil)
 	})
@@ -141,7 +142,8 @@ func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progr
 func analysisOut(a tide.Analysis) *analyseOutput {
 	out := &analyseOutput{}
 	b := &out.Body
-	b.Z0M, b.ResidualRMSM, b.Samples, b.Duplicates, b.Spikes, b.From, b.To = a.Z0M, a.ResidualRMSM, a.Samples, a.Duplicates, a.Spikes, a.From, a.To
+	b.Z0M, b.ResidualRMSM, b.Samples, b.Duplicates, b.Spikes, b.From, b.To = a.Z0M, a.ResidualRMSM, a.Samples, a.Duplicates,
+		a.Spikes, a.From, a.To
 	b.Constituents, b.Excluded, b.Shifts = []estimateOut{}, []excludedOut{}, []shiftOut{}
 	for _, e := range a.Constituents {
 		b.Constituents = append(b.Constituents, estimateOut{Name: e.Name, AmplitudeM: e.AmplitudeM, PhaseDeg: e.PhaseDeg,

@@ -20,7 +20,8 @@ import (
 // A fortnight and a half of hourly levels from the constants of Newport (US
 // NOAA) comes back as the constants that can be told apart in it.
 func TestAnalyseOverTheAPI(t *testing.T) {
-	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.5, PhaseDeg: 3}, {Name: "O1", AmplitudeM: 0.05, PhaseDeg: 200}}, 1.1)
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.5, PhaseDeg: 3},
+		{Name: "O1", AmplitudeM: 0.05, PhaseDeg: 200}}, 1.1)
 	require.NoError(t, err)
 	start := time.Date(2026, 3, 1, 0, 0, 0, 0, time.UTC)
 	record := func(hours int) string {
@@ -87,7 +88,8 @@ func TestAnalyseAnUpload(t *testing.T) {
 	var csv, form bytes.Buffer
 	csv.WriteString("time,height_m\n")
 	for i := range 20 * 24 {
-		fmt.Fprintf(&csv, "%s,%.3f\n", testkit.Now.Add(time.Duration(i)*time.Hour).Format(time.RFC3339), 1+0.5*math.Cos(float64(i)*2*math.Pi/12.4206))
+		fmt.Fprintf(&csv, "%s,%.3f\n", testkit.Now.Add(time.Duration(i)*time.Hour).Format(time.RFC3339),
+			1+0.5*math.Cos(float64(i)*2*math.Pi/12.4206))
 	}
 	w := multipart.NewWriter(&form)
 	require.NoError(t, w.WriteField("note", "from the harbour"))

@@ -85,7 +85,8 @@ func (s service) compare(ctx context.Context, as *web.Scope, in *compareInput) (
 	out := &compareOutput{}
 	o := &out.Body
 	o.From, o.To, o.Highs, o.Lows = from, to, c.Highs, c.Lows
-	o.LagHighMin, o.LagLowMin, o.LagHighScatter, o.LagLowScatter = c.LagHigh.Minutes(), c.LagLow.Minutes(), c.LagHighScatter.Minutes(), c.LagLowScatter.Minutes()
+	o.LagHighMin, o.LagLowMin, o.LagHighScatter, o.LagLowScatter = c.LagHigh.Minutes(), c.LagLow.Minutes(), c.LagHighScatter.Minutes(),
+		c.LagLowScatter.Minutes()
 	o.Factor, o.DifferenceM, o.RMSM, o.RangeAM, o.RangeBM = c.Factor, c.DifferenceM, c.RMSM, c.RangeM, c.OtherRangeM
 	o.Curve, err = paired(a, b, from)
 	return out, err

@@ -14,7 +14,8 @@ import (
 func TestSkyDay(t *testing.T) {
 	var d object
 	// Plymouth, 2026-06-21, as in testdata/sky.json by astronomy-engine 2.1.19.
-	require.Equal(t, http.StatusOK, kit.Client(t).Do("POST", "/sky/day", object{"lat": 50.366, "lon": -4.1427, "date": "2026-06-21", "utc_offset_min": 0}, &d))
+	require.Equal(t, http.StatusOK, kit.Client(t).Do("POST", "/sky/day", object{"lat": 50.366, "lon": -4.1427, "date": "2026-06-21",
+		"utc_offset_min": 0}, &d))
 	rise, err := time.Parse(time.RFC3339, d["sunrise"].(string))
 	require.NoError(t, err)
 	raw, err := os.ReadFile("../../../core/sky/testdata/sky.json")

@@ -101,7 +101,8 @@ type notedInput struct {
 }
 
 func (s service) registerSpotTide(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/spots/{id}/tide", "spotTide", "How a spot's tide follows its station, and what noted turns say of it"), s.spotTide)
+	web.Signed(api, s.Deps, web.Get("/spots/{id}/tide", "spotTide",
+		"How a spot's tide follows its station, and what noted turns say of it"), s.spotTide)
 	web.Signed(api, s.Deps, web.Put("/spots/{id}/offsets", "putOffsets", "Give a spot its own lag and factor"),
 		func(ctx context.Context, as *web.Scope, in *offsetsInput) (*struct{}, error) {
 			sp, err := s.Store.Spot(ctx, as.Angler, in.ID)
@@ -180,8 +181,8 @@ func (s service) spotTide(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 		b.CannotSay = web.Said(err)
 		return out, nil
 	}
-	b.Learned = &learnedOut{OffsetsBody: offsetsOut(l.Offsets), LagHighErrorMin: l.LagHighError.Minutes(), LagLowErrorMin: l.LagLowError.Minutes(),
-		Highs: l.Highs, Lows: l.Lows}
+	b.Learned = &learnedOut{OffsetsBody: offsetsOut(l.Offsets), LagHighErrorMin: l.LagHighError.Minutes(),
+		LagLowErrorMin: l.LagLowError.Minutes(), Highs: l.Highs, Lows: l.Lows}
 	if !math.IsInf(l.FactorError, 0) {
 		b.Learned.FactorError = &l.FactorError
 	}

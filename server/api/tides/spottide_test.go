@@ -94,7 +94,8 @@ func TestALagIsLearned(t *testing.T) {
 	for i, k := range turns[:12] {
 		ids = append(ids, uuid.NewString())
 		jitter := time.Duration(i%5-2) * 4 * time.Minute
-		require.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/noted/"+ids[i], object{"time": k.Time.Add(30*time.Minute + jitter), "kind": k.Kind.String()}, nil))
+		require.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/noted/"+ids[i],
+			object{"time": k.Time.Add(30*time.Minute + jitter), "kind": k.Kind.String()}, nil))
 	}
 	var st spotTide
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id+"/tide", nil, &st))
@@ -105,8 +106,8 @@ func TestALagIsLearned(t *testing.T) {
 	other := kit.Fresh(t, "wren")
 	assert.Equal(t, http.StatusNotFound, other.Do("GET", "/spots/"+id+"/tide", nil, nil))
 	assert.Equal(t, http.StatusNotFound, other.Do("DELETE", "/spots/"+id+"/noted/"+ids[0], nil, nil))
-	assert.Equal(t, http.StatusNotFound, other.Do("PUT", "/spots/"+c.ID("Kettle Bar")+"/noted/"+ids[0], object{"time": testkit.Now, "kind": "low"}, nil),
-		"an id of someone else's note")
+	assert.Equal(t, http.StatusNotFound, other.Do("PUT", "/spots/"+c.ID("Kettle Bar")+"/noted/"+ids[0],
+		object{"time": testkit.Now, "kind": "low"}, nil), "an id of someone else's note")
 
 	put := func(o object) (int, problem) {
 		var p problem
@@ -115,9 +116,11 @@ func TestALagIsLearned(t *testing.T) {
 	status, p := put(object{"lag_high_min": 3000, "lag_low_min": 0})
 	assert.Equal(t, http.StatusUnprocessableEntity, status)
 	assert.Contains(t, p.Detail, "14 h")
-	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/offsets", object{"lag_high_min": 30, "lag_low_min": 20, "factor_high": 0.9}, nil))
+	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/offsets",
+		object{"lag_high_min": 30, "lag_low_min": 20, "factor_high": 0.9}, nil))
 	defer func() {
-		assert.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/offsets", object{"lag_high_min": 55, "lag_low_min": 55, "factor_high": 0.84, "factor_low": 0.84}, nil))
+		assert.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/offsets",
+			object{"lag_high_min": 55, "lag_low_min": 55, "factor_high": 0.84, "factor_low": 0.84}, nil))
 	}()
 	var ribbon struct {
 		Turns []struct {

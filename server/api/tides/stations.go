@@ -124,8 +124,8 @@ func (s service) putStation(ctx context.Context, as *web.Scope, in *stationInput
 	if err != nil {
 		return nil, err
 	}
-	st := store.Station{ID: in.ID, Name: in.Body.Name, Source: in.Body.Source, Z0M: in.Body.Z0M, Constituents: constituentsOf(in.Body.Constituents),
-		Reference: in.Body.ReferenceID}
+	st := store.Station{ID: in.ID, Name: in.Body.Name, Source: in.Body.Source, Z0M: in.Body.Z0M,
+		Constituents: constituentsOf(in.Body.Constituents), Reference: in.Body.ReferenceID}
 	if in.Body.Offsets != nil {
 		st.Offsets = in.Body.Offsets.offsets()
 	}

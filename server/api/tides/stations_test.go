@@ -22,7 +22,8 @@ func TestSecondaryStations(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.Do("GET", "/stations", nil, &stations))
 	main := stations[0]
 	id := uuid.NewString()
-	creek := object{"name": "Creek head", "source": "noted by eye", "reference_id": main.ID, "offsets": object{"lag_high_min": 40, "lag_low_min": 75, "factor_high": 0.5, "factor_low": 0.5}}
+	creek := object{"name": "Creek head", "source": "noted by eye", "reference_id": main.ID,
+		"offsets": object{"lag_high_min": 40, "lag_low_min": 75, "factor_high": 0.5, "factor_low": 0.5}}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/stations/"+id, creek, nil))
 	var cmp struct {
 		High   float64 `json:"lag_high_min"`
@@ -115,7 +116,8 @@ func TestStations(t *testing.T) {
 	assert.Equal(t, 422, kit.Client(t).Do("POST", "/stations/read", "name,amplitude\nM2,1\n", nil))
 
 	id := uuid.NewString()
-	station := object{"name": "My gauge", "source": "analysed", "z0_m": 1.2, "constituents": []object{{"name": "M2", "amplitude_m": 0.9, "phase_deg": 12}}}
+	station := object{"name": "My gauge", "source": "analysed", "z0_m": 1.2,
+		"constituents": []object{{"name": "M2", "amplitude_m": 0.9, "phase_deg": 12}}}
 	require.Equal(t, 200, wren.Do("PUT", "/stations/"+id, station, nil))
 	require.Equal(t, 200, wren.Do("PUT", "/stations/"+id, station, nil), "again is the same")
 	assert.Equal(t, 404, moss.Do("PUT", "/stations/"+id, station, nil))

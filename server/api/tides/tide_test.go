@@ -45,7 +45,8 @@ func TestPredictThroughTheAPI(t *testing.T) {
 	}
 	c := kit.Client(t)
 	ask := func(from, to time.Time) {
-		require.Equal(t, http.StatusOK, c.Do("POST", "/tide/predict", object{"constituents": f.Constituents, "z0_m": 0, "from": from, "to": to, "step_s": 3600}, &out))
+		require.Equal(t, http.StatusOK, c.Do("POST", "/tide/predict", object{"constituents": f.Constituents, "z0_m": 0, "from": from,
+			"to": to, "step_s": 3600}, &out))
 	}
 	ask(f.Hourly.Start, f.Hourly.Start.Add(72*time.Hour))
 	require.Len(t, out.Heights, 73)
@@ -64,14 +65,15 @@ func TestBadPredictionsAreNamed(t *testing.T) {
 	m2 := object{"name": "M2", "amplitude_m": 1, "phase_deg": 0}
 	from, to := "2026-01-01T00:00:00Z", "2026-01-02T00:00:00Z"
 	for want, body := range map[string]any{
-		"unknown constituent \"X9\"": object{"constituents": []object{m2, {"name": "X9", "amplitude_m": 1, "phase_deg": 0}}, "from": from, "to": to, "step_s": 600},
-		"ends":                       object{"constituents": []object{m2}, "from": to, "to": from, "step_s": 600},
-		"at most 200000":             object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0.1},
-		"body.step_s":                object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0},
-		"body.from":                  object{"constituents": []object{m2}, "from": "yesterday", "to": to, "step_s": 60},
-		"unexpected property":        object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 60, "stp": 1},
-		"body.constituents":          object{"constituents": []object{}, "from": from, "to": to, "step_s": 60},
-		"":                           `{"constituents": [{"name":"M2","amplitude_m":1e999,"phase_deg":0}]}`,
+		"unknown constituent \"X9\"": object{"constituents": []object{m2, {"name": "X9", "amplitude_m": 1, "phase_deg": 0}}, "from": from,
+			"to": to, "step_s": 600},
+		"ends":                object{"constituents": []object{m2}, "from": to, "to": from, "step_s": 600},
+		"at most 200000":      object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0.1},
+		"body.step_s":         object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0},
+		"body.from":           object{"constituents": []object{m2}, "from": "yesterday", "to": to, "step_s": 60},
+		"unexpected property": object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 60, "stp": 1},
+		"body.constituents":   object{"constituents": []object{}, "from": from, "to": to, "step_s": 60},
+		"":                    `{"constituents": [{"name":"M2","amplitude_m":1e999,"phase_deg":0}]}`,
 	} {
 		var p problem
 		status := kit.Client(t).Do("POST", "/tide/predict", body, &p)

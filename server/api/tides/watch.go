@@ -16,7 +16,8 @@ import (
 // was wrong. It needs no memory between requests, so that any copy of the server
 // may answer.
 func registerAnalyseWatched(api huma.API, running chan struct{}) {
-	op := web.TakesFile(web.Post("/tide/analyse/watch", "watchAnalysis", "The same, telling how far it is (text/event-stream: progress, done, problem)"))
+	op := web.TakesFile(web.Post("/tide/analyse/watch", "watchAnalysis",
+		"The same, telling how far it is (text/event-stream: progress, done, problem)"))
 	web.Open(api, op, func(_ context.Context, in *analyseInput) (*huma.StreamResponse, error) {
 		return &huma.StreamResponse{Body: func(c huma.Context) {
 			c.SetHeader("Content-Type", "text/event-stream")
@@ -38,7 +39,8 @@ func registerAnalyseWatched(api huma.API, running chan struct{}) {
 			case errors.As(err, &problem):
 				tell("problem", problem)
 			case err != nil:
-				tell("problem", huma.ErrorModel{Status: http.StatusInternalServerError, Detail: "Something went wrong here; it has been noted. Try again."})
+				tell("problem", huma.ErrorModel{Status: http.StatusInternalServerError,
+					Detail: "Something went wrong here; it has been noted. Try again."})
 			default:
 				tell("done", out.Body)
 			}

@@ -89,8 +89,8 @@ func positionOut(p *ground.LatLon) *LatLon {
 
 // Spot that was written, checked by the core; errors name the field.
 func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
-	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note, Hazards: b.Hazards,
-		Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, Public: b.Public,
+	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note,
+		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, Public: b.Public,
 		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
 			In: ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
 	if b.Shape != nil {
@@ -129,15 +129,17 @@ func Checked(err error) error {
 
 // SpotWritten is a stored spot as a body, for writing it again.
 func SpotWritten(sp *store.Spot) SpotBody {
-	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom, Lat: sp.Lat, Lon: sp.Lon,
-		FacesDeg: sp.FacesDeg, Public: sp.Public, Manner: string(sp.Access.Manner), DraughtM: sp.Access.DraughtM, In: PassageBody(sp.Access.In),
+	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
+		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, Public: sp.Public, Manner: string(sp.Access.Manner), DraughtM: sp.Access.DraughtM,
+		In:  PassageBody(sp.Access.In),
 		Out: PassageBody(sp.Access.Out), BearingDeg: sp.SectionBearing, Section: SectionPoints(sp.Section), Marks: []MarkBody{},
 		Shape: Shape(sp.Shape), SectionAt: positionOut(sp.SectionFrom)}
 	for _, m := range sp.Marks {
 		id, _ := uuid.Parse(m.ID)
 		elevation := m.ElevationM
-		b.Marks = append(b.Marks, MarkBody{ID: id, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM, ElevationM: &elevation,
-			MinM: m.Fishable.MinM, MaxM: m.Fishable.MaxM, Line: m.Line, Note: m.Note, Snag: m.Snag, At: positionOut(m.At)})
+		b.Marks = append(b.Marks, MarkBody{ID: id, Name: m.Name, Kind: string(m.Kind), Bottom: m.Bottom, DistanceM: m.DistanceM,
+			ElevationM: &elevation, MinM: m.Fishable.MinM, MaxM: m.Fishable.MaxM, Line: m.Line, Note: m.Note, Snag: m.Snag,
+			At: positionOut(m.At)})
 	}
 	return b
 }

@@ -31,10 +31,12 @@ func (s Sounder) Report(t time.Time, r *rand.Rand) []string {
 	depth := 2.4 + 0.9*math.Sin(turn*3) + 0.02*r.NormFloat64()
 	clock := t.UTC().Format("150405.00")
 	sentences := []nmea.Sentence{
-		{Talker: "GP", Type: "RMC", Fields: []string{clock, "A", angle(lat, 2), half(lat, "N", "S"), angle(lon, 3), half(lon, "E", "W"), "0.4", "90.0", t.UTC().Format("020106"), "", ""}},
+		{Talker: "GP", Type: "RMC", Fields: []string{clock, "A", angle(lat, 2), half(lat, "N", "S"), angle(lon, 3), half(lon, "E", "W"),
+			"0.4", "90.0", t.UTC().Format("020106"), "", ""}},
 		{Talker: "SD", Type: "DPT", Fields: []string{fmt.Sprintf("%.2f", depth), "0.20"}},
 		{Talker: "YX", Type: "MTW", Fields: []string{fmt.Sprintf("%.1f", w[conditions.WaterTemp]), "C"}},
-		{Talker: "WI", Type: "MWV", Fields: []string{fmt.Sprintf("%.0f", w[conditions.WindFrom]), "T", fmt.Sprintf("%.1f", w[conditions.WindSpeed]), "M", "A"}},
+		{Talker: "WI", Type: "MWV", Fields: []string{fmt.Sprintf("%.0f", w[conditions.WindFrom]), "T",
+			fmt.Sprintf("%.1f", w[conditions.WindSpeed]), "M", "A"}},
 	}
 	out := make([]string, len(sentences))
 	for i, k := range sentences {

@@ -1,4 +1,5 @@
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
 import { bar, iso, noon, serve, show } from '../testkit/coast';
@@ -12,9 +13,14 @@ let going: Going;
 
 /** Hands what the page is given to the test. */
 function Probe() {
-  moment = useMoment();
-  given = useGiven();
-  going = useGoing();
+  const now = useMoment();
+  const said = useGiven();
+  const plan = useGoing();
+  useLayoutEffect(() => {
+    moment = now;
+    given = said;
+    going = plan;
+  });
   const { spots, spot, choose } = usePlace();
   return (
     <>
