@@ -4,7 +4,10 @@ PORT ?= 8080
 DATA ?= data
 BIN  := bin/greypebble
 
-.PHONY: demo test dev bench shots fmt build ui api lint check-api go-test e2e clean
+.PHONY: help demo test unit dev bench shots fmt build ui api lint check-api go-test e2e clean
+
+help: ## what can be made
+	@grep -hE '^[a-z0-9-]+:.*## ' $(MAKEFILE_LIST) | awk -F':.*## ' '{printf "  %-10s %s\n", $$1, $$2}'
 
 demo: build ## set up what is missing, build, run on invented data
 	@scripts/setup.sh mariadb
@@ -12,7 +15,7 @@ demo: build ## set up what is missing, build, run on invented data
 
 test: lint go-test ## everything CI checks
 
-build: check-api ui
+build: check-api ui ## bin/greypebble
 	go build -o $(BIN) ./cmd/greypebble
 
 # npm ci only when the lock has changed since.
@@ -41,19 +44,27 @@ check-api: ui/node_modules/.stamp ## fail when they are stale
 	@cd ui && npx openapi-typescript openapi.yaml -o ../bin/schema.d.ts >/dev/null
 	@cmp -s bin/schema.d.ts ui/src/api/schema.d.ts || { echo "ui/src/api/schema.d.ts is stale: run make api"; exit 1; }
 
-lint: check-api ui
+lint: check-api ui ## formats, vet, linters, types and the interface's own tests
 	@test -z "$$(gofmt -l $$(git ls-files -co --exclude-standard '*.go'))" || { echo "not formatted, run make fmt:"; gofmt -l $$(git ls-files -co --exclude-standard '*.go'); exit 1; }
 	go vet ./...
 	go tool -modfile=tools.mod staticcheck ./...
+	go tool -modfile=tools.mod revive -config revive.toml ./...
+	go tool -modfile=tools.mod forbidigo -set_exit_status '^time\.(Sleep|After)$$' ./e2e/...
 	cd ui && npx tsc --noEmit && npx eslint . --max-warnings 0 && npx prettier --check --log-level warn src
 	cd ui && npx vitest run --reporter=dot
 
-go-test: ui
+# What needs neither a browser nor a package of the system's: for every save.
+unit: ui/node_modules/.stamp ## the core, the formats and the interface, without browser or database
+	@mkdir -p ui/dist
+	go test $$(go list ./core/... ./interchange/... . ./server/api/web ./server/api/wire ./server/feed/sim ./demo)
+	cd ui && npx tsc --noEmit && npx vitest run --reporter=dot
+
+go-test: ui ## all Go tests, with the race detector but for the browser's
 	@scripts/setup.sh mariadb chromium gcc
 	go test -race -timeout 20m $$(go list ./... | grep -v /e2e)
 	go test -timeout 20m ./e2e/... # the server in it is raced by its own tests
 
-e2e: ui
+e2e: ui ## the interface driven in Chromium
 	@scripts/setup.sh mariadb chromium
 	go test -count=1 ./e2e
 
@@ -69,9 +80,9 @@ shots: ui ## the pictures of docs/screenshots, from the demo data
 	@scripts/setup.sh mariadb chromium
 	go run ./e2e/shots
 
-fmt: ui/node_modules/.stamp
+fmt: ui/node_modules/.stamp ## formats Go and the interface
 	gofmt -w $$(git ls-files -co --exclude-standard '*.go')
 	cd ui && npx prettier --write --log-level warn src
 
-clean:
+clean: ## leaves no build behind
 	rm -rf bin ui/dist/* ui/node_modules

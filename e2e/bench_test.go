@@ -30,7 +30,8 @@ func TestTheBench(t *testing.T) {
 	require.NoError(t, p.Go("/tie-on/bench"))
 	require.NoError(t, p.Wait(`document.querySelector('.bench-result')`))
 
-	names := eval[[]string](t, p, `[...document.querySelectorAll('.bench-list a:not(.bench-back):not(.bench-play)')].map((a) => a.innerText)`)
+	names := eval[[]string](t, p, `[...document.querySelectorAll('.bench-list a:not(.bench-back):not(.bench-play)')].map((a) =>
+		a.innerText)`)
 	require.Len(t, names, 15)
 	for _, name := range names {
 		require.NoError(t, p.Click(name))
@@ -60,8 +61,10 @@ func TestTheBenchOnAPhone(t *testing.T) {
 	require.NoError(t, p.Go("/tie-on/bench/interception"))
 	require.NoError(t, p.Wait(`document.querySelector('.bench-result')`))
 	assert.LessOrEqual(t, eval[int](t, p, `document.documentElement.scrollWidth`), 390)
-	assert.Empty(t, eval[[]string](t, p, `[...document.querySelectorAll('.bench-work *')].filter((e) => e.getBoundingClientRect().right > innerWidth + 0.5).map((e) => e.className?.baseVal ?? e.className)`))
-	assert.True(t, eval[bool](t, p, `(() => { const r = document.querySelector('.bench-list [aria-current]').getBoundingClientRect(); return r.left >= 0 && r.right <= innerWidth; })()`), "the chosen one is in sight")
+	assert.Empty(t, eval[[]string](t, p, `[...document.querySelectorAll('.bench-work *')].filter((e) => e.getBoundingClientRect().right >
+		innerWidth + 0.5).map((e) => e.className?.baseVal ?? e.className)`))
+	assert.True(t, eval[bool](t, p, `(() => { const r = document.querySelector('.bench-list [aria-current]').getBoundingClientRect();
+		return r.left >= 0 && r.right <= innerWidth; })()`), "the chosen one is in sight")
 }
 
 // A rule switched off leaves the advice, and comes back when it is believed again.
@@ -71,7 +74,8 @@ func TestARuleIsNotBelieved(t *testing.T) {
 	require.NoError(t, p.WaitText("The playbook"))
 	row := `document.querySelector('[data-rule=moving-water]')`
 	require.NoError(t, p.Wait(row))
-	_, err := browser.Eval[any](p, `(`+row+`.querySelector('summary').scrollIntoView({block: 'center'}), `+row+`.querySelector('details').open = true, 1)`)
+	_, err := browser.Eval[any](p, `(`+row+`.querySelector('summary').scrollIntoView({block: 'center'}),
+		`+row+`.querySelector('details').open = true, 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Click("I believe it"))
 	require.NoError(t, p.Wait(row+`.querySelector('.mine')?.innerText === 'off'`))

@@ -51,14 +51,17 @@ func TestConditionsSheet(t *testing.T) {
 func TestRibbonIsLegible(t *testing.T) {
 	for _, size := range []browser.Size{browser.Desk, browser.Phone} {
 		p := signedIn(t, "wren", size)
-		require.NoError(t, p.Wait(`document.querySelector('.ribbon .surface-run text') && document.querySelector('.ribbon .peak') && document.querySelector('.ribbon .gloom')`))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon .surface-run text') && document.querySelector('.ribbon .peak') &&
+			document.querySelector('.ribbon .gloom')`))
 		assert.Regexp(t, "glassy|ripple|chop|rough", eval[string](t, p,
 			`[...document.querySelectorAll('.surface-run text')].map((e) => e.textContent).join(' ')`))
 		assert.Regexp(t, "springs|neaps", eval[string](t, p, `[...document.querySelectorAll('.peak')].map((e) => e.textContent).join(' ')`))
-		cut := eval[[]string](t, p, `(() => { const w = innerWidth; const all = [...document.querySelectorAll('.ribbon text')].map((e) => [e, e.getBoundingClientRect()]);
+		cut := eval[[]string](t, p, `(() => { const w = innerWidth; const all = [...document.querySelectorAll('.ribbon text')].map((e) =>
+			[e, e.getBoundingClientRect()]);
 			const out = []; for (const [e, r] of all) if (r.left < 0 || r.right > w) out.push('cut: ' + e.textContent);
 			for (let i = 0; i < all.length; i++) for (let j = i + 1; j < all.length; j++) { const [a, r] = all[i], [b, s] = all[j];
-				const over = Math.min(r.right, s.right) - Math.max(r.left, s.left), down = Math.min(r.bottom, s.bottom) - Math.max(r.top, s.top);
+				const over = Math.min(r.right, s.right) - Math.max(r.left, s.left), down = Math.min(r.bottom, s.bottom) - Math.max(r.top,
+					s.top);
 				if (over > 3 && down > 7) out.push(a.textContent + ' on ' + b.textContent); } return out; })()`)
 		assert.Empty(t, cut)
 	}

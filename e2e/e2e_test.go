@@ -134,7 +134,8 @@ func noViolations(t *testing.T, p *browser.Page, view string) {
 	}
 	found := eval[[]violation](t, p, `window.axe.run(document, {resultTypes: ['violations']}).then((r) => r.violations
 		.filter((v) => ['serious', 'critical'].includes(v.impact))
-		.map((v) => ({ID: v.id, Impact: v.impact, Help: v.help, Targets: v.nodes.map((n) => n.target.join(' ') + ': ' + (n.failureSummary ?? '').slice(0, 200))})))`)
+		.map((v) => ({ID: v.id, Impact: v.impact, Help: v.help, Targets: v.nodes.map((n) => n.target.join(' ')
+			+ ': ' + (n.failureSummary ?? '').slice(0, 200))})))`)
 	for _, v := range found {
 		raw, _ := json.MarshalIndent(v, "", " ")
 		assert.Fail(t, view+": "+v.ID, string(raw))
@@ -186,7 +187,8 @@ func TestOneEvening(t *testing.T) {
 
 	// Dragging the ribbon moves the moment too.
 	before := moment(t, p)
-	box := eval[[]float64](t, p, `(() => { const r = document.querySelector('.ribbon svg').getBoundingClientRect(); return [r.x, r.y, r.width, r.height]; })()`)
+	box := eval[[]float64](t, p, `(() => { const r = document.querySelector('.ribbon svg').getBoundingClientRect(); return [r.x, r.y,
+		r.width, r.height]; })()`)
 	require.NoError(t, p.Drag(box[0]+300, box[1]+100, box[0]+700, box[1]+90))
 	assert.NotEqual(t, before, moment(t, p))
 	toTurn(t, p, false)
@@ -314,7 +316,8 @@ func TestOnAPhone(t *testing.T) {
 	// Everything one taps on the beach is large enough (WCAG 2.2: 24 px).
 	require.NoError(t, p.Click("Back"))
 	small := eval[[]string](t, p, `[...document.querySelectorAll('.rail a, .rail button, .head button, .head .ant-select')]
-		.filter((e) => { const r = e.getBoundingClientRect(); return r.width > 0 && (r.height < 24 || r.width < 24); }).map((e) => e.innerText)`)
+		.filter((e) => { const r = e.getBoundingClientRect(); return r.width > 0 && (r.height < 24 || r.width < 24); }).map((e) =>
+			e.innerText)`)
 	assert.Empty(t, small)
 	require.NoError(t, p.Click("Blank"))
 	require.NoError(t, p.WaitText("Into the log"))
@@ -353,7 +356,8 @@ func TestNothingIsLostWhenTheServerFails(t *testing.T) {
 	require.NoError(t, p.WaitText("The blank is in the log."))
 	require.NoError(t, p.Go("/back"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('[data-spell]').length > 2`))
-	n := eval[int](t, p, `fetch('/api/v1/spells?most=1000').then((r) => r.json()).then((d) => d.spells.filter((s) => s.note === 'the line was cut').length)`)
+	n := eval[int](t, p, `fetch('/api/v1/spells?most=1000').then((r) => r.json()).then((d) => d.spells.filter((s) =>
+		s.note === 'the line was cut').length)`)
 	assert.Equal(t, 1, n)
 }
 
@@ -362,18 +366,22 @@ func TestFirstLoadIsSmall(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
 	require.NoError(t, p.Go("/water"))
 	require.NoError(t, p.Wait(`document.querySelector('.section svg')`))
-	total := eval[float64](t, p, `performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js')).reduce((s, r) => s + r.encodedBodySize, 0)`)
+	total := eval[float64](t, p, `performance.getEntriesByType('resource').filter((r) => r.name.endsWith('.js')).reduce((s, r) =>
+		s + r.encodedBodySize, 0)`)
 	assert.Positive(t, total)
 	assert.LessOrEqual(t, total, 350_000.0)
-	outside := eval[[]string](t, p, `performance.getEntriesByType('resource').map((r) => r.name).filter((n) => !n.startsWith(location.origin))`)
+	outside := eval[[]string](t, p, `performance.getEntriesByType('resource').map((r) => r.name).filter((n) =>
+		!n.startsWith(location.origin))`)
 	assert.Empty(t, outside, "nothing is fetched from elsewhere")
 }
 
 // handFile gives a file to the button that asks for one.
 func handFile(t *testing.T, p *browser.Page, button, name, text string) {
 	t.Helper()
-	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`', {type: 'text/csv'}));
-		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
+	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`',
+		{type: 'text/csv'}));
+		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input');
+			i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
 	require.NoError(t, err)
 }
 
@@ -414,7 +422,8 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	before := level(t, p)
 	require.NoError(t, p.Click("Station of Fallow Creek"))
 	require.NoError(t, p.Click("harbour"))
-	require.NoError(t, p.Wait(`!document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes(' `+fmt.Sprintf("%.2f", before)+` m')`))
+	was := strconv.Quote(fmt.Sprintf(" %.2f m", before))
+	require.NoError(t, p.Wait(`!document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes(`+was+`)`))
 }
 
 // Today's surge: every depth and window follows, it shows as seen, and can be

@@ -15,15 +15,18 @@ import (
 // and how much is water.
 func tones(t *testing.T, p *browser.Page) (dry, wet int) {
 	t.Helper()
-	v := eval[[2]int](t, p, `(() => { const c = document.querySelector('.map-ground'); const d = c.getContext('2d').getImageData(0, 0, c.width, c.height).data;
-		let dry = 0, wet = 0; for (let i = 0; i < d.length; i += 4) if (d[i + 3]) d[i] > d[i + 2] + 3 ? dry++ : d[i] + 3 < d[i + 2] ? wet++ : 0; return [dry, wet]; })()`)
+	v := eval[[2]int](t, p, `(() => { const c = document.querySelector('.map-ground'); const d = c.getContext('2d').getImageData(0, 0,
+		c.width, c.height).data;
+		let dry = 0, wet = 0; for (let i = 0; i < d.length; i += 4) if (d[i + 3]) d[i] > d[i + 2] + 3 ? dry++ : d[i] + 3 < d[i + 2] ?
+			wet++ : 0; return [dry, wet]; })()`)
 	return v[0], v[1]
 }
 
 // onMap is the point of the screen at a share of the map's width and height.
 func onMap(t *testing.T, p *browser.Page, x, y float64) (float64, float64) {
 	t.Helper()
-	r := eval[[4]float64](t, p, `(() => { const r = document.querySelector('.map-view').getBoundingClientRect(); return [r.x, r.y, r.width, r.height]; })()`)
+	r := eval[[4]float64](t, p, `(() => { const r = document.querySelector('.map-view').getBoundingClientRect(); return [r.x, r.y,
+		r.width, r.height]; })()`)
 	return r[0] + x*r[2], r[1] + y*r[3]
 }
 
@@ -41,8 +44,10 @@ func touchMap(t *testing.T, p *browser.Page, x, y float64) {
 func openMap(t *testing.T, p *browser.Page) {
 	t.Helper()
 	require.NoError(t, p.Click("Map"))
-	require.NoError(t, p.Wait(`document.querySelector('.map-ground')?.width > 200 && document.querySelectorAll('.spot-list li').length > 0`))
-	require.NoError(t, p.Wait(`(() => { const c = document.querySelector('.map-ground'); return c.getContext('2d').getImageData(0, 0, c.width, c.height).data.some((v, i) => i % 4 === 3 && v > 0); })()`))
+	require.NoError(t, p.Wait(`document.querySelector('.map-ground')?.width > 200 && document.querySelectorAll('.spot-list li').length >
+		0`))
+	require.NoError(t, p.Wait(`(() => { const c = document.querySelector('.map-ground'); return c.getContext('2d').getImageData(0, 0,
+		c.width, c.height).data.some((v, i) => i % 4 === 3 && v > 0); })()`))
 }
 
 // toSection shows the section again, which the browser remembers.
@@ -138,12 +143,15 @@ func TestASpotIsDrawn(t *testing.T) {
 	// Drawn by hand: three touches, then the outer point is dragged down.
 	_, err := browser.Eval[any](p, `(document.querySelector('.section-canvas').scrollIntoView({block: 'center'}), 1)`)
 	require.NoError(t, err)
-	r := eval[[4]float64](t, p, `(() => { const r = document.querySelector('.section-canvas svg').getBoundingClientRect(); return [r.x, r.y, r.width, r.height]; })()`)
+	r := eval[[4]float64](t, p, `(() => { const r = document.querySelector('.section-canvas svg').getBoundingClientRect(); return [r.x,
+		r.y, r.width, r.height]; })()`)
 	for i, q := range [][2]float64{{0.12, 0.2}, {0.8, 0.6}} {
 		require.NoError(t, p.Touch(r[0]+q[0]*r[2], r[1]+q[1]*r[3]))
 		require.NoError(t, p.Wait(fmt.Sprintf(`%s === %d`, circles, i+1)))
 	}
-	point := eval[[2]float64](t, p, `(() => { const r = [...document.querySelectorAll('.section-canvas circle')].pop().getBoundingClientRect(); return [r.x + r.width / 2, r.y + r.height / 2]; })()`)
+	point := eval[[2]float64](t, p, `(() => { const r =
+		[...document.querySelectorAll('.section-canvas circle')].pop().getBoundingClientRect(); return [r.x + r.width / 2,
+			r.y + r.height / 2]; })()`)
 	value := `+[...document.querySelectorAll('.section-canvas circle')].pop().getAttribute('aria-valuenow')`
 	was := eval[float64](t, p, value)
 	require.NoError(t, p.Drag(point[0], point[1], point[0], point[1]+40))
@@ -312,9 +320,13 @@ func TestFeaturesAreTakenOrPassedOver(t *testing.T) {
 func TestTheMapOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
 	openMap(t, p)
-	out := eval[[]string](t, p, `[...document.querySelectorAll('.depth-key li, .map-buttons button, .water-side button, .water-side .ant-select')].filter((e) => { const r = e.getBoundingClientRect(); return r.left < -0.5 || r.right > innerWidth + 0.5; }).map((e) => e.innerText)`)
+	out := eval[[]string](t, p, `[...document.querySelectorAll(
+		'.depth-key li, .map-buttons button, .water-side button, .water-side .ant-select')]
+		.filter((e) => { const r = e.getBoundingClientRect(); return r.left < -0.5 || r.right > innerWidth + 0.5; })
+		.map((e) => e.innerText)`)
 	assert.Empty(t, out)
-	small := eval[[]string](t, p, `[...document.querySelectorAll('.map-buttons button, .water-side button')].filter((e) => e.getBoundingClientRect().height < 24).map((e) => e.innerText)`)
+	small := eval[[]string](t, p, `[...document.querySelectorAll('.map-buttons button, .water-side button')].filter((e) =>
+		e.getBoundingClientRect().height < 24).map((e) => e.innerText)`)
 	assert.Empty(t, small, "thumbs are wide")
 	noViolations(t, p, "map on a phone")
 }

@@ -18,7 +18,8 @@ func press(t *testing.T, p *browser.Page, text string) {
 	t.Helper()
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('button, summary')].some((b) => b.innerText.trim().startsWith('`+text+`'))`),
 		text)
-	_, err := browser.Eval[any](p, `([...document.querySelectorAll('button, summary')].find((b) => b.innerText.trim().startsWith('`+text+`')).click(), 1)`)
+	_, err := browser.Eval[any](p, `([...document.querySelectorAll('button, summary')].find((b) =>
+		b.innerText.trim().startsWith('`+text+`')).click(), 1)`)
 	require.NoError(t, err)
 }
 
@@ -43,7 +44,8 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.choice').length > 0`))
 	require.NoError(t, p.Click("Only what I have"))
 
-	require.NoError(t, p.Wait(`document.querySelector('.turnings')?.innerText.includes('cannot work') || document.querySelector('.turnings li')`))
+	require.NoError(t, p.Wait(`document.querySelector('.turnings')?.innerText.includes('cannot work') ||
+		document.querySelector('.turnings li')`))
 	require.NoError(t, p.Wait(`document.querySelector('.sketch path')`), "the rig is drawn")
 	noViolations(t, p, "tie on")
 

@@ -10,7 +10,7 @@ import (
 )
 
 type playbookCommand struct {
-	Check checkCommand `cmd:"" help:"Check playbook files of your own: errors with file and line, rules that can never apply, contradictions, readings no source gives."`
+	Check checkCommand `cmd:"" help:"Check playbook files of your own: errors by line, rules that never apply, contradictions."`
 }
 
 type checkCommand struct {

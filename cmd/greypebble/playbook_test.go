@@ -17,7 +17,8 @@ func TestPlaybookCheck(t *testing.T) {
 		require.NoError(t, os.WriteFile(path, []byte(text), 0o600))
 		return path
 	}
-	const head = "rules:\n- {id: mine, says: x, idea: mine, origin: my own, family: flow, effect: clear plus, certainty: usual, targets: [red-drum], when: "
+	const head = "rules:\n- {id: mine, says: x, idea: mine, origin: my own, family: flow, effect: clear plus, certainty: usual, " +
+		"targets: [red-drum], when: "
 	good := file("good.yaml", head+"{all: [{mark: edge}, {trait: small}]}}\n")
 	never := file("never.yaml", head+"{depth: {above: 900 m, soft: 1 m}}}\n")
 	bad := file("bad.yaml", head+"{depth: {above: 2, soft: 1 m}}}\n")

@@ -117,7 +117,8 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes str
 		turn, measured := q.Kit.Turn()
 		weak := "A turn is that of your reel. With a wave pushing toward you, wind faster by as much."
 		if !measured {
-			turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours. With a wave pushing toward you, wind faster by as much."
+			turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours. With a wave pushing toward "+
+				"you, wind faster by as much."
 		}
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
 		c.Pace = count1(turns) + " turns in 10 s"

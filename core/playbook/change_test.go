@@ -130,8 +130,10 @@ func TestOwnFilesLieOverTheBook(t *testing.T) {
 	assert.True(t, r.Own())
 	assert.Len(t, mine.Rules, len(b.Rules)+1)
 
-	snook := "targets:\n- {id: snook, name: Snook of mine, latin: X, idea: mine, origin: my own, weight_a: 0.01, weight_b: 3, senses: sight, column: top, " +
-		"feeds: {from: 18 °C, to: 30 °C}, lives: [pier], takes: [live-shrimp, pinfish, walking-plug], hooks: \"1/0\", strikes: {from: 10 cm, to: 20 cm}, hazard: pilings, handling: gently}\n"
+	snook := "targets:\n- {id: snook, name: Snook of mine, latin: X, idea: mine, origin: my own, weight_a: 0.01, weight_b: 3, " +
+		"senses: sight, column: top, " +
+		"feeds: {from: 18 °C, to: 30 °C}, lives: [pier], takes: [live-shrimp, pinfish, walking-plug], hooks: \"1/0\", " +
+		"strikes: {from: 10 cm, to: 20 cm}, hazard: pilings, handling: gently}\n"
 	over, err := b.Over(Overlay{Files: []File{{"snook.yaml", []byte(snook)}}})
 	require.NoError(t, err)
 	target, err := over.Target("snook")
@@ -180,13 +182,13 @@ func TestLintFindsWhatIsHardlyMeant(t *testing.T) {
 			", certainty: usual, targets: [red-drum], when: " + when + "}\n"
 	}
 	for when, want := range map[string]string{
-		"{depth: {above: 500 m, soft: 1 m}}":                                                             "can never apply: no depth satisfies it",
-		"{all: [{depth: {above: 3 m, soft: 0.5 m}}, {depth: {below: 1 m, soft: 0.5 m}}]}":                "can never apply: no depth satisfies it",
-		"{all: [{place: pier}, {place: jetty}]}":                                                         "can never apply: no place is all it asks for",
-		"{all: [{place: pier}, {not: {place: [pier, jetty]}}]}":                                          "can never apply: no place is all it asks for",
-		"{offering: squid-strip}":                                                                        "can never apply: nothing that red-drum is offered is what it asks for",
+		"{depth: {above: 500 m, soft: 1 m}}":                                                             "no depth satisfies it",
+		"{all: [{depth: {above: 3 m, soft: 0.5 m}}, {depth: {below: 1 m, soft: 0.5 m}}]}":                "no depth satisfies it",
+		"{all: [{place: pier}, {place: jetty}]}":                                                         "no place is all it asks for",
+		"{all: [{place: pier}, {not: {place: [pier, jetty]}}]}":                                          "no place is all it asks for",
+		"{offering: squid-strip}":                                                                        "that red-drum is offered",
 		"{water_temp: {above: -60 °C, soft: 1 °C}}":                                                      "always applies",
-		"{rain: {above: 3 mm, soft: 2 mm}}":                                                              "looks at rain, which no source tells",
+		"{rain: {above: 3 mm, soft: 2 mm}}":                                                              "no source tells",
 		"{flow: {above: 0.15 m/h, soft: 0.10 m/h}}":                                                      `contradicts "moving-water"`,
 		"{all: [{trait: scent}, {trait: small}, {mark: edge}, {water_temp: {above: 3 °C, soft: 1 °C}}]}": "",
 	} {

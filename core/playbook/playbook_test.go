@@ -58,7 +58,8 @@ func TestWordsBecomePriors(t *testing.T) {
 
 // withRule wraps a "when" in the smallest playbook that holds it.
 func withRule(when string) []File {
-	return []File{{"mine.yaml", []byte("rules:\n- id: x\n  says: y\n  idea: T1\n  origin: common practice\n  family: flow\n  effect: clear plus\n  certainty: usual\n  when: " + when + "\n")}}
+	return []File{{"mine.yaml", []byte("rules:\n- id: x\n  says: y\n  idea: T1\n  origin: common practice\n  family: flow\n  effect: " +
+		"clear plus\n  certainty: usual\n  when: " + when + "\n")}}
 }
 
 func TestMistakesAreNamedWithFileAndLine(t *testing.T) {

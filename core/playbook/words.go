@@ -30,4 +30,5 @@ var families = []string{"presence", "flow", "level", "light", "clarity", "warmth
 func Families() []string { return families }
 
 // Basis is said wherever an edge is shown.
-const Basis = "From rules of thumb alone: the strengths are this program's judgement, not measurements, and your log does not correct them yet."
+const Basis = "From rules of thumb alone: the strengths are this program's judgement, not measurements, and your log does not correct " +
+	"them yet."

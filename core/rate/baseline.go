@@ -108,7 +108,8 @@ const z80 = 1.2815515655446004
 // Edge compares a choice at a spot (by index) with the blind pick.
 func (b *Baseline) Edge(spot int, w *Weights) (Edge, error) {
 	if b.Empty() {
-		return Edge{}, fmt.Errorf("rate: no spot can be reached in daylight in the next fourteen days, so there is no blind pick to compare with")
+		return Edge{}, fmt.Errorf("rate: no spot can be reached in daylight in the next fourteen days, so there is no blind pick to " +
+			"compare with")
 	}
 	const n = conditions.Scenarios
 	e := Edge{Factors: make([]float64, len(b.means))}

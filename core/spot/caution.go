@@ -39,8 +39,8 @@ func (m *Moment) WayCaution(c *tide.Curve) string {
 }
 
 // RipCaution belongs wherever cuts are spoken of (common public guidance).
-const RipCaution = "Rip currents run out through the cuts and gaps in the white. If one takes you: float, signal, and move along the shore, not against it. " +
-	"Never turn your back to the sea. Heed lifeguards."
+const RipCaution = "Rip currents run out through the cuts and gaps in the white. If one takes you: float, signal, " +
+	"and move along the shore, not against it. Never turn your back to the sea. Heed lifeguards."
 
 // thundery is the cloud cover from which thunder is spoken of.
 const thundery = 0.8
@@ -51,7 +51,8 @@ var exposedTo = map[string]bool{"surf beach": true, "pier": true, "jetty": true,
 
 // placeCautions by kind of place: the usual ones.
 var placeCautions = map[string]string{
-	"surf beach":     "Rip currents run out through the cuts. If caught, float, signal, and move along the shore, not against it. Heed lifeguards.",
+	"surf beach": "Rip currents run out through the cuts. If caught, float, signal, and move along the shore, not against it. " +
+		"Heed lifeguards.",
 	"pier":           "Wet planks and rails are slippery; look behind you before you cast.",
 	"jetty":          wetRock,
 	"rocky shore":    wetRock,

@@ -17,8 +17,10 @@ type SurfHelp struct {
 // ReadingTheSurf (W6, common practice; H = 0.78 d, McCowan 1894).
 func ReadingTheSurf() SurfHelp {
 	return SurfHelp{CastM: 70, BreakerM: 0.6,
-		How: "Mark where the waves break and how high they are, and the bars show themselves: a wave breaks where the water is as deep as 1.28 times its height.",
-		Cuts: "A gap in the white, darker and smoother, is a cut through the bar: fish it from the side. If none breaks anywhere, the bars are too deep now; " +
+		How: "Mark where the waves break and how high they are, and the bars show themselves: a wave breaks where the water is as " +
+			"deep as 1.28 times its height.",
+		Cuts: "A gap in the white, darker and smoother, is a cut through the bar: fish it from the side. If none breaks anywhere, the " +
+			"bars are too deep now; " +
 			"look again at low water."}
 }
 

@@ -43,7 +43,8 @@ func ParseCadence(text string) ([]Beat, error) {
 		if !known {
 			n, err := strconv.Atoi(w)
 			if err != nil || counted || n < 1 || n > mostBeats {
-				return nil, fmt.Errorf("tackle: word %d of the cadence, %q: expected wind, twitch, jerk, pop, hop, walk, lift or pause, or how often (1 to %d) before one of them", i+1, w, mostBeats)
+				return nil, fmt.Errorf("tackle: word %d of the cadence, %q: expected wind, twitch, jerk, pop, hop, walk, lift or "+
+					"pause, or how often (1 to %d) before one of them", i+1, w, mostBeats)
 			}
 			times, counted = n, true
 			continue

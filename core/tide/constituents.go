@@ -99,10 +99,10 @@ var basic = map[string]species{
 
 // compounds are the shallow-water constituents public lists usually hold; any
 // other that is well formed is understood as well (see parseCompound).
-var compounds = strings.Fields(`MSN2 MKS2 2SM2 2MS2 2MN2 MNS2 SKM2 SNM2 2NS2 KJ2 SO1 NO1 MO3 MK3 2MK3 SO3 SK3 NO3 MQ3 SP3 N4 MN4 M4 SN4 MS4
-	MK4 S4 SK4 3MS4 2MNS4 2MKS4 2MSN4 MSNK4 NK4 2MK5 2SK5 2MO5 MNO5 MSO5 MSK5 MNK5 2MP5 2MN6 M6 MSN6 2MS6 2MK6 2SM6 MSK6 S6 2NM6 2SN6 4MS6 4MK6
-	3MNS6 3MKS6 3MK7 2MNO7 2MSO7 M8 3MS8 3MN8 3MK8 2MSN8 2MSK8 2MNK8 2(MS)8 2(MN)8 2SMN8 S8 4MK9 M10 4MS10 4MN10 3MSN10 2MSNK10 3M2S10 M12 5MS12
-	4MSN12`)
+var compounds = strings.Fields(`MSN2 MKS2 2SM2 2MS2 2MN2 MNS2 SKM2 SNM2 2NS2 KJ2 SO1 NO1 MO3 MK3 2MK3 SO3 SK3 NO3 MQ3 SP3 N4 MN4
+	M4 SN4 MS4 MK4 S4 SK4 3MS4 2MNS4 2MKS4 2MSN4 MSNK4 NK4 2MK5 2SK5 2MO5 MNO5 MSO5 MSK5 MNK5 2MP5 2MN6 M6 MSN6 2MS6 2MK6 2SM6 MSK6
+	S6 2NM6 2SN6 4MS6 4MK6 3MNS6 3MKS6 3MK7 2MNO7 2MSO7 M8 3MS8 3MN8 3MK8 2MSN8 2MSK8 2MNK8 2(MS)8 2(MN)8 2SMN8 S8 4MK9 M10 4MS10
+	4MN10 3MSN10 2MSNK10 3M2S10 M12 5MS12 4MSN12`)
 
 // aliases are other spellings found in public lists.
 var aliases = map[string]string{
@@ -158,7 +158,8 @@ func (d *species) speed() float64 { return d.argument(longitudeRates) - d.consta
 type UnknownConstituentError struct{ Name string }
 
 func (e UnknownConstituentError) Error() string {
-	return fmt.Sprintf("tide: unknown constituent %q; known are the astronomical ones (M2, K1, SSA …) and shallow-water compounds written like 2MS6", e.Name)
+	return fmt.Sprintf("tide: unknown constituent %q; known are the astronomical ones (M2, K1, SSA …) and shallow-water compounds "+
+		"written like 2MS6", e.Name)
 }
 
 func lookUp(name string) (string, *species, error) {

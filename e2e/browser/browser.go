@@ -172,7 +172,8 @@ func (p *Page) Still() error {
 
 // moving says whether a finite animation runs on an element, on one that holds it or, if
 // asked, on one within it.
-const moving = `((e, within) => document.getAnimations().some((a) => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime)
+const moving = `((e, within) => document.getAnimations().some((a) => a.playState === 'running' &&
+	Number.isFinite(a.effect?.getComputedTiming().endTime)
 	&& (a.effect.target?.contains(e) || within && e.contains(a.effect.target))))`
 
 // underWay counts a page's requests, so that one can wait for their answers.
@@ -191,9 +192,12 @@ func quote(s string) string {
 
 // find gives the middle of the visible thing a person would click for a text.
 const find = `((text) => {
-  const seen = (e) => { const r = e.getBoundingClientRect(); return r.width > 0 && r.height > 0 && getComputedStyle(e).visibility !== 'hidden'; };
-  const says = (e) => [(e.innerText ?? '').trim(), e.getAttribute('aria-label') ?? '', e.getAttribute('title') ?? '', e.getAttribute('placeholder') ?? ''];
-  const kinds = 'button, a, summary, [role=option], .ant-select-item-option, .ant-segmented-item, label, [role=combobox], input, textarea, select';
+  const seen = (e) => { const r = e.getBoundingClientRect(); return r.width > 0 && r.height > 0 &&
+	getComputedStyle(e).visibility !== 'hidden'; };
+  const says = (e) => [(e.innerText ?? '').trim(), e.getAttribute('aria-label') ?? '', e.getAttribute('title') ?? '',
+	e.getAttribute('placeholder') ?? ''];
+  const kinds = 'button, a, summary, [role=option], .ant-select-item-option, .ant-segmented-item, label, '
+    + '[role=combobox], input, textarea, select';
   const all = [...document.querySelectorAll(kinds)].filter(seen);
   let e = all.find((e) => says(e).includes(text)) ?? all.find((e) => says(e).some((s) => s.startsWith(text)))
     ?? all.find((e) => e.tagName === 'SUMMARY' && e.innerText.includes(text));
@@ -239,7 +243,8 @@ func (p *Page) Click(text string) error {
 func (p *Page) Fill(label, text string) error {
 	field := fmt.Sprintf(`(() => { const all = [...document.querySelectorAll('label')];
     const l = all.find((l) => l.innerText.trim() === %[1]s) ?? all.find((l) => l.innerText.trim().startsWith(%[1]s));
-    const e = (l && (document.getElementById(l.htmlFor) ?? l.querySelector('input, textarea'))) ?? document.querySelector('[aria-label=' + JSON.stringify(%[1]s) + ']');
+    const e = (l && (document.getElementById(l.htmlFor) ?? l.querySelector('input, textarea'))) ??
+	document.querySelector('[aria-label=' + JSON.stringify(%[1]s) + ']');
     if (!e) return null; e.scrollIntoView({block: 'center'}); e.focus(); e.select?.(); return true; })()`, quote(label))
 	if err := p.Wait(field); err != nil {
 		return fmt.Errorf("no field is labelled %q: %w", label, err)

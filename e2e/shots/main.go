@@ -104,8 +104,10 @@ func gauge(p *browser.Page) error {
 		}
 		fmt.Fprintf(&b, "%s,%.3f\\n", t.Format(time.RFC3339), v)
 	}
-	if _, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File(["`+b.String()+`"], 'tern-head-2026.csv', {type: 'text/csv'}));
-		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('record')).querySelector('input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
+	if _, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File(["`+b.String()+`"],
+		'tern-head-2026.csv', {type: 'text/csv'}));
+		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('record')).querySelector('input');
+			i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
 		return err
 	}
 	if err := p.Wait(`document.querySelector('.analysis')`); err != nil {

@@ -35,7 +35,8 @@ func TestReads(t *testing.T) {
 func TestTheHourThatComesTwice(t *testing.T) {
 	zone, err := time.LoadLocation("Europe/Amsterdam")
 	require.NoError(t, err)
-	text := "time,height_m\n2026-10-25 01:30,1\n2026-10-25 02:00,2\n2026-10-25 02:30,3\n2026-10-25 02:00,4\n2026-10-25 02:30,5\n2026-10-25 03:00,6\n"
+	text := "time,height_m\n2026-10-25 01:30,1\n2026-10-25 02:00,2\n2026-10-25 02:30,3\n" +
+		"2026-10-25 02:00,4\n2026-10-25 02:30,5\n2026-10-25 03:00,6\n"
 	got, err := Read([]byte(text), Options{Zone: zone})
 	require.NoError(t, err)
 	require.Len(t, got, 6)

@@ -33,7 +33,8 @@ func Read(raw []byte) (list []feature.Feature, skipped []feature.Skipped, err er
 	}
 	if len(head.CRS) > 0 && string(head.CRS) != "null" && !strings.Contains(string(head.CRS), "CRS84") &&
 		!strings.Contains(string(head.CRS), "4326") {
-		return nil, nil, fmt.Errorf("geojson: the file has another coordinate system than WGS 84; expected longitude and latitude (RFC 7946)")
+		return nil, nil, fmt.Errorf("geojson: the file has another coordinate system than WGS 84; expected longitude and latitude " +
+			"(RFC 7946)")
 	}
 	var c *geojson.FeatureCollection
 	switch head.Type {

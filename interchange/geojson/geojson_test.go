@@ -13,8 +13,11 @@ import (
 // The example of RFC 7946, section 1.5.
 const rfc = `{"type": "FeatureCollection", "features": [
  {"type": "Feature", "geometry": {"type": "Point", "coordinates": [102.0, 0.5]}, "properties": {"prop0": "value0"}},
- {"type": "Feature", "geometry": {"type": "LineString", "coordinates": [[102.0, 0.0], [103.0, 1.0], [104.0, 0.0], [105.0, 1.0]]}, "properties": {"prop0": "value0", "prop1": 0.0}},
- {"type": "Feature", "geometry": {"type": "Polygon", "coordinates": [[[100.0, 0.0], [101.0, 0.0], [101.0, 1.0], [100.0, 1.0], [100.0, 0.0]]]}, "properties": {"prop0": "value0", "prop1": {"this": "that"}}}]}`
+ {"type": "Feature", "geometry": {"type": "LineString", "coordinates": [[102.0, 0.0], [103.0, 1.0], [104.0, 0.0], [105.0, 1.0]]},
+  "properties": {"prop0": "value0", "prop1": 0.0}},
+ {"type": "Feature", "geometry": {"type": "Polygon", 
+  "coordinates": [[[100.0, 0.0], [101.0, 0.0], [101.0, 1.0], [100.0, 1.0], [100.0, 0.0]]]},
+  "properties": {"prop0": "value0", "prop1": {"this": "that"}}}]}`
 
 func TestTheStandardsExample(t *testing.T) {
 	got, skipped, err := Read([]byte(rfc))
@@ -34,7 +37,7 @@ func TestMistakesAreNamed(t *testing.T) {
 		`{"type": "FeatureCollection", "features": [null]}`:                                                             "geojson",
 		`{"type": "Feature", "geometry": {"type": "Point", "coordinates": [31.2, 145.0]}}`:                              "swapped",
 		`{"type": "Feature", "geometry": {"type": "Point", "coordinates": [500000, 4000000]}}`:                          "not on Earth",
-		`{"type": "FeatureCollection", "crs": {"properties": {"name": "urn:ogc:def:crs:EPSG::25830"}}, "features": []}`: "coordinate system",
+		`{"type": "FeatureCollection", "crs": {"properties": {"name": "urn:ogc:def:crs:EPSG::25830"}}, "features": []}`: "coordinate",
 		`{"type": "Polygon", "coordinates": [[[0, 0], [1, 1]]]}`:                                                        "expected 3",
 	} {
 		got, _, err := Read([]byte(text))

@@ -13,9 +13,11 @@ import (
 
 const good = `<?xml version="1.0" encoding="UTF-8"?>
 <gpx version="1.1" creator="x" xmlns="http://www.topografix.com/GPX/1/1">
- <wpt lat="31.2" lon="-45.1"><ele>-1.5</ele><time>2026-05-12T06:00:00Z</time><name>Snag</name><cmt>learned at low water</cmt><sym>Dot</sym><extensions><a/></extensions></wpt>
+ <wpt lat="31.2" lon="-45.1"><ele>-1.5</ele><time>2026-05-12T06:00:00Z</time><name>Snag</name>
+  <cmt>learned at low water</cmt><sym>Dot</sym><extensions><a/></extensions></wpt>
  <rte><name>In</name><rtept lat="31.2" lon="-45.1"/><rtept lat="31.21" lon="-45.1"/></rte>
- <trk><name>Drift</name><trkseg><trkpt lat="31.2" lon="-45.1"><time>2026-05-12T06:00:00.5Z</time></trkpt></trkseg><trkseg><trkpt lat="31.3" lon="-45.1"/></trkseg></trk>
+ <trk><name>Drift</name><trkseg><trkpt lat="31.2" lon="-45.1"><time>2026-05-12T06:00:00.5Z</time></trkpt></trkseg>
+  <trkseg><trkpt lat="31.3" lon="-45.1"/></trkseg></trk>
  <trk><name>Nothing</name></trk>
 </gpx>`
 

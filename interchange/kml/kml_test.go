@@ -10,9 +10,11 @@ import (
 	"greypebble/interchange/feature"
 )
 
-const good = `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document><Folder><Placemark><name>Sill</name><description>opens late</description>
+const good = `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document><Folder>
+<Placemark><name>Sill</name><description>opens late</description>
 <Point><coordinates>-45.1,31.2,0.4</coordinates></Point></Placemark></Folder><GroundOverlay><name>x</name></GroundOverlay>
-<Placemark><name>Zone</name><Polygon><outerBoundaryIs><LinearRing><coordinates>0,0 1,0 1,1 0,0</coordinates></LinearRing></outerBoundaryIs></Polygon></Placemark>
+<Placemark><name>Zone</name>
+<Polygon><outerBoundaryIs><LinearRing><coordinates>0,0 1,0 1,1 0,0</coordinates></LinearRing></outerBoundaryIs></Polygon></Placemark>
 <Placemark><name>Bare</name></Placemark></Document></kml>`
 
 func TestReads(t *testing.T) {

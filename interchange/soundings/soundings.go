@@ -40,7 +40,8 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 	_, lat := t.Columns["lat"]
 	_, lon := t.Columns["lon"]
 	if column == "" || !lat || !lon {
-		return nil, misread.At(1, "", fmt.Sprintf("expected columns lat, lon and one of elevation_m, elevation_ft, depth_m, depth_ft, not %q", strings.Join(t.Header, ", ")))
+		return nil, misread.At(1, "", fmt.Sprintf("expected columns lat, lon and one of elevation_m, elevation_ft, depth_m, depth_ft, "+
+			"not %q", strings.Join(t.Header, ", ")))
 	}
 	var out []ground.Sounding
 	for {

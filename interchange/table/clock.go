@@ -35,7 +35,8 @@ func (c *clock) read(text string) (t time.Time, says string) {
 				return t, fmt.Sprintf("%q carries no offset from UTC, the lines before do; expected all or none", text)
 			}
 			if c.zone == nil {
-				return t, fmt.Sprintf("%q does not say its time zone; expected an ending like Z or +02:00, or the zone named beside the file", text)
+				return t, fmt.Sprintf("%q does not say its time zone; expected an ending like Z or +02:00, or the zone named beside "+
+					"the file", text)
 			}
 			c.known = true
 			return c.local(t), ""

@@ -60,7 +60,8 @@ func putCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (int,
 			return 0, ErrNotFound
 		}
 		c.Revision = 1
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg, kept, note)
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg,
+			kept, note)
 			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note)`, row{c, angler})
 		return 1, err
 	case nil:
@@ -81,7 +82,8 @@ func putCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (int,
 		return 0, ConflictError{"catch", old.Revision, changed}
 	}
 	c.Revision = old.Revision + 1
-	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target, caught_at = :caught_at,
+	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target,
+		caught_at = :caught_at,
 		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note WHERE id = :id`, c)
 	return c.Revision, err
 }

@@ -18,7 +18,8 @@ type Feed struct {
 	Problem   string     `db:"problem"`
 }
 
-const feedColumns = `f.water_id, w.angler_id, f.url, f.tried_at, f.fetched_at, f.issued_at, f.problem FROM feed f JOIN water w ON w.id = f.water_id`
+const feedColumns = `f.water_id, w.angler_id, f.url, f.tried_at, f.fetched_at, f.issued_at,
+	f.problem FROM feed f JOIN water w ON w.id = f.water_id`
 
 // Feeds of everyone, for the poller.
 func (s *Store) Feeds(ctx context.Context) (out []Feed, err error) {

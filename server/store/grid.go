@@ -50,7 +50,8 @@ func (s *Store) PutGrid(ctx context.Context, angler, water uuid.UUID, g Grid) er
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `REPLACE INTO grid (water_id, south_deg, west_deg, dlat_deg, dlon_deg, row_count, col_count, source, cells)
+		_, err := tx.ExecContext(ctx, `REPLACE INTO grid (water_id, south_deg, west_deg, dlat_deg, dlon_deg, row_count, col_count,
+			source, cells)
 			VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`, water, g.South, g.West, g.DLat, g.DLon, g.Rows, g.Cols, g.Source, b.Bytes())
 		return err
 	})

@@ -43,7 +43,8 @@ type kitRow struct {
 	Count     int       `db:"count"`
 }
 
-const kitColumns = "id, angler_id, revision, kind, name, offering, length_m, weight_kg, rated_kg, ratio, spool_m, turn_m, diameter_m, break_n, material, size, pattern, " +
+const kitColumns = "id, angler_id, revision, kind, name, offering, length_m, weight_kg, rated_kg, ratio, spool_m, turn_m, diameter_m, " +
+	"break_n, material, size, pattern, " +
 	"rated_m, fall_ms, finish, snag_proof, in_hand, count"
 
 func (r *kitRow) item() KitItem {
@@ -63,7 +64,8 @@ func kitRowOf(angler, id uuid.UUID, i kit.Item) kitRow {
 // Kit of an angler, by kind in the order of the line and by name.
 func (s *Store) Kit(ctx context.Context, angler uuid.UUID) ([]KitItem, error) {
 	var rows []kitRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT `+kitColumns+` FROM kit_item WHERE angler_id = ? ORDER BY FIELD(kind, `+kindOrder()+`), name, id`, angler); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, `SELECT `+kitColumns+` FROM kit_item WHERE angler_id = ? ORDER BY FIELD(kind,
+		`+kindOrder()+`), name, id`, angler); err != nil {
 		return nil, err
 	}
 	out := make([]KitItem, len(rows))

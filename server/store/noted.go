@@ -90,7 +90,8 @@ func (s *Store) SetOffsets(ctx context.Context, angler, spot uuid.UUID, o tide.O
 		if err := owned(ctx, tx, "spot", angler, spot); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `UPDATE spot SET lag_high_s = ?, lag_low_s = ?, factor_high = ?, factor_low = ?, difference_high_m = ?,
+		_, err := tx.ExecContext(ctx, `UPDATE spot SET lag_high_s = ?, lag_low_s = ?, factor_high = ?, factor_low = ?,
+			difference_high_m = ?,
 			difference_low_m = ? WHERE id = ?`, c.LagHighS, c.LagLowS, c.FactorHigh, c.FactorLow, c.DifferenceHighM, c.DifferenceLowM, spot)
 		return err
 	})
@@ -102,7 +103,8 @@ func (s *Store) SetCurrent(ctx context.Context, angler, spot uuid.UUID, c water.
 		if err := owned(ctx, tx, "spot", angler, spot); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `UPDATE spot SET current_seen_ms = ?, basin_m2 = ?, passage_width_m = ?, passage_bed_m = ? WHERE id = ?`,
+		_, err := tx.ExecContext(ctx, `UPDATE spot SET current_seen_ms = ?, basin_m2 = ?, passage_width_m = ?, passage_bed_m = ?
+			WHERE id = ?`,
 			c.SeenMS, c.BasinM2, c.WidthM, c.BedM, spot)
 		return err
 	})

@@ -35,6 +35,7 @@ func (s *Store) PutRuleChange(ctx context.Context, angler uuid.UUID, rule string
 		return err
 	}
 	_, err := s.db.ExecContext(ctx, `INSERT INTO rule_change (angler_id, rule_id, off, effect, certainty) VALUES (?, ?, ?, ?, ?)
-		ON DUPLICATE KEY UPDATE off = VALUES(off), effect = VALUES(effect), certainty = VALUES(certainty)`, angler, rule, c.Off, c.Effect, c.Certainty)
+		ON DUPLICATE KEY UPDATE off = VALUES(off), effect = VALUES(effect),
+			certainty = VALUES(certainty)`, angler, rule, c.Off, c.Effect, c.Certainty)
 	return err
 }

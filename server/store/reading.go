@@ -42,7 +42,8 @@ func (s *Store) ReadingsOf(ctx context.Context, angler, water uuid.UUID, from, t
 
 func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uuid.UUID][]conditions.Reading, error) {
 	var rows []readingRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.own, r.value, r.spread, r.source, r.place FROM reading r
+	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.own, r.value, r.spread, r.source,
+		r.place FROM reading r
 		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`+also+` ORDER BY r.time`, args...)
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
@@ -90,7 +91,8 @@ func insertReadings(ctx context.Context, tx *sqlx.Tx, water uuid.UUID, readings 
 		}
 		if _, err := tx.NamedExecContext(ctx, `INSERT INTO reading (water_id, kind, time, origin, own, value, spread, source, place)
 			VALUES (:water_id, :kind, :time, :origin, :own, :value, :spread, :source, :place)
-			ON DUPLICATE KEY UPDATE value = VALUES(value), spread = VALUES(spread), source = VALUES(source), place = VALUES(place)`, rows); err != nil {
+			ON DUPLICATE KEY UPDATE value = VALUES(value), spread = VALUES(spread), source = VALUES(source),
+				place = VALUES(place)`, rows); err != nil {
 			return err
 		}
 		readings = readings[n:]

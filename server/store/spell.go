@@ -183,7 +183,8 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (int
 		return 0, ConflictError{"spell", old.Revision, changed}
 	}
 	sp.Revision = old.Revision + 1
-	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at, ended_at = :ended_at,
+	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,
+		ended_at = :ended_at,
 		rods = :rods, mark = :mark, approach = :approach, offering = :offering, note = :note, revision = :revision,
 		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_rate_m_per_h = :tide_rate_m_per_h,
 		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
@@ -199,9 +200,11 @@ func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) e
 		Spell
 		Angler uuid.UUID `db:"angler_id"`
 	}{sp, angler}
-	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark, approach,
+	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark,
+		approach,
 		offering, note, tide_level_m, tide_direction, tide_third, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase)
-		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note, :tide_level_m,
+		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note,
+			:tide_level_m,
 		:tide_direction, :tide_third, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination, :moon_phase)`, row); err != nil {
 		return err
 	}
@@ -240,7 +243,8 @@ func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
 
 func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions.Reading, error) {
 	var rows []spellReading
-	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source, place, spread FROM spell_reading WHERE spell_id = ?`, spell)
+	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source, place,
+		spread FROM spell_reading WHERE spell_id = ?`, spell)
 	out := make([]conditions.Reading, len(rows))
 	for i, r := range rows {
 		out[i] = r.reading()

@@ -73,7 +73,8 @@ func writeSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot, revi
 		return err
 	}
 	columns.Revision = revision
-	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, `+ownColumns+`) VALUES (:id, :angler_id, :`+strings.ReplaceAll(ownColumns, ", ", ", :")+`)
+	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, `+ownColumns+`) VALUES (:id, :angler_id,
+		:`+strings.ReplaceAll(ownColumns, ", ", ", :")+`)
 		ON DUPLICATE KEY UPDATE `+overwritten(ownColumns), struct {
 		spotColumns
 		Angler uuid.UUID `db:"angler_id"`
@@ -132,8 +133,10 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 }
 
 // ownColumns of a spot's row besides its id and its angler.
-const ownColumns = "water_id, name, place, lat_deg, lon_deg, lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, " +
-	"current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
+const ownColumns = "water_id, name, place, lat_deg, lon_deg, lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, " +
+	"difference_low_m, " +
+	"current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, " +
+	"draught_m, " +
 	"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 
 // spotColumns are a spot's own row.
@@ -233,7 +236,8 @@ func (s *Store) spots(ctx context.Context, angler uuid.UUID, also string, args .
 func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot, error) {
 	var rows []spotRow
 	where := " WHERE s.angler_id = ?" + also
-	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name, w.time_zone, w.station_id,
+	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name,
+		w.time_zone, w.station_id,
 		g.by_m, g.seen_at, g.fade_s, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
 		LEFT JOIN outline o ON o.water_id = w.id`+where+` ORDER BY s.name`, args...); err != nil || len(rows) == 0 {
 		return nil, err
@@ -345,7 +349,8 @@ func addGround(ctx context.Context, q querier, spots map[uuid.UUID]*Spot, where 
 	}
 	var marks []markRow
 	if err := q.SelectContext(ctx, &marks, `SELECT m.id, m.spot_id, m.name, m.kind, m.distance_m, m.elevation_m, m.bottom,
-		m.fishable_min_m, m.fishable_max_m, m.line, m.lat_deg, m.lon_deg, m.note, m.snag FROM mark m JOIN spot s ON s.id = m.spot_id`+where+`
+		m.fishable_min_m, m.fishable_max_m, m.line, m.lat_deg, m.lon_deg, m.note,
+			m.snag FROM mark m JOIN spot s ON s.id = m.spot_id`+where+`
 		ORDER BY m.spot_id, m.distance_m`, args...); err != nil {
 		return err
 	}

@@ -71,9 +71,11 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) er
 			return err
 		}
 		if _, err := tx.NamedExecContext(ctx, `INSERT INTO station (id, angler_id, name, z0_m, source, reference_id, `+offsetColumns+`)
-			VALUES (:id, :angler, :name, :z0, :source, :reference, :lag_high_s, :lag_low_s, :factor_high, :factor_low, :difference_high_m, :difference_low_m)
+			VALUES (:id, :angler, :name, :z0, :source, :reference, :lag_high_s, :lag_low_s, :factor_high, :factor_low,
+				:difference_high_m, :difference_low_m)
 			ON DUPLICATE KEY UPDATE name = VALUES(name), z0_m = VALUES(z0_m), source = VALUES(source), reference_id = VALUES(reference_id),
-			lag_high_s = VALUES(lag_high_s), lag_low_s = VALUES(lag_low_s), factor_high = VALUES(factor_high), factor_low = VALUES(factor_low),
+			lag_high_s = VALUES(lag_high_s), lag_low_s = VALUES(lag_low_s), factor_high = VALUES(factor_high),
+				factor_low = VALUES(factor_low),
 			difference_high_m = VALUES(difference_high_m), difference_low_m = VALUES(difference_low_m)`, struct {
 			ID, Angler   uuid.UUID
 			Name, Source string
@@ -87,7 +89,8 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) er
 			return err
 		}
 		for _, c := range st.Constituents {
-			if _, err := tx.ExecContext(ctx, `INSERT INTO station_constituent (station_id, name, amplitude_m, phase_deg) VALUES (?, ?, ?, ?)`,
+			if _, err := tx.ExecContext(ctx, `INSERT INTO station_constituent (station_id, name, amplitude_m, phase_deg) VALUES (?, ?, ?,
+				?)`,
 				st.ID, c.Name, c.AmplitudeM, c.PhaseDeg); err != nil {
 				return err
 			}
@@ -157,7 +160,8 @@ type stationRow struct {
 	offsets
 }
 
-const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.lag_high_s, t.lag_low_s, t.factor_high, t.factor_low, t.difference_high_m, t.difference_low_m`
+const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.lag_high_s, t.lag_low_s, t.factor_high, t.factor_low,
+	t.difference_high_m, t.difference_low_m`
 
 // Stations of an angler by name.
 func (s *Store) Stations(ctx context.Context, angler uuid.UUID) (out []Station, err error) {
@@ -211,7 +215,8 @@ func withConstituents(ctx context.Context, q querier, rows []stationRow) ([]Stat
 		Amplitude float64   `db:"amplitude_m"`
 		Phase     float64   `db:"phase_deg"`
 	}
-	err := selectIn(ctx, q, &constituents, `SELECT station_id, name, amplitude_m, phase_deg FROM station_constituent WHERE station_id IN (?)`, ids)
+	err := selectIn(ctx, q, &constituents, `SELECT station_id, name, amplitude_m,
+		phase_deg FROM station_constituent WHERE station_id IN (?)`, ids)
 	for _, c := range constituents {
 		st := at[c.Station]
 		st.Constituents = append(st.Constituents, tide.Constituent{Name: c.Name, AmplitudeM: c.Amplitude, PhaseDeg: c.Phase})

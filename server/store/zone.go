@@ -52,7 +52,8 @@ func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z gr
 		return err
 	}
 	_, err = tx.ExecContext(ctx, `REPLACE INTO zone (id, water_id, name, kind, says, source, checked_on, from_md, to_md, ring)
-		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, id, water, z.Name, string(z.Kind), z.Says, z.Source, z.Checked.Format(time.DateOnly), z.From, z.To, ring)
+		VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, id, water, z.Name, string(z.Kind), z.Says, z.Source, z.Checked.Format(time.DateOnly),
+		z.From, z.To, ring)
 	return err
 }
 

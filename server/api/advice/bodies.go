@@ -12,8 +12,8 @@ type AdviseBody struct {
 	SpotID      uuid.UUID         `json:"spot_id" format:"uuid"`
 	Time        time.Time         `json:"time,omitempty" doc:"now if left out"`
 	Target      string            `json:"target,omitempty" example:"red-drum"`
-	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once; each edge is over that target's own blind pick"`
-	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there; it overrules the forecast"`
+	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once, each by its own baseline"`
+	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there overrules the forecast"`
 	Signs       []string          `json:"signs,omitempty" maxItems:"20" nullable:"false" doc:"seen on the water now"`
 	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
 	KitOnly     bool              `json:"kit_only,omitempty" doc:"nothing that is not in your kit"`

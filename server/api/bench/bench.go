@@ -92,11 +92,11 @@ func reelTurns(_ context.Context, in *reelTurnsIn) (o reelTurnsOut, err error) {
 
 type fallIn struct {
 	MassKg      float64      `json:"mass_kg"`
-	DensityKgM3 float64      `json:"density_kg_m3,omitempty" doc:"lead 11340, tungsten 17000, a head with its soft body about 2200; by the shape if left out"`
+	DensityKgM3 float64      `json:"density_kg_m3,omitempty" doc:"lead 11340, tungsten 17000, a dressed head about 2200"`
 	Shape       tackle.Shape `json:"shape" enum:"sphere,egg,jig head,soft lure,metal,fluttering spoon"`
 	DepthM      float64      `json:"depth_m" minimum:"0"`
 	TimedMS     float64      `json:"timed_ms,omitempty" doc:"a fall timed once; it overrules the shape"`
-	BankM       []float64    `json:"bank_m,omitempty" maxItems:"40" nullable:"false" doc:"depths of a stepped bank, from the first step down"`
+	BankM       []float64    `json:"bank_m,omitempty" maxItems:"40" nullable:"false" doc:"depths of a stepped bank, the first step first"`
 	LiftM       float64      `json:"lift_m,omitempty" doc:"how far a hop raises it"`
 }
 
@@ -159,7 +159,8 @@ func pace(_ context.Context, in *paceIn) (o paceOut, err error) {
 	}
 	return paceOut{p.TurnsPer10S, p.GroundMS, p.Drifts,
 		Shown{fmt.Sprintf("(%.2f %+.2f m/s) × 10 s ÷ %.2f m a turn", in.LeastWaterSpeedMS, in.PushMS, in.LengthPerTurnM),
-			"The push is felt in the line: slack means more of it. Slower and it planes without action; much faster than needed and it is missed."}}, nil
+			"The push is felt in the line: slack means more of it. Slower and it planes without action; much faster than needed and " +
+				"it is missed."}}, nil
 }
 
 type cadenceIn struct {

@@ -69,7 +69,8 @@ func verticalJig(_ context.Context, in *jigIn) (o jigOut, err error) {
 		return o, web.Wrong("body", err)
 	}
 	o.Shown = Shown{fmt.Sprintf("½ the line's drag over %.0f m ÷ tan %.0f°", in.DepthM, in.AngleDeg),
-		"The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter. A teaser half a metre above it takes many."}
+		"The boat's drift changes by the minute; tie to the back for vibration, nose or tail for flutter. A teaser half a metre above " +
+			"it takes many."}
 	return o, nil
 }
 
@@ -89,7 +90,8 @@ func stopKnot(_ context.Context, in *floatIn) (o floatOut, err error) {
 		return o, web.Wrong("body", err)
 	}
 	o.Shown = Shown{fmt.Sprintf("%.2f − (%.2f) − %.2f m", in.LevelM, in.CrestM, in.ClearM),
-		"Move the knot as the tide moves; wind on the float lifts the bait. A popping float has no knot: its leader must hang a hand's breadth clear."}
+		"Move the knot as the tide moves; wind on the float lifts the bait. A popping float has no knot: its leader must hang a " +
+			"hand's breadth clear."}
 	return o, nil
 }
 
@@ -125,6 +127,7 @@ func lineAndLeader(_ context.Context, in *lineIn) (o lineOut, err error) {
 		return o, web.Wrong("body.material", err)
 	}
 	o.Shown = Shown{"a third of the weaker of line and leader",
-		"Check the leader and tie it anew after every good fish. Never wind against slipping drag, which twists the line: lift, then wind down."}
+		"Check the leader and tie it anew after every good fish. Never wind against slipping drag, which twists the line: lift, then " +
+			"wind down."}
 	return o, nil
 }

@@ -17,7 +17,7 @@ import (
 type readingsInput struct {
 	wire.ByID
 	Body struct {
-		Time     time.Time        `json:"time,omitempty" doc:"now if left out; what is said of a time to come is kept as expected, not as observed"`
+		Time     time.Time        `json:"time,omitempty" doc:"now if left out; what is said of a time to come is not kept as observed"`
 		SpotID   *uuid.UUID       `json:"spot_id,omitempty" format:"uuid" doc:"where it was taken"`
 		Readings []wire.ReadingIn `json:"readings" minItems:"1" maxItems:"20" nullable:"false"`
 	}

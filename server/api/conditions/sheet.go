@@ -42,8 +42,8 @@ type conditionsOutput struct {
 		Readings []wire.Condition `json:"readings" nullable:"false"`
 		Surface  wire.SurfaceOut  `json:"surface"`
 		Trend    *trendOut        `json:"water_temp_trend,omitempty" doc:"over the last days; left out where too little is known"`
-		Warmth   []markWarmth     `json:"warmth" nullable:"false" doc:"of the water over each mark, from the start of the day before to the end of the day after"`
-		Bands    []bandOut        `json:"bands" nullable:"false" doc:"layers of light from the surface to the deepest mark, and what shows there"`
+		Warmth   []markWarmth     `json:"warmth" nullable:"false" doc:"of the water over each mark, from the day before to the day after"`
+		Bands    []bandOut        `json:"bands" nullable:"false" doc:"layers of light down to the deepest mark, and what shows there"`
 		History  []historyOf      `json:"history" nullable:"false" doc:"readings of the last three days and the next day and a half"`
 		Words    []clarityWord    `json:"clarity_words" nullable:"false" doc:"what the words for clarity stand for"`
 		Forecast *feedOut         `json:"forecast,omitempty" doc:"where the forecast comes from and how it went last time"`

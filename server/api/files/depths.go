@@ -18,7 +18,7 @@ import (
 )
 
 type gridInput struct {
-	Format    depthsFormat `query:"format" required:"true" doc:"ESRI ASCII grid, soundings as CSV, a sounder's log, points of GeoJSON with a property such as depth_m"`
+	Format    depthsFormat `query:"format" required:"true" doc:"ESRI ASCII grid, CSV, a sounder's log, GeoJSON points with depth_m"`
 	WaterID   uuid.UUID    `query:"water_id" format:"uuid" required:"true"`
 	Unit      string       `query:"unit" enum:"m,ft,cm" doc:"of an ESRI grid's numbers"`
 	Sign      string       `query:"sign" enum:"elevation,depth" doc:"whether an ESRI grid's numbers are positive upwards or downwards"`
@@ -60,7 +60,8 @@ func (s service) importGrid(ctx context.Context, as *web.Scope, in *gridInput) (
 		return nil, err
 	}
 	if strings.TrimSpace(in.Datum) == "" {
-		return nil, web.Wrong("query.datum", errors.New("say which datum the file's depths are counted from, and how far it lies above chart datum"))
+		return nil, web.Wrong("query.datum", errors.New("say which datum the file's depths are counted from, and how far it lies "+
+			"above chart datum"))
 	}
 	g, n, err := s.gridOf(ctx, as, in)
 	if err != nil {

@@ -65,7 +65,8 @@ func TestSoundingsAsGeoJSON(t *testing.T) {
 	base := "/interchange/grid?format=geojson&datum=chart+datum&datum_m=0.5&cell_m=10&reach_m=40&water_id=" + c.ID("Fallow Creek")
 	var points []string
 	for i := range 6 {
-		points = append(points, fmt.Sprintf(`{"type":"Feature","properties":{"depth_m":%d},"geometry":{"type":"Point","coordinates":[%v,%v]}}`, i, -45.155+0.0003*float64(i%3), 31.196+0.0003*float64(i/3)))
+		points = append(points, fmt.Sprintf(`{"type":"Feature","properties":{"depth_m":%d},
+			"geometry":{"type":"Point","coordinates":[%v,%v]}}`, i, -45.155+0.0003*float64(i%3), 31.196+0.0003*float64(i/3)))
 	}
 	var out struct {
 		Soundings int

@@ -41,7 +41,7 @@ type skippedOut struct {
 
 type importInput struct {
 	Format      placesFormat `query:"format" required:"true"`
-	As          string       `query:"as" enum:"spots,outline,zones" default:"spots" doc:"places become spots; areas become the water's shores, or zones with a rule"`
+	As          string       `query:"as" enum:"spots,outline,zones" default:"spots" doc:"places as spots, areas as shores or zones"`
 	WaterID     uuid.UUID    `query:"water_id" format:"uuid" required:"true"`
 	Place       string       `query:"place" default:"estuary" doc:"kind of place of new spots"`
 	ZoneKind    string       `query:"zone_kind" enum:"no take,seasonal,voluntary code" doc:"of zones"`

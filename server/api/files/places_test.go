@@ -26,7 +26,8 @@ func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
 func TestPlacesInAndOut(t *testing.T) {
 	c := kit.Fresh(t, "moss")
 	water := c.ID("Fallow Creek")
-	file := `<gpx version="1.1" creator="x"><wpt lat="31.2002" lon="-45.154"><name>Reed gap</name><desc>seen in spring</desc></wpt><wpt lat="31.3" lon="-45.1"/>
+	file := `<gpx version="1.1" creator="x"><wpt lat="31.2002" lon="-45.154"><name>Reed gap</name><desc>seen in spring</desc></wpt>
+		<wpt lat="31.3" lon="-45.1"/>
 		<trk><name>Drift</name><trkseg><trkpt lat="31.2" lon="-45.15"/><trkpt lat="31.21" lon="-45.15"/></trkseg></trk></gpx>`
 	var seen struct {
 		Features []struct{ Kind, Name, Known string }

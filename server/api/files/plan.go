@@ -88,7 +88,8 @@ func (p *plan) shores(list []feature.Feature) error {
 // rules takes areas as zones under one rule, which the file cannot be trusted to carry.
 func (p *plan) rules(in *importInput, list []feature.Feature) error {
 	if in.ZoneKind == "" || strings.TrimSpace(in.Says) == "" || strings.TrimSpace(in.Source) == "" || in.CheckedOn == "" {
-		return web.Wrong("query.says", fmt.Errorf("a zone needs its kind, its rule in words, where the rule stands and when it was looked up"))
+		return web.Wrong("query.says", fmt.Errorf("a zone needs its kind, its rule in words, where the rule stands and when it was "+
+			"looked up"))
 	}
 	checked, err := time.Parse(time.DateOnly, in.CheckedOn)
 	if err != nil {

@@ -13,8 +13,10 @@ func TestZonesAndDriftsFromAFile(t *testing.T) {
 	c := kit.Fresh(t, "moss")
 	water := c.ID("Fallow Creek")
 	const raw = `{"type":"FeatureCollection","features":[
-		{"type":"Feature","properties":{"name":"Still reach"},"geometry":{"type":"Polygon","coordinates":[[[-45.16,31.19],[-45.15,31.19],[-45.15,31.2],[-45.16,31.19]]]}},
-		{"type":"Feature","properties":{"name":"Ebb line"},"geometry":{"type":"LineString","coordinates":[[-45.155,31.191],[-45.154,31.192],[-45.153,31.194]]}}]}`
+		{"type":"Feature","properties":{"name":"Still reach"},
+		"geometry":{"type":"Polygon","coordinates":[[[-45.16,31.19],[-45.15,31.19],[-45.15,31.2],[-45.16,31.19]]]}},
+		{"type":"Feature","properties":{"name":"Ebb line"},
+		"geometry":{"type":"LineString","coordinates":[[-45.155,31.191],[-45.154,31.192],[-45.153,31.194]]}}]}`
 	base := "/interchange/import?format=geojson&water_id=" + water
 	var out struct {
 		Added   []string

@@ -87,7 +87,7 @@ type ribbonOutput struct {
 		Windows  []windowOut   `json:"windows" nullable:"false"`
 		Daylight []spanOut     `json:"daylight" nullable:"false" doc:"sun up"`
 		Twilight []spanOut     `json:"twilight" nullable:"false" doc:"civil dawn to civil dusk"`
-		Peaks    []peakOut     `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, and the last before and the first after it"`
+		Peaks    []peakOut     `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, with the ones before and after it"`
 		Surfaces []surfaceRun  `json:"surfaces" nullable:"false" doc:"stretches in which the wind leaves the water alike"`
 		LowestM  float64       `json:"lowest_m"`
 		HighestM float64       `json:"highest_m"`

@@ -49,7 +49,7 @@ type surfOutput struct {
 	Body struct {
 		Bars     []surfBar           `json:"bars" nullable:"false" doc:"from the beach outwards"`
 		Troughs  []surfTrough        `json:"troughs" nullable:"false"`
-		Section  []wire.SectionPoint `json:"section,omitempty" nullable:"false" doc:"the spot's section as the surf corrects it; nothing is stored"`
+		Section  []wire.SectionPoint `json:"section,omitempty" nullable:"false" doc:"the section as the surf corrects it; not stored"`
 		Cautions []string            `json:"cautions" nullable:"false"`
 	}
 }

@@ -25,7 +25,7 @@ type visitsInput struct {
 
 type visitOut struct {
 	Opens     *time.Time `json:"opens" required:"true" nullable:"true" doc:"null: before the interval"`
-	Closes    *time.Time `json:"closes" required:"true" nullable:"true" doc:"when to be out: the shutting less the margin; null: after the interval"`
+	Closes    *time.Time `json:"closes" required:"true" nullable:"true" doc:"when to be out, the margin kept; null: after the interval"`
 	LimitedBy string     `json:"limited_by" doc:"what shuts it"`
 	Shuts     *time.Time `json:"shuts,omitempty" doc:"when the way itself shuts"`
 	SureFrom  *time.Time `json:"sure_from,omitempty" doc:"even if the water stands off its prediction by the uncertainty"`

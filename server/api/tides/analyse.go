@@ -13,7 +13,7 @@ import (
 )
 
 type analyseInput struct {
-	Of       string `query:"of" enum:"record,turns" default:"record" doc:"a gauge's record, or a table of high and low waters (CSV: time, height_m, kind)"`
+	Of       string `query:"of" enum:"record,turns" default:"record" doc:"a gauge's record, or a table: time, height_m, kind"`
 	TimeZone string `query:"time_zone" doc:"of times without an offset from UTC, such as Atlantic/Azores"`
 	// ContentType may be that of a form with a file.
 	ContentType string `header:"Content-Type" hidden:"true"`

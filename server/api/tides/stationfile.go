@@ -58,7 +58,8 @@ func (s service) stationFile(ctx context.Context, as *web.Scope, in *stationFile
 			continue
 		}
 		if st.Reference != nil {
-			return nil, web.Wrong("path.id", fmt.Errorf("%s follows another station and has no constituents of its own; take its table of high and low waters", st.Name))
+			return nil, web.Wrong("path.id", fmt.Errorf("%s follows another station and has no constituents of its own; take its "+
+				"table of high and low waters", st.Name))
 		}
 		f := station.Station{Name: st.Name, Source: st.Source, Z0M: st.Z0M, Constituents: st.Constituents}
 		out := &web.File{ContentType: "text/csv; charset=utf-8", ContentDisposition: `attachment; filename="station.` + in.Format + `"`,

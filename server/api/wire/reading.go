@@ -27,7 +27,7 @@ type ReadingIn struct {
 	Kind  ReadingKind `json:"kind"`
 	Value float64     `json:"value,omitempty"`
 	Unit  string      `json:"unit,omitempty" doc:"the kind's own unit if left out"`
-	Word  string      `json:"word,omitempty" doc:"instead of a value, for kinds that have words, such as clarity: muddy, stained, clear, gin clear"`
+	Word  string      `json:"word,omitempty" doc:"instead of a value, for kinds with words, such as clarity: stained"`
 }
 
 // reading of what was given, in SI. where names its place in the body.

@@ -47,7 +47,7 @@ const ofReadings = [
 ];
 
 /** What a person changes, and the answers that follow from it. */
-const rests = {
+export const rests = {
   session: ['me'],
   log: ['spells'],
   readings: ofReadings,

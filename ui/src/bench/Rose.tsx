@@ -20,7 +20,7 @@ export function Rose(props: { directions: BenchOut<'cast'>['directions']; best?:
           {d.in_strip_m > 0 && (
             <path
               d={`M${at(d.bearing_deg, (d.first_m ?? 0) * scale)}L${at(d.bearing_deg, Math.min((d.first_m ?? 0) + d.in_strip_m, cast) * scale)}`}
-              className={d.bearing_deg === best ? 'strip best' : 'strip'}
+              className={d.bearing_deg === best ? 'way best' : 'way'}
             >
               <title>{`${bearing(d.bearing_deg)}: ${fixed(d.in_strip_m, 0)} m, ${fixed(d.seconds, 0)} s`}</title>
             </path>

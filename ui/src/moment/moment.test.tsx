@@ -24,7 +24,7 @@ function Probe() {
   const { spots, spot, choose } = usePlace();
   return (
     <>
-      <p data-testid="time">{moment.frame?.time}</p>
+      <p data-testid="time">{now.frame?.time}</p>
       <p data-testid="spot">{spot.name}</p>
       <input aria-label="a field" />
       {spots.map((s) => (
