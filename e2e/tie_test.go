@@ -44,8 +44,8 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.choice').length > 0`))
 	require.NoError(t, p.Click("Only what I have"))
 
-	require.NoError(t, p.Wait(`document.querySelector('.turnings')?.innerText.includes('cannot work') ||
-		document.querySelector('.turnings li')`))
+	require.NoError(t, p.Wait(`document.querySelector('.thresholds')?.innerText.includes('cannot work') ||
+		document.querySelector('.thresholds li')`))
 	require.NoError(t, p.Wait(`document.querySelector('.sketch path')`), "the rig is drawn")
 	noViolations(t, p, "tie on")
 

@@ -53,7 +53,7 @@ type Advice struct {
 	// RuledOut cannot work now.
 	RuledOut []RuledOut
 	// Changes of one reading that would change the first choice.
-	Changes []Turning
+	Changes []Threshold
 	// Way says that the way is shut or soon will be; empty when there is no hurry.
 	Way string
 	// Stay says when to move on.
@@ -132,7 +132,7 @@ func Ask(q Question) (Advice, error) {
 		return Advice{}, err
 	}
 	if q.Changes {
-		a.Changes, err = q.turnings(&m, ranked)
+		a.Changes, err = q.thresholds(&m, ranked)
 	}
 	return a, err
 }

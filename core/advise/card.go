@@ -98,7 +98,7 @@ func castTo(sys quantity.Units, s *spot.Spot, p *presentation) string {
 		return "Along the edge, out past it, and back over where one came."
 	}
 	switch m.Kind {
-	case ground.Edge, ground.Step, ground.Slope, ground.Trough, ground.Bar:
+	case ground.EdgeMark, ground.Step, ground.Slope, ground.Trough, ground.Bar:
 		says := "Cast along it, not across: it stays in the good strip many times longer."
 		if s.Place == "surf beach" && m.DistanceM > 0 {
 			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.ShowDistance(m.DistanceM), says)

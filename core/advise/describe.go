@@ -180,7 +180,7 @@ func preposition(m *ground.Mark) string {
 		return "beside"
 	case ground.Sill, ground.Rock:
 		return "at"
-	case ground.Edge, ground.Slope, ground.Step:
+	case ground.EdgeMark, ground.Slope, ground.Step:
 		return "along"
 	}
 	return "in"

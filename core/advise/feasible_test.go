@@ -68,7 +68,7 @@ func offers(a Advice, offering string) bool {
 // L4, L1, common practice: what cannot work does not rank, and why is said.
 func TestWhatIsRuledOutAndWhy(t *testing.T) {
 	w := newWorld(t)
-	sand := w.all(t, w.shore("rocky shore", ground.Edge, "sand", 1.6), "kelp-bass", nil)
+	sand := w.all(t, w.shore("rocky shore", ground.EdgeMark, "sand", 1.6), "kelp-bass", nil)
 	assert.Contains(t, why(sand, "Deep crankbait in bait-fish colours"), "would plough the bottom")
 	assert.True(t, offers(sand, "Shallow square-billed crankbait"))
 	rock := w.all(t, w.shore("rocky shore", ground.Rock, "rock", 2.6), "kelp-bass", nil)
@@ -82,9 +82,9 @@ func TestWhatIsRuledOutAndWhy(t *testing.T) {
 	assert.Contains(t, why(timber, "Cut mullet"), "soon lost")
 
 	ounce := kit.Kit{{ID: "1", Kind: kit.Lure, Name: "Big head", Offering: "paddle-tail-white", WeightKg: 0.014, InHand: true}}
-	thin := w.all(t, w.shore("oyster bar", ground.Edge, "shell", 0.6), "red-drum", func(q *Question) { q.Kit = ounce })
+	thin := w.all(t, w.shore("oyster bar", ground.EdgeMark, "shell", 0.6), "red-drum", func(q *Question) { q.Kit = ounce })
 	assert.Contains(t, why(thin, "White paddle tail"), "too heavy for 0.6")
-	deep := w.all(t, w.shore("oyster bar", ground.Edge, "shell", 2.5), "red-drum", func(q *Question) { q.Kit = ounce })
+	deep := w.all(t, w.shore("oyster bar", ground.EdgeMark, "shell", 2.5), "red-drum", func(q *Question) { q.Kit = ounce })
 	assert.False(t, offers(deep, "Big head"), "14 g is too much for 2.5 m as well")
 	deeper := w.all(t, w.shore("pier", ground.Slope, "sand", 5), "red-drum", func(q *Question) { q.Kit = ounce })
 	assert.True(t, offers(deeper, "Big head"))
@@ -92,7 +92,7 @@ func TestWhatIsRuledOutAndWhy(t *testing.T) {
 
 func TestNothingIsOfferedInANoTakeZone(t *testing.T) {
 	w := newWorld(t)
-	s := w.shore("oyster bar", ground.Edge, "shell", 1.2)
+	s := w.shore("oyster bar", ground.EdgeMark, "shell", 1.2)
 	ring := ground.Ring{{Lat: 30.9, Lon: -45.1}, {Lat: 31.1, Lon: -45.1}, {Lat: 31.1, Lon: -44.9}}
 	zone := ground.Zone{Name: "Refuge", Kind: ground.NoTake, Says: "No take", Source: "a notice",
 		Checked: time.Date(2026, 4, 1, 0, 0, 0, 0, time.UTC), Ring: ring}
@@ -130,7 +130,7 @@ func TestTheOwnedFinishCounts(t *testing.T) {
 // Colder water never asks for a faster pace of the same lure.
 func TestColderIsNeverFaster(t *testing.T) {
 	w := newWorld(t)
-	s := w.shore("oyster bar", ground.Edge, "shell", 1.3)
+	s := w.shore("oyster bar", ground.EdgeMark, "shell", 1.3)
 	at := w.middle(t, s)
 	c, err := tide.Over(s.Tide, at, at.Add(time.Hour))
 	require.NoError(t, err)
@@ -189,7 +189,7 @@ func TestWithoutALogAdviceIsThePriors(t *testing.T) {
 // short of it.
 func TestWhatWouldChangeItDoes(t *testing.T) {
 	w := newWorld(t)
-	s := w.shore("oyster bar", ground.Edge, "shell", 1.3)
+	s := w.shore("oyster bar", ground.EdgeMark, "shell", 1.3)
 	a := w.all(t, s, "spotted-seatrout", func(q *Question) { q.Changes = true })
 	require.NotEmpty(t, a.Changes)
 	first := a.Choices[0].Card.Offering
@@ -211,7 +211,7 @@ func TestChosenSidesChangeTheHookAndTheLeader(t *testing.T) {
 		b, err := w.book.Over(playbook.Overlay{Schools: map[string]string{school: position}})
 		require.NoError(t, err)
 		other := world{b, w.spots}
-		for _, c := range other.all(t, w.shore("jetty", ground.Edge, "sand", 2), target, nil).Choices {
+		for _, c := range other.all(t, w.shore("jetty", ground.EdgeMark, "sand", 2), target, nil).Choices {
 			if suits(c.Card) {
 				return c
 			}
@@ -248,7 +248,7 @@ func TestTheArithmeticSpeaksOfWhatIsTiedOn(t *testing.T) {
 	seen := map[string]bool{}
 	for _, ask := range [][2]string{{"pier", "weakfish"}, {"reef", "black-sea-bass"}, {"oyster bar", "red-drum"},
 		{"surf beach", "california-halibut"}} {
-		for _, c := range w.all(t, w.shore(ask[0], ground.Edge, "sand", 6), ask[1], nil).Choices {
+		for _, c := range w.all(t, w.shore(ask[0], ground.EdgeMark, "sand", 6), ask[1], nil).Choices {
 			fall := working(c, "Fall to the bottom")
 			switch {
 			case fall == "":

@@ -28,9 +28,9 @@ type Reading struct {
 	Value  float64
 	Time   time.Time
 	Origin Origin
-	// Source says in words who or what it comes from; Place, where it was taken,
+	// Source says in words who or what it comes from; Site, where it was taken,
 	// empty for the whole water.
-	Source, Place string
+	Source, Site string
 	// Spread of this very reading where it is known: one standard deviation in the
 	// unit, or of the natural logarithm. Zero means the usual one of its origin.
 	Spread float64

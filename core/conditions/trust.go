@@ -115,9 +115,9 @@ type candidates struct {
 	// until when observations count.
 	until time.Time
 	seen  *Reading
-	// own is what the angler expects; before and after are a service's hours
+	// ofAngler is what the angler expects; before and after are a service's hours
 	// around the moment.
-	own, before, after *Reading
+	ofAngler, before, after *Reading
 }
 
 func (c *candidates) consider(r *Reading, t time.Time) {
@@ -134,7 +134,7 @@ func (c *candidates) consider(r *Reading, t time.Time) {
 	side := &c.before
 	switch {
 	case r.Source == TheAngler:
-		side = &c.own
+		side = &c.ofAngler
 	case age < 0:
 		side = &c.after
 	}
@@ -149,8 +149,8 @@ func (c *candidates) believe(k Kind, t time.Time) (Value, bool) {
 	switch {
 	case c.seen != nil && t.Sub(c.seen.Time) <= n.Fresh:
 		return value(c.seen)
-	case c.own != nil:
-		return value(c.own)
+	case c.ofAngler != nil:
+		return value(c.ofAngler)
 	case c.before != nil && c.after != nil && c.before.Origin == c.after.Origin:
 		return value(between(n, c.before, c.after, t))
 	case c.before != nil || c.after != nil:

@@ -66,7 +66,7 @@ func TestWindowsAreOrderedAndSayWhatShutsThem(t *testing.T) {
 // 0.75–0.9 m. Common practice, no source.
 func TestOysterBarDepths(t *testing.T) {
 	crest := Mark{Name: "crest", Kind: Crest, ElevationM: 0.85}
-	edge := Mark{Name: "edge", Kind: Edge, ElevationM: 0.25}
+	edge := Mark{Name: "edge", Kind: EdgeMark, ElevationM: 0.25}
 	level := 1.08
 	assert.InDelta(t, 0.23, crest.Depth(level), 1e-9)
 	assert.InDelta(t, 0.83, edge.Depth(level), 1e-9)

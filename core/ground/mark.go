@@ -12,26 +12,26 @@ type MarkKind string
 
 // Kinds of marks.
 const (
-	Crest   MarkKind = "crest"
-	Edge    MarkKind = "edge"
-	Trough  MarkKind = "trough"
-	Hole    MarkKind = "hole"
-	Sill    MarkKind = "sill"
-	Piling  MarkKind = "piling"
-	Step    MarkKind = "step"
-	Pocket  MarkKind = "pocket"
-	Bar     MarkKind = "bar"
-	Slope   MarkKind = "slope"
-	Channel MarkKind = "channel"
-	Flat    MarkKind = "flat"
-	Swash   MarkKind = "swash"
-	Gut     MarkKind = "gut"
-	Cut     MarkKind = "cut"
-	Timber  MarkKind = "timber"
-	Rock    MarkKind = "rock"
+	Crest    MarkKind = "crest"
+	EdgeMark MarkKind = "edge"
+	Trough   MarkKind = "trough"
+	Hole     MarkKind = "hole"
+	Sill     MarkKind = "sill"
+	Piling   MarkKind = "piling"
+	Step     MarkKind = "step"
+	Pocket   MarkKind = "pocket"
+	Bar      MarkKind = "bar"
+	Slope    MarkKind = "slope"
+	Channel  MarkKind = "channel"
+	Flat     MarkKind = "flat"
+	Swash    MarkKind = "swash"
+	Gut      MarkKind = "gut"
+	Cut      MarkKind = "cut"
+	Timber   MarkKind = "timber"
+	Rock     MarkKind = "rock"
 )
 
-var markKinds = map[MarkKind]bool{Crest: true, Edge: true, Trough: true, Hole: true, Sill: true, Piling: true, Step: true, Pocket: true,
+var markKinds = map[MarkKind]bool{Crest: true, EdgeMark: true, Trough: true, Hole: true, Sill: true, Piling: true, Step: true, Pocket: true,
 	Bar: true, Slope: true, Channel: true, Flat: true, Swash: true, Gut: true, Cut: true, Timber: true, Rock: true}
 
 // ParseMarkKind refuses a kind it does not know and lists those it does.

@@ -66,7 +66,7 @@ func TestVisitsAgainstBruteForce(t *testing.T) {
 
 func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 	c := curve(t, 26)
-	marks := []Mark{{Name: "a", Kind: Edge, ElevationM: 0, Fishable: Depths{MinM: 0.2}},
+	marks := []Mark{{Name: "a", Kind: EdgeMark, ElevationM: 0, Fishable: Depths{MinM: 0.2}},
 		{Name: "b", Kind: Crest, ElevationM: 0.9, Fishable: Depths{MinM: 0.2}}}
 	a := Access{Manner: Kayak, In: Passage{"the sill", 0.2}, Out: Passage{"the sill", 0.2}}
 	for _, v := range a.Visits(c, marks, Plan{}) {

@@ -71,7 +71,7 @@ func (b *Book) Over(o Overlay) (*Book, error) {
 	out := &Book{Rules: slices.Clone(b.Rules), Targets: slices.Clone(b.Targets), Offerings: b.Offerings, Rigs: b.Rigs, Schools: b.Schools,
 		chosen: maps.Clone(b.chosen), shipped: b.Shipped()}
 	for _, f := range o.Files {
-		if err := out.readOwn(f); err != nil {
+		if err := out.readCustom(f); err != nil {
 			return nil, err
 		}
 	}
@@ -110,14 +110,14 @@ func (b *Book) change(changes map[string]Change) error {
 	return nil
 }
 
-// readOwn reads a file of targets and rules. Offerings, rigs and schools are the
+// readCustom reads a file of targets and rules. Offerings, rigs and schools are the
 // playbook's.
-func (b *Book) readOwn(f File) error {
+func (b *Book) readCustom(f File) error {
 	root, err := parse(f)
 	if err != nil {
 		return err
 	}
-	root.own = true
+	root.custom = true
 	sections, err := root.fields("targets", "rules")
 	if err != nil {
 		return err

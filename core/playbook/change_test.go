@@ -127,7 +127,7 @@ func TestOwnFilesLieOverTheBook(t *testing.T) {
 	require.NoError(t, err)
 	r, known := mine.Rule("pelican-post")
 	require.True(t, known)
-	assert.True(t, r.Own())
+	assert.True(t, r.Custom())
 	assert.Len(t, mine.Rules, len(b.Rules)+1)
 
 	snook := "targets:\n- {id: snook, name: Snook of mine, latin: X, idea: mine, origin: my own, weight_a: 0.01, weight_b: 3, " +
@@ -227,12 +227,12 @@ func TestTargetsAndRulesAreWrittenAsTheyAreRead(t *testing.T) {
 		require.NoError(t, err, "%s", source)
 		got, err := again.Target(b.Targets[i].ID)
 		require.NoError(t, err)
-		assert.True(t, got.Own)
-		got.Own = false
+		assert.True(t, got.Custom)
+		got.Custom = false
 		assert.Equal(t, b.Targets[i], *got)
 		assert.Len(t, again.Rules, len(b.Rules))
 	}
-	source, err := OwnRule{ID: "mine", Says: "On the ebb: deep", Family: "depth", Effect: "clear plus", Certainty: "usual",
+	source, err := CustomRule{ID: "mine", Says: "On the ebb: deep", Family: "depth", Effect: "clear plus", Certainty: "usual",
 		Targets: []string{"red-drum"}, When: []Condition{{Of: "stage", Any: []string{"ebb"}}, {Of: "depth", Above: "2 m", Soft: "0.5 m"},
 			{Of: "place", Any: []string{"pier"}, Not: true}}}.Source()
 	require.NoError(t, err)
@@ -245,7 +245,7 @@ func TestTargetsAndRulesAreWrittenAsTheyAreRead(t *testing.T) {
 	assert.Equal(t, 1.0, r.Weight(&f))
 	f.Say(Place, "pier")
 	assert.Zero(t, r.Weight(&f))
-	_, err = OwnRule{ID: "x"}.Source()
+	_, err = CustomRule{ID: "x"}.Source()
 	assert.ErrorContains(t, err, "at least one condition")
 }
 

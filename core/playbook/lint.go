@@ -27,7 +27,7 @@ func (b *Book) Check(f File) ([]Finding, error) {
 	if err != nil {
 		return nil, err
 	}
-	return over.Lint(func(r *Rule) bool { return r.own }), nil
+	return over.Lint(func(r *Rule) bool { return r.custom }), nil
 }
 
 // Lint the rules that are picked: those that can never apply, always apply, contradict

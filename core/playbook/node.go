@@ -26,8 +26,8 @@ const maxFile = 1 << 20
 type node struct {
 	*yaml.Node
 	file string
-	// own: an angler wrote it.
-	own bool
+	// custom: an angler wrote it.
+	custom bool
 }
 
 // SourceError is what is wrong in a playbook file and where.
@@ -65,14 +65,14 @@ func (n node) fields(allowed ...string) (map[string]node, error) {
 	}
 	out := make(map[string]node, len(n.Content)/2)
 	for i := 0; i+1 < len(n.Content); i += 2 {
-		key := node{n.Content[i], n.file, n.own}
+		key := node{n.Content[i], n.file, n.custom}
 		if !slices.Contains(allowed, key.Value) {
 			return nil, key.errorf("unknown key %q; known are %s", key.Value, strings.Join(allowed, ", "))
 		}
 		if _, twice := out[key.Value]; twice {
 			return nil, key.errorf("key %q stands twice", key.Value)
 		}
-		out[key.Value] = node{n.Content[i+1], n.file, n.own}
+		out[key.Value] = node{n.Content[i+1], n.file, n.custom}
 	}
 	return out, nil
 }
@@ -84,7 +84,7 @@ func (n node) items() ([]node, error) {
 	}
 	out := make([]node, len(n.Content))
 	for i, c := range n.Content {
-		out[i] = node{c, n.file, n.own}
+		out[i] = node{c, n.file, n.custom}
 	}
 	return out, nil
 }

@@ -26,15 +26,15 @@ type Rule struct {
 	// written is when as text.
 	written string
 	family  int
-	// off: an angler does not believe it. own: an angler wrote it.
-	off, own bool
+	// off: an angler does not believe it. custom: an angler wrote it.
+	off, custom bool
 }
 
 // Off says that an angler has switched it off; Own, that an angler wrote it.
 func (r *Rule) Off() bool { return r.off }
 
-// Own says that an angler wrote it.
-func (r *Rule) Own() bool { return r.own }
+// Custom says that an angler wrote it.
+func (r *Rule) Custom() bool { return r.custom }
 
 // Targets it speaks of; none means all.
 func (r *Rule) Targets() []string { return slices.Clone(r.targets) }
@@ -103,7 +103,7 @@ func (b *Book) readRule(n node) error {
 	rule := Rule{ID: r.text("id"), Says: r.text("says"), Idea: r.text("idea"), Origin: r.text("origin"),
 		Family: r.word("family", "family", families), Effect: r.word("effect", "effect", sortedKeys(effects)),
 		Certainty: r.word("certainty", "certainty", sortedKeys(certainties)),
-		targets:   r.words("targets", "target", b.targetIDs(), false), own: n.own}
+		targets:   r.words("targets", "target", b.targetIDs(), false), custom: n.custom}
 	rule.School = read(r, "school", false, func(n node) (string, error) {
 		s, err := n.text()
 		if err == nil {

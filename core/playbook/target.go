@@ -44,8 +44,8 @@ type Target struct {
 	// Handling says how to land, hold and put it back; Stay, when to move on.
 	Handling, Stay string
 	Cautions       []string
-	// Own: an angler wrote it.
-	Own bool
+	// Custom: an angler wrote it.
+	Custom bool
 	// says replaces the usual sentences of its rules.
 	says map[string]string
 }
@@ -80,7 +80,7 @@ func (b *Book) readTarget(n node) error {
 		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true),
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
-	t.says, t.Own = read(r, "says", false, readSays), n.own
+	t.says, t.Custom = read(r, "says", false, readSays), n.custom
 	if _, there := r.in["gone_below"]; there {
 		c := r.quantity("gone_below", quantity.Temperature, true)
 		t.GoneBelowC = &c

@@ -27,7 +27,7 @@ func (b *Book) rulesOf(t *Target, n node) error {
 			says = own
 		}
 		return b.addRule(Rule{ID: t.ID + "-" + aspect, Says: says, Idea: t.Idea, Origin: t.Origin, Family: family, Effect: effect,
-			Certainty: "usual", targets: []string{t.ID}, when: when, own: n.own}, n)
+			Certainty: "usual", targets: []string{t.ID}, when: when, custom: n.custom}, n)
 	}
 	between := func(m Measure, from, to, soft float64) When {
 		return When{{Ramps: []Ramp{rising(m, from-soft/2, from+soft/2), rising(m, to+soft/2, to-soft/2)}}}

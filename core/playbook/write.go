@@ -69,8 +69,8 @@ type Condition struct {
 	Not bool
 }
 
-// OwnRule is a rule as one fills in a form.
-type OwnRule struct {
+// CustomRule is a rule as one fills in a form.
+type CustomRule struct {
 	ID, Says, Family, Effect, Certainty string
 	Targets                             []string
 	// When all of these hold.
@@ -78,7 +78,7 @@ type OwnRule struct {
 }
 
 // Source is the rule as a playbook file.
-func (r OwnRule) Source() ([]byte, error) {
+func (r CustomRule) Source() ([]byte, error) {
 	if len(r.When) == 0 {
 		return nil, fmt.Errorf("playbook: a rule needs at least one condition to apply in")
 	}

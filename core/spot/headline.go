@@ -9,7 +9,7 @@ import (
 )
 
 // headlineKinds are the kinds of marks a headline speaks of.
-var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: true, ground.Edge: true, ground.Trough: true,
+var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: true, ground.EdgeMark: true, ground.Trough: true,
 	ground.Piling: true, ground.Hole: true, ground.Flat: true, ground.Pocket: true, ground.Step: true, ground.Timber: true,
 	ground.Rock: true}
 

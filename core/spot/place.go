@@ -100,7 +100,7 @@ func (s *Spot) LiesAt(name string, at ground.LatLon) bool {
 		return true
 	}
 	for _, m := range s.Marks {
-		if p := s.PlaceOf(m); p != nil && MarkTitle(s.Name, m) == name && near(*p) {
+		if p := s.PositionOf(m); p != nil && MarkTitle(s.Name, m) == name && near(*p) {
 			return true
 		}
 	}

@@ -35,7 +35,7 @@ type Spot struct {
 	Marks          []ground.Mark
 
 	// Tide of the spot, its own lag and factor and a surge included.
-	Tide tide.Place
+	Tide tide.Predictor
 	// Surge seen at the spot's water, if any was.
 	Surge *tide.Surge
 	// Rose of fetches, nil where the water has no outline.
@@ -59,9 +59,9 @@ func (s *Spot) Touched() (points []ground.LatLon, area bool) {
 	return append(points, s.Shape.Points...), s.Shape.Area
 }
 
-// PlaceOf a mark on the Earth: where it was put, or its distance along the section; nil
+// PositionOf a mark on the Earth: where it was put, or its distance along the section; nil
 // where neither is known.
-func (s *Spot) PlaceOf(m ground.Mark) *ground.LatLon {
+func (s *Spot) PositionOf(m ground.Mark) *ground.LatLon {
 	if m.At != nil || s.SectionFrom == nil {
 		return m.At
 	}

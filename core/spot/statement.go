@@ -17,9 +17,9 @@ type Statement struct {
 	Says   string
 	Origin conditions.Origin
 	Source string
-	// Place where it was taken; empty for the whole water.
-	Place string
-	Time  time.Time
+	// Site where it was taken; empty for the whole water.
+	Site string
+	Time time.Time
 	// Low and High hold 80 % of the belief.
 	Low, High float64
 	// Age of the reading at the moment; negative for one yet to come.
@@ -42,7 +42,7 @@ func (m *Moment) Statements() []Statement {
 		}
 		low, high := v.Range()
 		out = append(out, Statement{Kind: string(k), Value: v.Value, Unit: k.Unit(), Says: k.Say(v.Value), Origin: v.Origin,
-			Source: v.Source, Place: v.Place, Time: v.Time, Low: low, High: high, Age: v.Age})
+			Source: v.Source, Site: v.Site, Time: v.Time, Low: low, High: high, Age: v.Age})
 	}
 	add := func(kind string, value float64, unit, says, source string) {
 		out = append(out, Statement{Kind: kind, Value: value, Unit: unit, Says: says, Origin: conditions.Predicted, Source: source,

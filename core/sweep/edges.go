@@ -56,7 +56,7 @@ func (s Sweep) Edges() (*Field, error) {
 		}
 	}
 	run := &sweeping{Sweep: s, steps: steps, field: f, means: make([]float64, len(s.Book.Rules)), skies: s.skies(steps),
-		told: map[conditions.Readings][]toldHour{}}
+		known: map[conditions.Readings][]knownHour{}}
 	for r := range run.means {
 		run.means[r] = s.Belief.Mean(r)
 	}
@@ -76,8 +76,8 @@ type sweeping struct {
 	means []float64
 	skies map[skyKey][]spot.Sky
 	tides tide.Memo
-	// told by the readings, hour by hour.
-	told map[conditions.Readings][]toldHour
+	// known by the readings, hour by hour.
+	known map[conditions.Readings][]knownHour
 	// rates of the blind pick by target, and over how many ways to turn up.
 	mu    sync.Mutex
 	rates [][conditions.Scenarios]float64
@@ -192,8 +192,8 @@ func (s *sweeping) spotAt(at int) error {
 			fillSpread(spread, h, i, perHour, &skies[i])
 			tables.Weigh(&f, spread)
 		}
-		blind := len(open) > 0 && i%perHour == 0 && skies[i].Sun.Altitude >= sky.SunUp
-		if blind {
+		daytime := len(open) > 0 && i%perHour == 0 && skies[i].Sun.Altitude >= sky.SunUp
+		if daytime {
 			count++
 		}
 		for _, k := range open {
@@ -204,7 +204,7 @@ func (s *sweeping) spotAt(at int) error {
 			for t, v := range means {
 				best[t] = max(best[t], v)
 			}
-			if !blind {
+			if !daytime {
 				continue
 			}
 			table.Etas(etas)
@@ -255,8 +255,8 @@ type hour struct {
 	facts     playbook.Facts
 }
 
-// toldHour is what an hour's readings say, which spots of one water share.
-type toldHour struct {
+// knownHour is what an hour's readings say, which spots of one water share.
+type knownHour struct {
 	believed  conditions.Believed
 	low, high conditions.Values
 	weather   scene.Weather
@@ -264,18 +264,18 @@ type toldHour struct {
 
 func (s *sweeping) hours(sp *spot.Spot) []hour {
 	s.mu.Lock()
-	list, seen := s.told[sp.Readings]
+	list, seen := s.known[sp.Readings]
 	s.mu.Unlock()
 	if !seen {
-		list = make([]toldHour, s.Days*24+1)
+		list = make([]knownHour, s.Days*24+1)
 		for i := range list {
 			t := s.From.Add(time.Duration(i) * time.Hour)
 			b := sp.Readings.Believe(t)
 			low, high := b.Ends()
-			list[i] = toldHour{b, low, high, scene.WeatherOf(sp.Readings, t)}
+			list[i] = knownHour{b, low, high, scene.WeatherOf(sp.Readings, t)}
 		}
 		s.mu.Lock()
-		s.told[sp.Readings] = list
+		s.known[sp.Readings] = list
 		s.mu.Unlock()
 	}
 	out := make([]hour, len(list))

@@ -42,11 +42,11 @@ type Tables struct {
 	families []family
 	common   []int
 	means    []float64
-	// asked are the places of rules by what they ask.
-	asked map[int][]askedRule
+	// settled are the places of rules by what they ask.
+	settled map[int][]settledRule
 }
 
-type askedRule struct {
+type settledRule struct {
 	when        playbook.When
 	mark, place int
 }
@@ -67,7 +67,7 @@ var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.LureDepth:
 // that are not open, mean is what is believed of each rule's coefficient.
 func NewTables(b *playbook.Book, targets []string, marks []playbook.Facts, open func(playbook.Word) bool,
 	mean func(rule int) float64) *Tables {
-	all := &Tables{Marks: make([]Table, len(marks)), asked: make(map[int][]askedRule)}
+	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule)}
 	for m := range marks {
 		t := &all.Marks[m]
 		t.Tables = all
@@ -136,7 +136,7 @@ func (t *Table) place(r *playbook.Settled, mark int, fixed bool) (place int, own
 	if own = r.When.Reads(onMark); !own {
 		mark = -1
 	}
-	for _, k := range t.asked[r.Rule] {
+	for _, k := range t.settled[r.Rule] {
 		if k.mark == mark && k.when.Equal(r.When) {
 			return k.place, own
 		}
@@ -146,7 +146,7 @@ func (t *Table) place(r *playbook.Settled, mark int, fixed bool) (place int, own
 		list, common, mine = &t.fixed, &t.commonFixed, &t.ownFixed
 	}
 	place = len(*list)
-	t.asked[r.Rule] = append(t.asked[r.Rule], askedRule{r.When, mark, place})
+	t.settled[r.Rule] = append(t.settled[r.Rule], settledRule{r.When, mark, place})
 	*list = append(*list, tabledOf(r.When))
 	bare, isBare := bareRule{}, false
 	if !fixed && !own {

@@ -29,7 +29,7 @@ const longestComparison = 400 * 24 * time.Hour
 // Compare how another place's tide differs from a place's: turns are paired
 // with the nearest of their kind within six hours. Times reversed, more than
 // 400 days, or no turns to pair are errors.
-func Compare(place, other Place, from, to time.Time) (Comparison, error) {
+func Compare(place, other Predictor, from, to time.Time) (Comparison, error) {
 	if to.Sub(from) > longestComparison {
 		return Comparison{}, fmt.Errorf("tide: at most 400 days are compared at once")
 	}
@@ -62,7 +62,7 @@ func Compare(place, other Place, from, to time.Time) (Comparison, error) {
 	return c, err
 }
 
-func rms(place, other Place, from, to time.Time) (float64, error) {
+func rms(place, other Predictor, from, to time.Time) (float64, error) {
 	a, err := Over(place, from, to)
 	if err != nil {
 		return 0, err

@@ -9,9 +9,9 @@ import (
 	"time"
 )
 
-// Place is anything that has a tide: harmonics, or another place's tide shifted
+// Predictor is anything that has a tide: harmonics, or another place's tide shifted
 // and scaled.
-type Place interface {
+type Predictor interface {
 	// Turns with from ≤ time ≤ to, in order.
 	Turns(from, to time.Time) ([]Turn, error)
 	// MeanSpringRange in metres.
@@ -24,7 +24,7 @@ type Place interface {
 
 // Identify gives every number a place's tide rests on, in an order of its own: two
 // places with the same numbers have the same tide.
-func Identify(p Place, put func(...float64)) { p.identify(put) }
+func Identify(p Predictor, put func(...float64)) { p.identify(put) }
 
 // source is a place whose levels can be had within an interval.
 type source interface {
@@ -66,7 +66,7 @@ type memoKey struct {
 }
 
 // Over does what the function of that name does.
-func (m *Memo) Over(place Place, from, to time.Time) (*Curve, error) {
+func (m *Memo) Over(place Predictor, from, to time.Time) (*Curve, error) {
 	return over(place, from, to, m.turns)
 }
 
@@ -101,9 +101,9 @@ type Curve struct {
 const reach = 5 * 24 * time.Hour
 
 // Over prepares the tide between two times.
-func Over(place Place, from, to time.Time) (*Curve, error) { return over(place, from, to, find) }
+func Over(place Predictor, from, to time.Time) (*Curve, error) { return over(place, from, to, find) }
 
-func over(place Place, from, to time.Time, turns turnsOf) (*Curve, error) {
+func over(place Predictor, from, to time.Time, turns turnsOf) (*Curve, error) {
 	if to.Before(from) {
 		return nil, ReversedError{from, to}
 	}
@@ -265,7 +265,7 @@ func (c *Curve) Stage(t time.Time) (Stage, error) {
 }
 
 // At is the stage of one moment without preparing an interval first.
-func At(p Place, t time.Time) (Stage, error) {
+func At(p Predictor, t time.Time) (Stage, error) {
 	c, err := Over(p, t, t)
 	if err != nil {
 		return Stage{}, err

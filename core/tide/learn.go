@@ -40,7 +40,7 @@ const unsure = 15 * time.Minute
 // squares. Each noted turn belongs to the reference's nearest of its kind. The
 // error is that of the scatter, and never better than a quarter of an hour a
 // note.
-func Learn(reference Place, noted []Noted) (Learned, error) {
+func Learn(reference Predictor, noted []Noted) (Learned, error) {
 	if len(noted) == 0 {
 		return Learned{}, fmt.Errorf("tide: no high or low water was noted")
 	}
@@ -79,7 +79,7 @@ func Learn(reference Place, noted []Noted) (Learned, error) {
 	return out, nil
 }
 
-func nearestTurn(reference Place, n Noted) (Turn, error) {
+func nearestTurn(reference Predictor, n Noted) (Turn, error) {
 	turns, err := reference.Turns(n.Time.Add(-furthestLag), n.Time.Add(furthestLag))
 	if err != nil {
 		return Turn{}, err

@@ -19,7 +19,7 @@ func TestSampledIsTheCurve(t *testing.T) {
 	from := time.Date(2026, 5, 12, 0, 0, 0, 0, time.UTC)
 	surge, err := NewSurge(0.4, from.Add(30*time.Hour), 24*time.Hour)
 	require.NoError(t, err)
-	for name, p := range map[string]Place{"harmonics": h, "secondary": sec, "surged": WithSurge(sec, surge)} {
+	for name, p := range map[string]Predictor{"harmonics": h, "secondary": sec, "surged": WithSurge(sec, surge)} {
 		c, err := Over(p, from, from.AddDate(0, 0, 14))
 		require.NoError(t, err)
 		const step = 10 * time.Minute
@@ -64,11 +64,11 @@ func TestMemoOverIsOver(t *testing.T) {
 
 // Equal numbers, equal tide; a changed one shows.
 func TestIdentifyTellsPlacesApart(t *testing.T) {
-	numbers := func(p Place) (out []float64) {
+	numbers := func(p Predictor) (out []float64) {
 		Identify(p, func(v ...float64) { out = append(out, v...) })
 		return out
 	}
-	build := func(amplitude float64, lag time.Duration) Place {
+	build := func(amplitude float64, lag time.Duration) Predictor {
 		h, err := NewHarmonics([]Constituent{{"M2", amplitude, 40}}, 0.9)
 		require.NoError(t, err)
 		p, err := Follow(h, Lagged(lag, 1))

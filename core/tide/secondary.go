@@ -44,7 +44,7 @@ func (o Offsets) None() bool { return o.Then(Offsets{}) == Offsets{FactorHigh: 1
 
 // Follow is the tide of a place with offsets on a reference: the reference
 // itself where they change nothing.
-func Follow(reference *Harmonics, o Offsets) (Place, error) {
+func Follow(reference *Harmonics, o Offsets) (Predictor, error) {
 	if o.None() {
 		return reference, nil
 	}
@@ -122,7 +122,7 @@ func (s *Secondary) prepare(from, to time.Time, turns turnsOf) (source, error) {
 func (m *mapped) reaches(from, to time.Time) bool {
 	const enough = 3
 	n := len(m.pairs)
-	return n > 2*enough && m.pairs[enough-1].own.Time.Before(from) && m.pairs[n-enough].own.Time.After(to)
+	return n > 2*enough && m.pairs[enough-1].secondary.Time.Before(from) && m.pairs[n-enough].secondary.Time.After(to)
 }
 
 // mapped carries the reference's turns of an interval over to the place.
@@ -136,7 +136,7 @@ func (s *Secondary) mapped(from, to time.Time, turns turnsOf) (*mapped, error) {
 		p := pair{k, s.offsets.turn(k)}
 		// Different lags can put a small high after the low that follows it; the
 		// two then cancel and the place has neither.
-		if n := len(m.pairs); n > 0 && !p.own.Time.After(m.pairs[n-1].own.Time) {
+		if n := len(m.pairs); n > 0 && !p.secondary.Time.After(m.pairs[n-1].secondary.Time) {
 			m.pairs = m.pairs[:n-1]
 			continue
 		}
@@ -161,7 +161,7 @@ const (
 )
 
 // pair is a turn of the reference and the one it becomes.
-type pair struct{ ref, own Turn }
+type pair struct{ ref, secondary Turn }
 
 // mapped is a secondary place over a known stretch.
 type mapped struct {
@@ -172,8 +172,8 @@ type mapped struct {
 func (m *mapped) Turns(from, to time.Time) ([]Turn, error) {
 	var turns []Turn
 	for _, p := range m.pairs {
-		if !p.own.Time.Before(from) && !p.own.Time.After(to) {
-			turns = append(turns, p.own)
+		if !p.secondary.Time.Before(from) && !p.secondary.Time.After(to) {
+			turns = append(turns, p.secondary)
 		}
 	}
 	return turns, nil
@@ -181,21 +181,21 @@ func (m *mapped) Turns(from, to time.Time) ([]Turn, error) {
 
 // span finds the pairs around t and the reference time that t stands for.
 func (m *mapped) span(t time.Time) (a, b pair, ref time.Time, stretch float64) {
-	i := sort.Search(len(m.pairs), func(i int) bool { return m.pairs[i].own.Time.After(t) })
+	i := sort.Search(len(m.pairs), func(i int) bool { return m.pairs[i].secondary.Time.After(t) })
 	i = min(max(i, 1), len(m.pairs)-1)
 	a, b = m.pairs[i-1], m.pairs[i]
-	stretch = b.ref.Time.Sub(a.ref.Time).Seconds() / b.own.Time.Sub(a.own.Time).Seconds()
-	ref = a.ref.Time.Add(time.Duration(float64(t.Sub(a.own.Time)) * stretch))
+	stretch = b.ref.Time.Sub(a.ref.Time).Seconds() / b.secondary.Time.Sub(a.secondary.Time).Seconds()
+	ref = a.ref.Time.Add(time.Duration(float64(t.Sub(a.secondary.Time)) * stretch))
 	return a, b, ref, stretch
 }
 
 func (p pair) scale(b pair) float64 {
-	return (b.own.LevelM - p.own.LevelM) / (b.ref.LevelM - p.ref.LevelM)
+	return (b.secondary.LevelM - p.secondary.LevelM) / (b.ref.LevelM - p.ref.LevelM)
 }
 
 func (m *mapped) Level(t time.Time) float64 {
 	a, b, ref, _ := m.span(t)
-	return a.own.LevelM + (m.reference.Level(ref)-a.ref.LevelM)*a.scale(b)
+	return a.secondary.LevelM + (m.reference.Level(ref)-a.ref.LevelM)*a.scale(b)
 }
 
 // Series reads the reference's own from a net a step wide and interpolates it through
@@ -213,7 +213,7 @@ func (m *mapped) Series(dst []float64, from time.Time, step time.Duration) {
 		a, b, ref, _ := m.span(from.Add(time.Duration(i) * step))
 		x := float64(ref.Sub(begin)) / float64(step)
 		k := min(max(int(x), 1), len(net)-3)
-		dst[i] = a.own.LevelM + (through(net[k-1:k+3], x-float64(k))-a.ref.LevelM)*a.scale(b)
+		dst[i] = a.secondary.LevelM + (through(net[k-1:k+3], x-float64(k))-a.ref.LevelM)*a.scale(b)
 	}
 }
 

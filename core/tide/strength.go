@@ -54,7 +54,7 @@ const neighbourhood = 3 * 24 * time.Hour
 // Peaks lists springs and neaps with from ≤ time ≤ to. The range compared is
 // that of a whole lunar day (the highest less the lowest turn within 12.4 h on
 // each side), so that a diurnal inequality does not count.
-func Peaks(p Place, from, to time.Time) ([]Peak, error) {
+func Peaks(p Predictor, from, to time.Time) ([]Peak, error) {
 	const half = 745 * time.Minute // half a lunar day
 	turns, err := p.Turns(from.Add(-neighbourhood-2*half), to.Add(neighbourhood+2*half))
 	if err != nil {
@@ -98,7 +98,7 @@ func Peaks(p Place, from, to time.Time) ([]Peak, error) {
 const peakAhead = 10 * 24 * time.Hour
 
 // NextPeak is the next springs or neaps after a time; nil where none is found.
-func NextPeak(p Place, t time.Time) (*Peak, error) {
+func NextPeak(p Predictor, t time.Time) (*Peak, error) {
 	peaks, err := Peaks(p, t, t.Add(peakAhead))
 	if err != nil || len(peaks) == 0 {
 		return nil, err
@@ -107,7 +107,7 @@ func NextPeak(p Place, t time.Time) (*Peak, error) {
 }
 
 // PeaksAround an interval: those in it, the last before and the first after.
-func PeaksAround(p Place, from, to time.Time) ([]Peak, error) {
+func PeaksAround(p Predictor, from, to time.Time) ([]Peak, error) {
 	peaks, err := Peaks(p, from.Add(-peakAhead), to.Add(peakAhead))
 	var out []Peak
 	for i, k := range peaks {

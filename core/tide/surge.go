@@ -55,12 +55,12 @@ func (s Surge) At(t time.Time) (levelM, rateMPerH float64) {
 
 // Surged is a place whose water stands off its prediction for a while.
 type Surged struct {
-	place Place
+	place Predictor
 	surge Surge
 }
 
 // WithSurge adds a surge to a place's tide.
-func WithSurge(p Place, s Surge) *Surged { return &Surged{p, s} }
+func WithSurge(p Predictor, s Surge) *Surged { return &Surged{p, s} }
 
 // Turns of the water as it is, surge included.
 func (s *Surged) Turns(from, to time.Time) ([]Turn, error) {

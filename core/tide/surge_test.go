@@ -14,7 +14,7 @@ func TestASurgeShiftsEverythingAndFades(t *testing.T) {
 	seen := day.Add(9 * time.Hour)
 	s, err := NewSurge(0.3, seen, 18*time.Hour)
 	require.NoError(t, err)
-	for _, place := range []Place{h, must(NewSecondary(h, Lagged(40*time.Minute, 0.9)))} {
+	for _, place := range []Predictor{h, must(NewSecondary(h, Lagged(40*time.Minute, 0.9)))} {
 		plain, err := Over(place, day, day.AddDate(0, 0, 3))
 		require.NoError(t, err)
 		c, err := Over(WithSurge(place, s), day, day.AddDate(0, 0, 3))

@@ -12,7 +12,7 @@ import (
 )
 
 // asTable is a year book: turns to the minute and to the centimetre.
-func asTable(t *testing.T, p Place, from, to time.Time) []Turn {
+func asTable(t *testing.T, p Predictor, from, to time.Time) []Turn {
 	t.Helper()
 	turns, err := p.Turns(from, to)
 	require.NoError(t, err)

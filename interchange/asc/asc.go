@@ -16,7 +16,7 @@ import (
 	"strings"
 
 	"greypebble/core/ground"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 // Meaning of a file's numbers.
@@ -72,10 +72,10 @@ func Read(raw []byte, m Meaning) (*ground.Grid, error) {
 			}
 			v, err := strconv.ParseFloat(word, 64)
 			if err != nil || math.IsInf(v, 0) {
-				return nil, misread.At(line, "", fmt.Sprintf("expected a number, not %q", clipped(word)))
+				return nil, parse.At(line, "", fmt.Sprintf("expected a number, not %q", clipped(word)))
 			}
 			if n == h.rows*h.cols {
-				return nil, misread.At(line, "", fmt.Sprintf("more than the %d × %d numbers the header says", h.rows, h.cols))
+				return nil, parse.At(line, "", fmt.Sprintf("more than the %d × %d numbers the header says", h.rows, h.cols))
 			}
 			if v != h.noData && !math.IsNaN(v) {
 				z := v * m.Scale
@@ -83,7 +83,7 @@ func Read(raw []byte, m Meaning) (*ground.Grid, error) {
 					z = -z
 				}
 				if z += m.DatumM; math.Abs(z) > highest {
-					return nil, misread.At(line, "", fmt.Sprintf("%v is no height near a shore: are unit and NODATA_value right?", v))
+					return nil, parse.At(line, "", fmt.Sprintf("%v is no height near a shore: are unit and NODATA_value right?", v))
 				}
 				g.Set(h.rows-1-n/h.cols, n%h.cols, z)
 			}
@@ -91,10 +91,10 @@ func Read(raw []byte, m Meaning) (*ground.Grid, error) {
 		}
 	}
 	if err := in.Err(); err != nil {
-		return nil, misread.At(line+1, "", "the line is too long")
+		return nil, parse.At(line+1, "", "the line is too long")
 	}
 	if n < h.rows*h.cols {
-		return nil, misread.At(line, "", fmt.Sprintf("the file ends after %d numbers; expected %d × %d", n, h.rows, h.cols))
+		return nil, parse.At(line, "", fmt.Sprintf("the file ends after %d numbers; expected %d × %d", n, h.rows, h.cols))
 	}
 	return g, nil
 }
@@ -131,13 +131,13 @@ func readHeader(in *bufio.Scanner) (h header, line int, first string, err error)
 			break
 		}
 		if len(fields) != 2 || seen[name] {
-			return h, line, "", misread.At(line, "", fmt.Sprintf("expected one name and one number, such as ncols 120, not %q",
+			return h, line, "", parse.At(line, "", fmt.Sprintf("expected one name and one number, such as ncols 120, not %q",
 				clipped(in.Text())))
 		}
 		seen[name] = true
 		v, err := strconv.ParseFloat(fields[1], 64)
 		if err != nil || math.IsInf(v, 0) || math.IsNaN(v) && name != "nodata_value" {
-			return h, line, "", misread.At(line, name, fmt.Sprintf("expected a number, not %q", clipped(fields[1])))
+			return h, line, "", parse.At(line, name, fmt.Sprintf("expected a number, not %q", clipped(fields[1])))
 		}
 		switch name {
 		case "ncols":
@@ -157,7 +157,7 @@ func readHeader(in *bufio.Scanner) (h header, line int, first string, err error)
 		case "nodata_value":
 			h.noData = v
 		default:
-			return h, line, "", misread.At(line, name, "not known; expected ncols, nrows, xllcorner, yllcorner, cellsize, NODATA_value")
+			return h, line, "", parse.At(line, name, "not known; expected ncols, nrows, xllcorner, yllcorner, cellsize, NODATA_value")
 		}
 	}
 	for _, need := range [][]string{{"ncols"}, {"nrows"}, {"xllcorner", "xllcenter"}, {"yllcorner", "yllcenter"}, {"cellsize", "dx"}} {
@@ -166,11 +166,11 @@ func readHeader(in *bufio.Scanner) (h header, line int, first string, err error)
 			found = found || seen[n]
 		}
 		if !found {
-			return h, line, "", misread.At(max(line, 1), need[0], "missing from the header")
+			return h, line, "", parse.At(max(line, 1), need[0], "missing from the header")
 		}
 	}
 	if h.cols < 2 || h.rows < 2 || !(h.dx > 0) || !(h.dy > 0) {
-		return h, line, "", misread.At(line, "", "ncols and nrows must be 2 or more and cellsize more than 0")
+		return h, line, "", parse.At(line, "", "ncols and nrows must be 2 or more and cellsize more than 0")
 	}
 	return h, line, first, nil
 }

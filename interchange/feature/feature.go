@@ -19,8 +19,8 @@ const (
 	Area  Kind = "area"
 )
 
-// Place on the Earth, WGS 84.
-type Place struct {
+// Position on the Earth, WGS 84.
+type Position struct {
 	Lat, Lon float64
 	// Ele is the elevation in metres and Time the moment, where they are known.
 	Ele  *float64
@@ -32,7 +32,7 @@ type Feature struct {
 	Kind                       Kind
 	Name, Comment, Description string
 	Symbol, Type               string
-	Parts                      [][]Place
+	Parts                      [][]Position
 	// Properties beyond those, as texts.
 	Properties map[string]string
 }
@@ -48,7 +48,7 @@ const (
 
 // Check refuses places that are not on Earth, and says so when latitude and
 // longitude look swapped.
-func (p Place) Check() error {
+func (p Position) Check() error {
 	switch {
 	case math.IsNaN(p.Lat) || math.IsNaN(p.Lon) || math.Abs(p.Lon) > 180 || math.Abs(p.Lat) > 180:
 		return fmt.Errorf("latitude %v, longitude %v is not on Earth; degrees of WGS 84 are expected", p.Lat, p.Lon)

@@ -20,7 +20,7 @@ import (
 	"unicode/utf8"
 
 	"greypebble/core/conditions"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 // Forecast is readings and when they were worked out.
@@ -51,13 +51,13 @@ const (
 func Read(raw []byte) (Forecast, error) {
 	raw = bytes.TrimPrefix(raw, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(raw) {
-		return Forecast{}, misread.At(1, "", "not UTF-8 text")
+		return Forecast{}, parse.At(1, "", "not UTF-8 text")
 	}
 	r := csv.NewReader(bytes.NewReader(raw))
 	r.FieldsPerRecord = -1
 	header, err := r.Read()
 	if err != nil {
-		return Forecast{}, misread.At(1, "", "empty; expected a header of CF standard names")
+		return Forecast{}, parse.At(1, "", "empty; expected a header of CF standard names")
 	}
 	at, err := indexes(header)
 	if err != nil {
@@ -72,27 +72,27 @@ func Read(raw []byte) (Forecast, error) {
 		}
 		var bad *csv.ParseError
 		if errors.As(err, &bad) {
-			return Forecast{}, misread.At(bad.Line, "", "quotation marks do not match")
+			return Forecast{}, parse.At(bad.Line, "", "quotation marks do not match")
 		}
 		if err != nil {
 			return Forecast{}, err
 		}
 		line, _ := r.FieldPos(0)
 		if rows++; rows > mostRows {
-			return Forecast{}, misread.At(line, "", fmt.Sprintf("more than %d rows", mostRows))
+			return Forecast{}, parse.At(line, "", fmt.Sprintf("more than %d rows", mostRows))
 		}
 		if len(record) != len(header) {
-			return Forecast{}, misread.At(line, "", fmt.Sprintf("%d values, expected %d: the file is cut", len(record), len(header)))
+			return Forecast{}, parse.At(line, "", fmt.Sprintf("%d values, expected %d: the file is cut", len(record), len(header)))
 		}
 		if err := f.row(line, at, record); err != nil {
 			return Forecast{}, err
 		}
 	}
 	if n := len(raw); n > 0 && raw[n-1] != '\n' {
-		return Forecast{}, misread.At(1+bytes.Count(raw, []byte("\n")), "", "the last line does not end: the file is cut")
+		return Forecast{}, parse.At(1+bytes.Count(raw, []byte("\n")), "", "the last line does not end: the file is cut")
 	}
 	if rows == 0 {
-		return Forecast{}, misread.At(2, "", "no rows")
+		return Forecast{}, parse.At(2, "", "no rows")
 	}
 	return f, nil
 }
@@ -103,7 +103,7 @@ func indexes(header []string) (map[string]int, error) {
 	for i, h := range header {
 		name := strings.TrimSpace(h)
 		if _, twice := at[name]; twice {
-			return nil, misread.At(1, name, "there are two such columns; expected one")
+			return nil, parse.At(1, name, "there are two such columns; expected one")
 		}
 		at[name] = i
 		if _, ok := names[name]; ok {
@@ -112,11 +112,11 @@ func indexes(header []string) (map[string]int, error) {
 	}
 	for _, need := range []string{timeColumn, issuedColumn} {
 		if _, ok := at[need]; !ok {
-			return nil, misread.At(1, need, "missing")
+			return nil, parse.At(1, need, "missing")
 		}
 	}
 	if known == 0 {
-		return nil, misread.At(1, "", "no column has a CF standard name known here")
+		return nil, parse.At(1, "", "no column has a CF standard name known here")
 	}
 	return at, nil
 }
@@ -125,7 +125,7 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 	moment := func(column string) (time.Time, error) {
 		t, err := time.Parse(time.RFC3339, strings.TrimSpace(record[at[column]]))
 		if err != nil {
-			return t, misread.At(line, column, fmt.Sprintf("expected a time like 2026-05-12T06:00:00Z, not %q", record[at[column]]))
+			return t, parse.At(line, column, fmt.Sprintf("expected a time like 2026-05-12T06:00:00Z, not %q", record[at[column]]))
 		}
 		return t.UTC(), nil
 	}
@@ -138,7 +138,7 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 		return err
 	}
 	if !f.Issued.IsZero() && !issued.Equal(f.Issued) {
-		return misread.At(line, issuedColumn, "differs from the line before; expected one forecast a file")
+		return parse.At(line, issuedColumn, "differs from the line before; expected one forecast a file")
 	}
 	f.Issued = issued
 	for name, m := range names {
@@ -148,12 +148,12 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 		}
 		v, err := strconv.ParseFloat(strings.TrimSpace(record[i]), 64)
 		if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
-			return misread.At(line, name, fmt.Sprintf("expected a number, not %q", record[i]))
+			return parse.At(line, name, fmt.Sprintf("expected a number, not %q", record[i]))
 		}
 		reading := conditions.Reading{Kind: m.Kind, Value: math.Round((v-m.CFOffset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
 			Source: "forecast of " + issued.Format("2 Jan 15:04") + " UTC"}
 		if err := reading.Validate(); err != nil {
-			return misread.At(line, name, strings.TrimPrefix(err.Error(), "conditions: "))
+			return parse.At(line, name, strings.TrimPrefix(err.Error(), "conditions: "))
 		}
 		f.Readings = append(f.Readings, reading)
 	}

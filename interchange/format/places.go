@@ -12,7 +12,7 @@ import (
 	"greypebble/interchange/geojson"
 	"greypebble/interchange/gpx"
 	"greypebble/interchange/kml"
-	"greypebble/interchange/places"
+	"greypebble/interchange/pointcsv"
 )
 
 // Kind of file a format is, as a form shows it.
@@ -44,7 +44,7 @@ var ofPlaces = []Places{
 	{Kind{"kml", "KML", "places for a globe", []string{".kml"}, "application/vnd.google-earth.kml+xml"}, false,
 		kml.Read, kml.Write},
 	{Kind{"csv", "CSV", "a table of points", []string{".csv"}, "text/csv; charset=utf-8"}, false,
-		places.Read, func(list []feature.Feature) ([]byte, error) { return places.Write(list), nil }},
+		pointcsv.Read, func(list []feature.Feature) ([]byte, error) { return pointcsv.Write(list), nil }},
 }
 
 // OfPlaces are the formats of places, in the order they are offered.

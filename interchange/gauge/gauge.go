@@ -12,7 +12,7 @@ import (
 	"time"
 
 	"greypebble/core/tide"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -56,7 +56,7 @@ func Read(raw []byte, o Options) ([]tide.Sample, error) {
 			return nil, err
 		}
 		if samples = append(samples, tide.Sample{Time: at, HeightM: h}); len(samples) > MostSamples {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d readings; send the record in parts", MostSamples))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d readings; send the record in parts", MostSamples))
 		}
 	}
 }
@@ -82,12 +82,12 @@ func HeightOf(t *table.Table) (Height, error) {
 			continue
 		}
 		if h.name != "" {
-			return h, misread.At(1, n, "there are two such columns; expected one")
+			return h, parse.At(1, n, "there are two such columns; expected one")
 		}
 		h.name, h.scale = n, s
 	}
 	if _, timed := t.Columns["time"]; !timed || h.name == "" {
-		return h, misread.At(1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q",
+		return h, parse.At(1, "", fmt.Sprintf("expected columns time and height_m (or height_cm, height_ft), not %q",
 			strings.Join(t.Header, ", ")))
 	}
 	return h, nil
@@ -97,7 +97,7 @@ func HeightOf(t *table.Table) (Height, error) {
 func (h Height) Metres() (float64, error) {
 	v, err := h.table.Number(h.name)
 	if v *= h.scale; err == nil && math.Abs(v) > highest {
-		return v, misread.At(h.table.Line(), h.name,
+		return v, parse.At(h.table.Line(), h.name,
 			fmt.Sprintf("a height of %.6g m cannot be; expected between −%d and %d m: is the unit right?", v, highest, highest))
 	}
 	return v, err

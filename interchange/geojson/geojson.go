@@ -77,7 +77,7 @@ func featuresOf(f *geojson.Feature) (list []feature.Feature, why string, err err
 		return nil, "it has no geometry", nil
 	}
 	base := described(f)
-	add := func(k feature.Kind, parts ...[]feature.Place) {
+	add := func(k feature.Kind, parts ...[]feature.Position) {
 		g := base
 		g.Kind, g.Parts = k, parts
 		list = append(list, g)
@@ -86,7 +86,7 @@ func featuresOf(f *geojson.Feature) (list []feature.Feature, why string, err err
 	walk = func(g orb.Geometry) {
 		switch g := g.(type) {
 		case orb.Point:
-			add(feature.Point, []feature.Place{{Lat: g[1], Lon: g[0]}})
+			add(feature.Point, []feature.Position{{Lat: g[1], Lon: g[0]}})
 		case orb.MultiPoint:
 			for _, p := range g {
 				walk(p)
@@ -98,13 +98,13 @@ func featuresOf(f *geojson.Feature) (list []feature.Feature, why string, err err
 			}
 			add(k, places(g))
 		case orb.MultiLineString:
-			var parts [][]feature.Place
+			var parts [][]feature.Position
 			for _, l := range g {
 				parts = append(parts, places(l))
 			}
 			add(feature.Track, parts...)
 		case orb.Polygon:
-			var rings [][]feature.Place
+			var rings [][]feature.Position
 			for _, r := range g {
 				rings = append(rings, open(places(orb.LineString(r))))
 			}
@@ -158,16 +158,16 @@ func described(f *geojson.Feature) feature.Feature {
 	return out
 }
 
-func places(l orb.LineString) []feature.Place {
-	out := make([]feature.Place, len(l))
+func places(l orb.LineString) []feature.Position {
+	out := make([]feature.Position, len(l))
 	for i, p := range l {
-		out[i] = feature.Place{Lat: p[1], Lon: p[0]}
+		out[i] = feature.Position{Lat: p[1], Lon: p[0]}
 	}
 	return out
 }
 
 // open drops the last place of a ring where it repeats the first.
-func open(ring []feature.Place) []feature.Place {
+func open(ring []feature.Position) []feature.Position {
 	if n := len(ring); n > 1 && ring[0].Lat == ring[n-1].Lat && ring[0].Lon == ring[n-1].Lon {
 		return ring[:n-1]
 	}
@@ -233,7 +233,7 @@ func Write(list []feature.Feature) ([]byte, error) {
 	return c.MarshalJSON()
 }
 
-func line(part []feature.Place) orb.LineString {
+func line(part []feature.Position) orb.LineString {
 	out := make(orb.LineString, len(part))
 	for i, p := range part {
 		out[i] = orb.Point{p.Lon, p.Lat}

@@ -24,7 +24,7 @@ func TestTheStandardsExample(t *testing.T) {
 	require.NoError(t, err)
 	assert.Empty(t, skipped)
 	require.Len(t, got, 3)
-	assert.Equal(t, feature.Place{Lat: 0.5, Lon: 102}, got[0].Parts[0][0])
+	assert.Equal(t, feature.Position{Lat: 0.5, Lon: 102}, got[0].Parts[0][0])
 	assert.Equal(t, feature.Track, got[1].Kind)
 	assert.Len(t, got[2].Parts[0], 4, "a ring is kept open")
 	assert.JSONEq(t, `{"this": "that"}`, got[2].Properties["prop1"])
@@ -53,10 +53,10 @@ func TestMistakesAreNamed(t *testing.T) {
 func TestRoundTrip(t *testing.T) {
 	text := rapid.StringMatching(`[A-Za-z é"]{0,9}`)
 	rapid.Check(t, func(t *rapid.T) {
-		part := func(n int) []feature.Place {
-			var out []feature.Place
+		part := func(n int) []feature.Position {
+			var out []feature.Position
 			for i := range n {
-				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
+				out = append(out, feature.Position{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
 					rapid.Float64Range(0, 0.9).Draw(t, "lon")})
 			}
 			return out
@@ -66,7 +66,7 @@ func TestRoundTrip(t *testing.T) {
 			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Route, feature.Area}).Draw(t,
 				"kind"), Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
 			n := map[feature.Kind]int{feature.Point: 1, feature.Track: 4, feature.Route: 3, feature.Area: 5}[f.Kind]
-			f.Parts = [][]feature.Place{part(n)}
+			f.Parts = [][]feature.Position{part(n)}
 			if f.Kind == feature.Track && rapid.Bool().Draw(t, "two") {
 				f.Parts = append(f.Parts, part(3))
 			}

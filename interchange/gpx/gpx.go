@@ -14,7 +14,7 @@ import (
 	"time"
 
 	"greypebble/interchange/feature"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 type document struct {
@@ -77,22 +77,22 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		var syntax *xml.SyntaxError
 		switch {
 		case errors.As(err, &syntax):
-			return nil, nil, misread.At(syntax.Line, "", syntax.Msg)
+			return nil, nil, parse.At(syntax.Line, "", syntax.Msg)
 		case errors.Is(err, io.EOF):
-			return nil, nil, misread.At(1, "", "no GPX was found; expected <gpx …>")
+			return nil, nil, parse.At(1, "", "no GPX was found; expected <gpx …>")
 		}
-		return nil, nil, misread.At(line, "", err.Error())
+		return nil, nil, parse.At(line, "", err.Error())
 	}
 	r := reader{}
 	for i, p := range doc.Points {
 		f := feature.Feature{Kind: feature.Point, Name: p.Name, Comment: p.Comment, Description: p.Description, Symbol: p.Symbol,
 			Type: p.Type}
-		f.Parts = [][]feature.Place{r.places(fmt.Sprintf("wpt %d", i+1), []point{p})}
+		f.Parts = [][]feature.Position{r.places(fmt.Sprintf("wpt %d", i+1), []point{p})}
 		r.keep(f)
 	}
 	for i, p := range doc.Routes {
 		f := feature.Feature{Kind: feature.Route, Name: p.Name, Comment: p.Comment, Description: p.Description, Type: p.Type}
-		f.Parts = [][]feature.Place{r.places(fmt.Sprintf("rte %d", i+1), p.Points)}
+		f.Parts = [][]feature.Position{r.places(fmt.Sprintf("rte %d", i+1), p.Points)}
 		r.keep(f)
 	}
 	for i, t := range doc.Tracks {
@@ -141,14 +141,14 @@ func (r *reader) fail(err error) {
 	}
 }
 
-func (r *reader) places(where string, list []point) []feature.Place {
-	out := make([]feature.Place, 0, len(list))
+func (r *reader) places(where string, list []point) []feature.Position {
+	out := make([]feature.Position, 0, len(list))
 	for i, p := range list {
 		if p.Lat == nil || p.Lon == nil {
 			r.fail(fmt.Errorf("gpx: %s, point %d: lat and lon are missing", where, i+1))
 			return nil
 		}
-		q := feature.Place{Lat: *p.Lat, Lon: *p.Lon, Ele: p.Ele}
+		q := feature.Position{Lat: *p.Lat, Lon: *p.Lon, Ele: p.Ele}
 		if err := q.Check(); err != nil {
 			r.fail(fmt.Errorf("gpx: %s, point %d: %w", where, i+1, err))
 			return nil
@@ -217,7 +217,7 @@ func Write(list []feature.Feature, creator string) ([]byte, error) {
 	return append([]byte(xml.Header), append(out, '\n')...), err
 }
 
-func pointOf(p feature.Place) point {
+func pointOf(p feature.Position) point {
 	q := point{Lat: &p.Lat, Lon: &p.Lon, Ele: p.Ele}
 	if p.Time != nil {
 		q.Time = p.Time.UTC().Format(time.RFC3339Nano)

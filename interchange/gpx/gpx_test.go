@@ -54,8 +54,8 @@ func TestMistakesAreNamed(t *testing.T) {
 func TestRoundTrip(t *testing.T) {
 	text := rapid.StringMatching(`[A-Za-z<&> é"']{0,12}`)
 	rapid.Check(t, func(t *rapid.T) {
-		place := func() feature.Place {
-			p := feature.Place{Lat: rapid.Float64Range(-90, 90).Draw(t, "lat"), Lon: rapid.Float64Range(-180, 180).Draw(t, "lon")}
+		place := func() feature.Position {
+			p := feature.Position{Lat: rapid.Float64Range(-90, 90).Draw(t, "lat"), Lon: rapid.Float64Range(-180, 180).Draw(t, "lon")}
 			if rapid.Bool().Draw(t, "ele") {
 				e := rapid.Float64Range(-100, 100).Draw(t, "e")
 				p.Ele = &e
@@ -69,15 +69,15 @@ func TestRoundTrip(t *testing.T) {
 		var points, routes, tracks []feature.Feature
 		for range rapid.IntRange(0, 3).Draw(t, "points") {
 			points = append(points, feature.Feature{Kind: feature.Point, Name: text.Draw(t, "n"), Comment: text.Draw(t, "c"),
-				Description: text.Draw(t, "d"), Symbol: text.Draw(t, "s"), Type: text.Draw(t, "y"), Parts: [][]feature.Place{{place()}}})
+				Description: text.Draw(t, "d"), Symbol: text.Draw(t, "s"), Type: text.Draw(t, "y"), Parts: [][]feature.Position{{place()}}})
 		}
 		for range rapid.IntRange(0, 2).Draw(t, "routes") {
 			routes = append(routes, feature.Feature{Kind: feature.Route, Name: text.Draw(t, "n"),
-				Parts: [][]feature.Place{{place(), place()}}})
+				Parts: [][]feature.Position{{place(), place()}}})
 		}
 		for range rapid.IntRange(0, 2).Draw(t, "tracks") {
 			tracks = append(tracks, feature.Feature{Kind: feature.Track, Name: text.Draw(t, "n"),
-				Parts: [][]feature.Place{{place()}, {place(), place()}}})
+				Parts: [][]feature.Position{{place()}, {place(), place()}}})
 		}
 		list := append(append(points, routes...), tracks...)
 		raw, err := Write(list, "test")

@@ -9,7 +9,7 @@ import (
 	"strings"
 
 	"greypebble/core/kit"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -62,14 +62,14 @@ func Read(raw []byte) ([]kit.Item, error) {
 			return out, err
 		}
 		if len(out) == most {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d things; send the file in parts", most))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d things; send the file in parts", most))
 		}
 		i, err := read(t)
 		if err != nil {
 			return nil, err
 		}
 		if err := i.Validate(); err != nil {
-			return nil, misread.At(t.Line(), "", strings.TrimPrefix(err.Error(), "kit: "))
+			return nil, parse.At(t.Line(), "", strings.TrimPrefix(err.Error(), "kit: "))
 		}
 		out = append(out, i)
 	}
@@ -82,12 +82,12 @@ func checkHeader(t *table.Table) error {
 	}
 	for name := range t.Columns {
 		if !strings.Contains(" "+strings.Join(known, " ")+" ", " "+name+" ") {
-			return misread.At(1, name, "unknown column; known are "+strings.Join(known, ", "))
+			return parse.At(1, name, "unknown column; known are "+strings.Join(known, ", "))
 		}
 	}
 	for _, c := range []string{"kind", "name"} {
 		if _, there := t.Columns[c]; !there {
-			return misread.At(1, "", fmt.Sprintf("expected at least the columns kind and name, not %q", strings.Join(t.Header, ", ")))
+			return parse.At(1, "", fmt.Sprintf("expected at least the columns kind and name, not %q", strings.Join(t.Header, ", ")))
 		}
 	}
 	return nil
@@ -114,7 +114,7 @@ func read(t *table.Table) (kit.Item, error) {
 		case c.flag != nil:
 			v, ok := map[string]bool{"yes": true, "no": false, "true": true, "false": false, "1": true, "0": false}[strings.ToLower(text)]
 			if !ok {
-				return i, misread.At(t.Line(), c.name, fmt.Sprintf("expected yes or no, not %q", text))
+				return i, parse.At(t.Line(), c.name, fmt.Sprintf("expected yes or no, not %q", text))
 			}
 			*c.flag(&i) = v
 		default:
@@ -124,7 +124,7 @@ func read(t *table.Table) (kit.Item, error) {
 			}
 			if c.name == "count" {
 				if v != math.Trunc(v) || math.Abs(v) > 1e6 {
-					return i, misread.At(t.Line(), c.name, fmt.Sprintf("expected a whole number, not %q", text))
+					return i, parse.At(t.Line(), c.name, fmt.Sprintf("expected a whole number, not %q", text))
 				}
 				i.Count = int(v)
 			} else {

@@ -15,7 +15,7 @@ import (
 	"github.com/twpayne/go-kml/v3"
 
 	"greypebble/interchange/feature"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 type placemark struct {
@@ -57,7 +57,7 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		}
 		line, _ := d.InputPos()
 		if err != nil {
-			return nil, nil, misread.At(line, "", err.Error())
+			return nil, nil, parse.At(line, "", err.Error())
 		}
 		start, ok := token.(xml.StartElement)
 		if !ok {
@@ -69,28 +69,28 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		case "GroundOverlay", "NetworkLink", "ScreenOverlay", "Tour":
 			passed[start.Name.Local]++
 			if err := d.Skip(); err != nil {
-				return nil, nil, misread.At(line, "", err.Error())
+				return nil, nil, parse.At(line, "", err.Error())
 			}
 		case "Placemark":
 			var p placemark
 			if err := d.DecodeElement(&p, &start); err != nil {
-				return nil, nil, misread.At(line, "", err.Error())
+				return nil, nil, parse.At(line, "", err.Error())
 			}
 			one, err := p.features(p.geometries, 0)
 			if err != nil {
-				return nil, nil, misread.At(line, "Placemark", err.Error())
+				return nil, nil, parse.At(line, "Placemark", err.Error())
 			}
 			if len(one) == 0 {
 				skipped = append(skipped, feature.Skipped{What: fmt.Sprintf("placemark %q", p.Name),
 					Why: "it has no point, line or polygon"})
 			}
 			if list = append(list, one...); len(list) > feature.MostFeatures {
-				return nil, nil, misread.At(line, "", fmt.Sprintf("more than %d placemarks", feature.MostFeatures))
+				return nil, nil, parse.At(line, "", fmt.Sprintf("more than %d placemarks", feature.MostFeatures))
 			}
 		}
 	}
 	if !found {
-		return nil, nil, misread.At(1, "", "no KML was found; expected <kml …>")
+		return nil, nil, parse.At(1, "", "no KML was found; expected <kml …>")
 	}
 	for name, n := range passed {
 		skipped = append(skipped, feature.Skipped{What: fmt.Sprintf("%d %s", n, name), Why: "only placemarks are read"})
@@ -151,8 +151,8 @@ func (p placemark) features(g geometries, depth int) ([]feature.Feature, error) 
 }
 
 // places of a list "lon,lat[,ele] lon,lat …".
-func places(text string) ([]feature.Place, error) {
-	var out []feature.Place
+func places(text string) ([]feature.Position, error) {
+	var out []feature.Position
 	for _, tuple := range strings.Fields(text) {
 		parts := strings.Split(tuple, ",")
 		if len(parts) < 2 || len(parts) > 3 {
@@ -166,7 +166,7 @@ func places(text string) ([]feature.Place, error) {
 			}
 			v[i] = x
 		}
-		p := feature.Place{Lat: v[1], Lon: v[0]}
+		p := feature.Position{Lat: v[1], Lon: v[0]}
 		if len(parts) == 3 {
 			p.Ele = &v[2]
 		}
@@ -222,7 +222,7 @@ func Write(list []feature.Feature) ([]byte, error) {
 	return b.Bytes(), err
 }
 
-func coordinatesOf(part []feature.Place) []kml.Coordinate {
+func coordinatesOf(part []feature.Position) []kml.Coordinate {
 	out := make([]kml.Coordinate, len(part))
 	for i, p := range part {
 		out[i] = kml.Coordinate{Lon: p.Lon, Lat: p.Lat}

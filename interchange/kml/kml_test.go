@@ -44,11 +44,11 @@ func TestMistakesAreNamed(t *testing.T) {
 func TestRoundTrip(t *testing.T) {
 	text := rapid.StringMatching(`[A-Za-z<& é"]{0,9}`)
 	rapid.Check(t, func(t *rapid.T) {
-		part := func(n int) []feature.Place {
-			var out []feature.Place
+		part := func(n int) []feature.Position {
+			var out []feature.Position
 			for i := range n {
 				ele := 1 + rapid.Float64Range(0, 9).Draw(t, "ele")
-				out = append(out, feature.Place{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
+				out = append(out, feature.Position{Lat: rapid.Float64Range(-80, 80).Draw(t, "lat"), Lon: float64(i) +
 					rapid.Float64Range(0, 0.9).Draw(t, "lon"), Ele: &ele})
 			}
 			return out
@@ -57,7 +57,7 @@ func TestRoundTrip(t *testing.T) {
 		for range rapid.IntRange(0, 5).Draw(t, "n") {
 			f := feature.Feature{Kind: rapid.SampledFrom([]feature.Kind{feature.Point, feature.Track, feature.Area}).Draw(t, "kind"),
 				Name: text.Draw(t, "name"), Description: text.Draw(t, "says")}
-			f.Parts = [][]feature.Place{part(map[feature.Kind]int{feature.Point: 1, feature.Track: 4, feature.Area: 5}[f.Kind])}
+			f.Parts = [][]feature.Position{part(map[feature.Kind]int{feature.Point: 1, feature.Track: 4, feature.Area: 5}[f.Kind])}
 			list = append(list, f)
 		}
 		raw, err := Write(list)

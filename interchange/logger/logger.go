@@ -16,7 +16,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -63,11 +63,11 @@ func Read(raw []byte, zone *time.Location, source string) ([]conditions.Reading,
 		}
 	}
 	if _, timed := t.Columns["time"]; !timed || len(known) == 0 {
-		return nil, misread.At(1, "", fmt.Sprintf("expected a column time and one of %s, not %q", strings.Join(Columns(), ", "),
+		return nil, parse.At(1, "", fmt.Sprintf("expected a column time and one of %s, not %q", strings.Join(Columns(), ", "),
 			strings.Join(t.Header, ", ")))
 	}
 	if a, b, twice := sameKind(known); twice {
-		return nil, misread.At(1, b, "says the same as "+a+"; expected one of them")
+		return nil, parse.At(1, b, "says the same as "+a+"; expected one of them")
 	}
 	var out []conditions.Reading
 	for {
@@ -92,7 +92,7 @@ func Read(raw []byte, zone *time.Location, source string) ([]conditions.Reading,
 			}
 		}
 		if len(out) > MostReadings {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d readings; send the log in parts", MostReadings))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d readings; send the log in parts", MostReadings))
 		}
 	}
 }
@@ -116,11 +116,11 @@ func value(t *table.Table, name string, at time.Time, source string) (r conditio
 	}
 	c := columns[name]
 	if v, err = conditions.InUnit(c.kind, v, c.unit); err != nil {
-		return r, false, misread.At(t.Line(), name, err.Error())
+		return r, false, parse.At(t.Line(), name, err.Error())
 	}
 	r = conditions.Reading{Kind: c.kind, Value: math.Round(v*1e6) / 1e6, Time: at, Origin: conditions.Observed, Source: source}
 	if err := r.Validate(); err != nil {
-		return r, false, misread.At(t.Line(), name, strings.TrimPrefix(err.Error(), "conditions: "))
+		return r, false, parse.At(t.Line(), name, strings.TrimPrefix(err.Error(), "conditions: "))
 	}
 	return r, true, nil
 }

@@ -16,7 +16,7 @@ import (
 	"strings"
 
 	"greypebble/core/ground"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -63,12 +63,12 @@ func Read(raw []byte) ([]ground.Point, error) {
 			return nil, err
 		}
 		if out = append(out, ground.Point{DistanceM: d * alongUnit, ElevationM: z * upUnit}); len(out) > Most {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d points; a section needs far fewer", Most))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d points; a section needs far fewer", Most))
 		}
 	}
 	slices.SortStableFunc(out, func(a, b ground.Point) int { return cmp.Compare(a.DistanceM, b.DistanceM) })
 	if _, err := ground.NewSection(out); err != nil {
-		return nil, misread.At(0, "", strings.TrimPrefix(err.Error(), "ground: "))
+		return nil, parse.At(0, "", strings.TrimPrefix(err.Error(), "ground: "))
 	}
 	return out, nil
 }
@@ -80,14 +80,14 @@ func one(t *table.Table, known map[string]float64) (string, float64, error) {
 		names = append(names, n)
 		if _, there := t.Columns[n]; there {
 			if found != "" {
-				return "", 0, misread.At(1, n, "says the same as "+found+"; expected one of them")
+				return "", 0, parse.At(1, n, "says the same as "+found+"; expected one of them")
 			}
 			found = n
 		}
 	}
 	if found == "" {
 		slices.Sort(names)
-		return "", 0, misread.At(1, "", fmt.Sprintf("expected one of the columns %s, not %q", strings.Join(names, ", "),
+		return "", 0, parse.At(1, "", fmt.Sprintf("expected one of the columns %s, not %q", strings.Join(names, ", "),
 			strings.Join(t.Header, ", ")))
 	}
 	return found, known[found], nil
@@ -96,7 +96,7 @@ func one(t *table.Table, known map[string]float64) (string, float64, error) {
 func number(t *table.Table, column string) (float64, error) {
 	v, err := t.Number(column)
 	if err == nil && math.IsNaN(v) {
-		return 0, misread.At(t.Line(), column, "empty; expected a number")
+		return 0, parse.At(t.Line(), column, "empty; expected a number")
 	}
 	return v, err
 }

@@ -40,7 +40,7 @@ func FromFeatures(list []feature.Feature, datumM float64) ([]ground.Sounding, er
 	return out, nil
 }
 
-func height(f feature.Feature, p feature.Place) (z float64, there bool, err error) {
+func height(f feature.Feature, p feature.Position) (z float64, there bool, err error) {
 	found := ""
 	for name, scale := range heights {
 		text, said := f.Properties[name]

@@ -10,7 +10,7 @@ import (
 )
 
 func point(properties map[string]string) feature.Feature {
-	return feature.Feature{Kind: feature.Point, Parts: [][]feature.Place{{{Lat: 31.2, Lon: -45.1}}}, Properties: properties}
+	return feature.Feature{Kind: feature.Point, Parts: [][]feature.Position{{{Lat: 31.2, Lon: -45.1}}}, Properties: properties}
 }
 
 func TestPointsWithAHeight(t *testing.T) {

@@ -10,7 +10,7 @@ import (
 	"strings"
 
 	"greypebble/core/ground"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -32,7 +32,7 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 	for n, s := range heights {
 		if _, there := t.Columns[n]; there {
 			if column != "" {
-				return nil, misread.At(1, n, "says the same as "+column+"; expected one of them")
+				return nil, parse.At(1, n, "says the same as "+column+"; expected one of them")
 			}
 			column, scale = n, s
 		}
@@ -40,7 +40,7 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 	_, lat := t.Columns["lat"]
 	_, lon := t.Columns["lon"]
 	if column == "" || !lat || !lon {
-		return nil, misread.At(1, "", fmt.Sprintf("expected columns lat, lon and one of elevation_m, elevation_ft, depth_m, depth_ft, "+
+		return nil, parse.At(1, "", fmt.Sprintf("expected columns lat, lon and one of elevation_m, elevation_ft, depth_m, depth_ft, "+
 			"not %q", strings.Join(t.Header, ", ")))
 	}
 	var out []ground.Sounding
@@ -58,7 +58,7 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 				return nil, err
 			}
 			if math.IsNaN(v[i]) {
-				return nil, misread.At(t.Line(), c, "empty; expected a number")
+				return nil, parse.At(t.Line(), c, "empty; expected a number")
 			}
 		}
 		p := ground.LatLon{Lat: v[0], Lon: v[1]}
@@ -67,14 +67,14 @@ func Read(raw []byte, datumM float64) ([]ground.Sounding, error) {
 			if math.Abs(v[0]) > 90 && math.Abs(v[0]) <= 180 && math.Abs(v[1]) <= 90 {
 				says += ": latitude and longitude seem to be swapped"
 			}
-			return nil, misread.At(t.Line(), "lat", says)
+			return nil, parse.At(t.Line(), "lat", says)
 		}
 		z := v[2]*scale + datumM
 		if math.Abs(z) > deepest {
-			return nil, misread.At(t.Line(), column, fmt.Sprintf("%v is no depth near a shore: is the unit right?", v[2]))
+			return nil, parse.At(t.Line(), column, fmt.Sprintf("%v is no depth near a shore: is the unit right?", v[2]))
 		}
 		if out = append(out, ground.Sounding{LatLon: p, ElevationM: z}); len(out) > Most {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d soundings; send the file in parts", Most))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d soundings; send the file in parts", Most))
 		}
 	}
 }

@@ -24,7 +24,7 @@ import (
 	"unicode/utf8"
 
 	"greypebble/core/tide"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 // Station as it stands in a file.
@@ -55,7 +55,7 @@ type jsonConstituent struct {
 func Read(raw []byte) (Station, error) {
 	raw = bytes.TrimPrefix(raw, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(raw) {
-		return Station{}, misread.At(1, "", "not UTF-8 text; save the file as UTF-8")
+		return Station{}, parse.At(1, "", "not UTF-8 text; save the file as UTF-8")
 	}
 	read := readCSV
 	if strings.HasPrefix(strings.TrimSpace(string(raw)), "{") {
@@ -76,19 +76,19 @@ func readJSON(raw []byte) (Station, error) {
 	var j jsonStation
 	if err := d.Decode(&j); err != nil {
 		line := 1 + bytes.Count(raw[:min(int(d.InputOffset()), len(raw))], []byte("\n"))
-		return Station{}, misread.At(line, "", "expected JSON with name, z0_m and constituents: "+err.Error())
+		return Station{}, parse.At(line, "", "expected JSON with name, z0_m and constituents: "+err.Error())
 	}
 	if j.Z0M == nil {
-		return Station{}, misread.At(1, "z0_m", "missing: the mean level above chart datum, metres")
+		return Station{}, parse.At(1, "z0_m", "missing: the mean level above chart datum, metres")
 	}
 	if len(j.Constituents) > mostConstituents {
-		return Station{}, misread.At(1, "constituents", fmt.Sprintf("more than %d", mostConstituents))
+		return Station{}, parse.At(1, "constituents", fmt.Sprintf("more than %d", mostConstituents))
 	}
 	s := Station{Name: j.Name, Source: j.Source, Z0M: *j.Z0M}
 	for i, c := range j.Constituents {
 		where := fmt.Sprintf("constituents[%d]", i)
 		if c.Name == "" || c.AmplitudeM == nil || c.PhaseDeg == nil {
-			return Station{}, misread.At(1, where, "expected name, amplitude_m and phase_deg")
+			return Station{}, parse.At(1, where, "expected name, amplitude_m and phase_deg")
 		}
 		s.Constituents = append(s.Constituents, tide.Constituent{Name: c.Name, AmplitudeM: *c.AmplitudeM, PhaseDeg: *c.PhaseDeg})
 	}
@@ -106,14 +106,14 @@ func readCSV(raw []byte) (Station, error) {
 	r.TrimLeadingSpace = true
 	header, err := r.Read()
 	if err != nil {
-		return Station{}, misread.At(1, "", "empty; expected a header with name, amplitude_m and phase_deg")
+		return Station{}, parse.At(1, "", "empty; expected a header with name, amplitude_m and phase_deg")
 	}
 	at := map[string]int{}
 	scale, unit := 0.0, ""
 	for i, h := range header {
 		name := strings.ToLower(strings.TrimSpace(h))
 		if _, twice := at[name]; twice {
-			return Station{}, misread.At(1, name, "there are two such columns; expected one")
+			return Station{}, parse.At(1, name, "there are two such columns; expected one")
 		}
 		at[name] = i
 		if f, ok := amplitudes[name]; ok {
@@ -122,11 +122,11 @@ func readCSV(raw []byte) (Station, error) {
 	}
 	for _, need := range []string{"name", "phase_deg"} {
 		if _, ok := at[need]; !ok {
-			return Station{}, misread.At(1, need, "missing; expected name, amplitude_m and phase_deg")
+			return Station{}, parse.At(1, need, "missing; expected name, amplitude_m and phase_deg")
 		}
 	}
 	if unit == "" {
-		return Station{}, misread.At(1, "amplitude_m", "missing; the unit is part of the name: amplitude_m, amplitude_cm or amplitude_ft")
+		return Station{}, parse.At(1, "amplitude_m", "missing; the unit is part of the name: amplitude_m, amplitude_cm or amplitude_ft")
 	}
 	var s Station
 	for {
@@ -136,14 +136,14 @@ func readCSV(raw []byte) (Station, error) {
 		}
 		var bad *csv.ParseError
 		if errors.As(err, &bad) {
-			return Station{}, misread.At(bad.Line, "", "quotation marks do not match")
+			return Station{}, parse.At(bad.Line, "", "quotation marks do not match")
 		}
 		if err != nil {
 			return Station{}, err
 		}
 		line, _ := r.FieldPos(0)
 		if len(record) < len(header) {
-			return Station{}, misread.At(line, "", fmt.Sprintf("%d values, expected %d", len(record), len(header)))
+			return Station{}, parse.At(line, "", fmt.Sprintf("%d values, expected %d", len(record), len(header)))
 		}
 		name := strings.TrimSpace(record[at["name"]])
 		a, err := number(line, unit, record[at[unit]])
@@ -160,7 +160,7 @@ func readCSV(raw []byte) (Station, error) {
 		}
 		s.Constituents = append(s.Constituents, tide.Constituent{Name: name, AmplitudeM: a * scale, PhaseDeg: p})
 		if len(s.Constituents) > mostConstituents {
-			return Station{}, misread.At(line, "", fmt.Sprintf("more than %d constituents", mostConstituents))
+			return Station{}, parse.At(line, "", fmt.Sprintf("more than %d constituents", mostConstituents))
 		}
 	}
 }
@@ -168,7 +168,7 @@ func readCSV(raw []byte) (Station, error) {
 func number(line int, column, text string) (float64, error) {
 	v, err := strconv.ParseFloat(strings.TrimSpace(text), 64)
 	if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
-		return 0, misread.At(line, column, fmt.Sprintf("expected a number, not %q", text))
+		return 0, parse.At(line, column, fmt.Sprintf("expected a number, not %q", text))
 	}
 	return v, nil
 }

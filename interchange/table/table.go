@@ -19,7 +19,7 @@ import (
 	"time"
 	"unicode/utf8"
 
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 )
 
 // Table being read, line by line.
@@ -40,7 +40,7 @@ type Table struct {
 func Open(raw []byte, zone *time.Location) (*Table, error) {
 	raw = bytes.TrimPrefix(raw, []byte("\xef\xbb\xbf"))
 	if !utf8.Valid(raw) {
-		return nil, misread.At(badLine(raw), "", "not UTF-8 text; save the file as UTF-8")
+		return nil, parse.At(badLine(raw), "", "not UTF-8 text; save the file as UTF-8")
 	}
 	r := csv.NewReader(bytes.NewReader(raw))
 	r.Comma = separator(raw)
@@ -49,14 +49,14 @@ func Open(raw []byte, zone *time.Location) (*Table, error) {
 	r.ReuseRecord = true
 	header, err := r.Read()
 	if err != nil {
-		return nil, misread.At(1, "", "the file is empty; expected a first line that names the columns")
+		return nil, parse.At(1, "", "the file is empty; expected a first line that names the columns")
 	}
 	t := &Table{Columns: make(map[string]int), in: r, decimalComma: r.Comma == ';', clock: clock{zone: zone}}
 	for i, h := range header {
 		t.Header = append(t.Header, strings.Clone(h))
 		name := strings.ToLower(strings.TrimSpace(t.Header[i]))
 		if _, twice := t.Columns[name]; twice {
-			return nil, misread.At(1, name, "there are two such columns; expected one")
+			return nil, parse.At(1, name, "there are two such columns; expected one")
 		}
 		t.Columns[name] = i
 	}
@@ -99,7 +99,7 @@ func (t *Table) Next() (bool, error) {
 		case errors.Is(err, io.EOF):
 			return false, nil
 		case errors.As(err, &bad):
-			return false, misread.At(bad.Line, "", "quotation marks do not match")
+			return false, parse.At(bad.Line, "", "quotation marks do not match")
 		case err != nil:
 			return false, err
 		}
@@ -118,7 +118,7 @@ func (t *Table) Line() int { return t.line }
 func (t *Table) Text(column string) (string, error) {
 	i := t.Columns[column]
 	if i >= len(t.record) {
-		return "", misread.At(t.line, "", fmt.Sprintf("%d values; expected at least %d", len(t.record), i+1))
+		return "", parse.At(t.line, "", fmt.Sprintf("%d values; expected at least %d", len(t.record), i+1))
 	}
 	return strings.TrimSpace(t.record[i]), nil
 }
@@ -134,7 +134,7 @@ func (t *Table) Number(column string) (float64, error) {
 	}
 	v, err := strconv.ParseFloat(text, 64)
 	if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
-		return 0, misread.At(t.line, column, fmt.Sprintf("expected a number, not %q", t.record[t.Columns[column]]))
+		return 0, parse.At(t.line, column, fmt.Sprintf("expected a number, not %q", t.record[t.Columns[column]]))
 	}
 	return v, nil
 }
@@ -147,7 +147,7 @@ func (t *Table) Time(column string) (time.Time, error) {
 	}
 	at, says := t.clock.read(text)
 	if says != "" {
-		return at, misread.At(t.line, column, says)
+		return at, parse.At(t.line, column, says)
 	}
 	return at, nil
 }

@@ -16,7 +16,7 @@ import (
 
 	"greypebble/core/tide"
 	"greypebble/interchange/gauge"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -51,10 +51,10 @@ func Read(raw []byte, zone *time.Location) ([]tide.Turn, error) {
 			return nil, err
 		}
 		if n := len(out); n > 0 && !k.Time.After(out[n-1].Time) {
-			return nil, misread.At(t.Line(), "time", "not later than the line before; expected turns in order of time")
+			return nil, parse.At(t.Line(), "time", "not later than the line before; expected turns in order of time")
 		}
 		if out = append(out, k); len(out) > MostTurns {
-			return nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d high and low waters", MostTurns))
+			return nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d high and low waters", MostTurns))
 		}
 	}
 	if !told {
@@ -73,7 +73,7 @@ func row(t *table.Table, height gauge.Height, told bool) (tide.Turn, error) {
 		return k, err
 	}
 	if math.IsNaN(k.LevelM) {
-		return k, misread.At(t.Line(), height.Name(), "empty; expected a height")
+		return k, parse.At(t.Line(), height.Name(), "empty; expected a height")
 	}
 	if !told {
 		return k, nil
@@ -84,7 +84,7 @@ func row(t *table.Table, height gauge.Height, told bool) (tide.Turn, error) {
 	}
 	var ok bool
 	if k.Kind, ok = kinds[strings.ToLower(text)]; !ok {
-		return k, misread.At(t.Line(), "kind", fmt.Sprintf("expected high or low, not %q", text))
+		return k, parse.At(t.Line(), "kind", fmt.Sprintf("expected high or low, not %q", text))
 	}
 	return k, nil
 }

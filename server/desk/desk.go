@@ -117,7 +117,7 @@ func (d Desk) Levels(ctx context.Context, angler uuid.UUID, t time.Time) (map[uu
 	return out, nil
 }
 
-func levelAt(place tide.Place, t time.Time) (float64, error) {
+func levelAt(place tide.Predictor, t time.Time) (float64, error) {
 	c, err := tide.Over(place, t, t)
 	if err != nil {
 		return 0, err

@@ -90,9 +90,9 @@ func TestAnOverlayIsAnAnglersOwn(t *testing.T) {
 	ctx := context.Background()
 	angler, _ := someone(t)
 	other, _ := someone(t)
-	require.NoError(t, s.PutOwn(ctx, angler, store.OwnRule, "b", []byte("rules: []")))
-	require.NoError(t, s.PutOwn(ctx, angler, store.OwnTarget, "a", []byte("targets: []")))
-	require.NoError(t, s.PutOwn(ctx, angler, store.OwnRule, "b", []byte("rules: [] # anew")))
+	require.NoError(t, s.PutCustom(ctx, angler, store.CustomRule, "b", []byte("rules: []")))
+	require.NoError(t, s.PutCustom(ctx, angler, store.CustomTarget, "a", []byte("targets: []")))
+	require.NoError(t, s.PutCustom(ctx, angler, store.CustomRule, "b", []byte("rules: [] # anew")))
 	require.NoError(t, s.PutSchool(ctx, angler, "Q6", "far"))
 	require.NoError(t, s.PutRuleChange(ctx, angler, "slack-water", playbook.Change{Off: true}))
 	o, err := s.Overlay(ctx, angler)
@@ -105,8 +105,8 @@ func TestAnOverlayIsAnAnglersOwn(t *testing.T) {
 	theirs, err := s.Overlay(ctx, other)
 	require.NoError(t, err)
 	assert.True(t, theirs.Empty())
-	assert.ErrorIs(t, s.DeleteOwn(ctx, other, store.OwnRule, "b"), store.ErrNotFound)
-	require.NoError(t, s.DeleteOwn(ctx, angler, store.OwnRule, "b"))
+	assert.ErrorIs(t, s.DeleteCustom(ctx, other, store.CustomRule, "b"), store.ErrNotFound)
+	require.NoError(t, s.DeleteCustom(ctx, angler, store.CustomRule, "b"))
 	require.NoError(t, s.PutSchool(ctx, angler, "Q6", ""))
 	o, err = s.Overlay(ctx, angler)
 	require.NoError(t, err)
@@ -114,7 +114,7 @@ func TestAnOverlayIsAnAnglersOwn(t *testing.T) {
 	assert.Len(t, o.Files, 1)
 
 	// All or none: a kind the table does not know spoils the first as well.
-	err = s.PutAllOwn(ctx, angler, []playbook.Entry{{Kind: store.OwnRule, ID: "fine", Source: []byte("x")},
+	err = s.PutAllCustom(ctx, angler, []playbook.Entry{{Kind: store.CustomRule, ID: "fine", Source: []byte("x")},
 		{Kind: "nonsense", ID: "y", Source: []byte("x")}})
 	assert.Error(t, err)
 	o, err = s.Overlay(ctx, angler)

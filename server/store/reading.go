@@ -26,7 +26,7 @@ type readingRow struct {
 }
 
 func rowOf(water uuid.UUID, r conditions.Reading) readingRow {
-	return readingRow{water, r.Kind, r.Time, r.Origin, r.Source == conditions.TheAngler, r.Value, r.Spread, r.Source, r.Place}
+	return readingRow{water, r.Kind, r.Time, r.Origin, r.Source == conditions.TheAngler, r.Value, r.Spread, r.Source, r.Site}
 }
 
 // Readings of an angler's waters between two times, by water, oldest first.
@@ -48,7 +48,7 @@ func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uui
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
 		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin,
-			Source: r.Source, Place: r.Place, Spread: r.Spread})
+			Source: r.Source, Site: r.Place, Spread: r.Spread})
 	}
 	return out, err
 }

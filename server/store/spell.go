@@ -111,7 +111,7 @@ func unequal(same map[string]bool) []string {
 func observed(readings []conditions.Reading) string {
 	var list []string
 	for _, r := range readings {
-		if r.Origin == conditions.Observed && r.Source == conditions.TheAngler && r.Place == "" {
+		if r.Origin == conditions.Observed && r.Source == conditions.TheAngler && r.Site == "" {
 			list = append(list, fmt.Sprintf("%s=%g", r.Kind, r.Value))
 		}
 	}
@@ -223,7 +223,7 @@ type spellReading struct {
 }
 
 func (r spellReading) reading() conditions.Reading {
-	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Place: r.Place,
+	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Site: r.Place,
 		Spread: r.Spread}
 }
 
@@ -234,7 +234,7 @@ func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
 	for _, r := range sp.Readings {
 		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (spell_id, kind, value, origin, time, source, place, spread)
 			VALUES (:spell_id, :kind, :value, :origin, :time, :source, :place, :spread)`,
-			spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source, r.Place, r.Spread}); err != nil {
+			spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source, r.Site, r.Spread}); err != nil {
 			return err
 		}
 	}

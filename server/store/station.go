@@ -29,7 +29,7 @@ var errChain = fmt.Errorf("store: a station can only follow one that has constit
 type Stations map[uuid.UUID]Station
 
 // Follow is the tide of a place with offsets on a station.
-func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Place, error) {
+func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Predictor, error) {
 	st, ok := all[id]
 	if !ok {
 		return nil, ErrNotFound
@@ -48,7 +48,7 @@ func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Place, error) {
 }
 
 // Tide of the station itself.
-func (all Stations) Tide(id uuid.UUID) (tide.Place, error) { return all.Follow(id, tide.Offsets{}) }
+func (all Stations) Tide(id uuid.UUID) (tide.Predictor, error) { return all.Follow(id, tide.Offsets{}) }
 
 // PutStation stores a station with its constituents or reference, new or over
 // the one with its id, all or none.

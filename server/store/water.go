@@ -88,12 +88,12 @@ func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID
 }
 
 // Tides of an angler's waters: their stations', with the surge seen.
-func (s *Store) Tides(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]tide.Place, error) {
+func (s *Store) Tides(ctx context.Context, angler uuid.UUID) (map[uuid.UUID]tide.Predictor, error) {
 	return s.tides(ctx, "w.angler_id = ?", angler)
 }
 
 // TideOf a water: its station's, with the surge seen.
-func (s *Store) TideOf(ctx context.Context, angler, water uuid.UUID) (tide.Place, error) {
+func (s *Store) TideOf(ctx context.Context, angler, water uuid.UUID) (tide.Predictor, error) {
 	all, err := s.tides(ctx, "w.angler_id = ? AND w.id = ?", angler, water)
 	if err != nil {
 		return nil, err
@@ -105,7 +105,7 @@ func (s *Store) TideOf(ctx context.Context, angler, water uuid.UUID) (tide.Place
 	return place, nil
 }
 
-func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[uuid.UUID]tide.Place, err error) {
+func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[uuid.UUID]tide.Predictor, err error) {
 	err = s.snapshot(ctx, func(q querier) error {
 		var rows []struct {
 			ID      uuid.UUID `db:"id"`
@@ -124,7 +124,7 @@ func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[u
 		if err != nil {
 			return err
 		}
-		out = make(map[uuid.UUID]tide.Place, len(rows))
+		out = make(map[uuid.UUID]tide.Predictor, len(rows))
 		for _, r := range rows {
 			place, err := stations.Tide(r.Station)
 			if err != nil {

@@ -17,12 +17,12 @@ func Sample() []feature.Feature {
 	ele := func(m float64) *float64 { return &m }
 	return []feature.Feature{
 		{Kind: feature.Point, Name: "Drowned post", Description: "learned at dead low water",
-			Parts: [][]feature.Place{{{Lat: 31.2125, Lon: -45.1375, Ele: ele(-1.5)}}}},
-		{Kind: feature.Track, Name: "Ebb drift", Parts: [][]feature.Place{{{Lat: 31.2, Lon: -45.1}, {Lat: 31.201, Lon: -45.1025}},
+			Parts: [][]feature.Position{{{Lat: 31.2125, Lon: -45.1375, Ele: ele(-1.5)}}}},
+		{Kind: feature.Track, Name: "Ebb drift", Parts: [][]feature.Position{{{Lat: 31.2, Lon: -45.1}, {Lat: 31.201, Lon: -45.1025}},
 			{{Lat: 31.203, Lon: -45.104}, {Lat: 31.204, Lon: -45.105}}}},
-		{Kind: feature.Route, Name: "Way in", Parts: [][]feature.Place{{{Lat: 31.19, Lon: -45.09}, {Lat: 31.195, Lon: -45.095}}}},
+		{Kind: feature.Route, Name: "Way in", Parts: [][]feature.Position{{{Lat: 31.19, Lon: -45.09}, {Lat: 31.195, Lon: -45.095}}}},
 		{Kind: feature.Area, Name: "Eelgrass",
-			Parts: [][]feature.Place{{{Lat: 31.2, Lon: -45.2}, {Lat: 31.2, Lon: -45.19}, {Lat: 31.21, Lon: -45.19},
+			Parts: [][]feature.Position{{{Lat: 31.2, Lon: -45.2}, {Lat: 31.2, Lon: -45.19}, {Lat: 31.21, Lon: -45.19},
 				{Lat: 31.21, Lon: -45.2}}}},
 	}
 }
@@ -51,7 +51,7 @@ func BesideOpenLayers(t *testing.T, format string, write func([]feature.Feature)
 	require.NoError(t, err)
 	require.NotEmpty(t, got)
 	// The parts of one geometry may come as features of their own.
-	want := map[string][][]feature.Place{}
+	want := map[string][][]feature.Position{}
 	for _, f := range list {
 		want[f.Name] = f.Parts
 	}

@@ -188,7 +188,7 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 
 func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
 	o := ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean),
-		Targets: append([]string{}, r.Targets()...), Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Own(), BuiltEffect: r.Effect,
+		Targets: append([]string{}, r.Targets()...), Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Custom(), BuiltEffect: r.Effect,
 		BuiltCertainty: r.Certainty}
 	if r.School != "" {
 		o.School, o.Silent = book.SaysPosition(r.School), !book.Takes(r.School)
@@ -197,7 +197,7 @@ func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
 		o.BuiltEffect, o.BuiltCertainty = built.Effect, built.Certainty
 		o.Changed = r.Effect != built.Effect || r.Certainty != built.Certainty
 	}
-	o.Changed = o.Changed || r.Off() || r.Own()
+	o.Changed = o.Changed || r.Off() || r.Custom()
 	return o
 }
 

@@ -14,7 +14,7 @@ type service struct{ *web.Deps }
 func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	s.registerPlaybook(api)
-	s.registerOwn(api)
+	s.registerCustom(api)
 	s.registerOwnFile(api)
 	s.registerKit(api)
 	s.registerRigs(api)

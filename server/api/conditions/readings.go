@@ -93,7 +93,7 @@ func (s service) addReadings(ctx context.Context, as *web.Scope, in *readingsInp
 		place = sp.Name
 	}
 	for i := range list {
-		list[i].Place = place
+		list[i].Site = place
 		if t.After(as.Now().Add(clockSlack)) {
 			list[i].Origin = conditions.Forecast
 		}

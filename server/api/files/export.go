@@ -51,5 +51,5 @@ func blurred(sp *store.Spot, blurM float64) feature.Feature {
 		uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
 	at := ground.Toward(sp.LatLon, r.Float64()*360, blurM*(0.4+0.6*r.Float64()))
 	return feature.Feature{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
-		Parts: [][]feature.Place{{{Lat: at.Lat, Lon: at.Lon}}}}
+		Parts: [][]feature.Position{{{Lat: at.Lat, Lon: at.Lon}}}}
 }

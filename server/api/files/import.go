@@ -105,7 +105,7 @@ func (s service) readFeatures(ctx context.Context, as *web.Scope, in *readFeatur
 // mostShown places of a part are sent for a preview.
 const mostShown = 500
 
-func shown(part []feature.Place) []wire.LatLon {
+func shown(part []feature.Position) []wire.LatLon {
 	every := 1 + len(part)/mostShown
 	out := []wire.LatLon{}
 	for i := 0; i < len(part); i += every {

@@ -55,7 +55,7 @@ func ringsOf(f feature.Feature) ([]ground.Ring, error) {
 	return out, nil
 }
 
-func positions(part []feature.Place) []ground.LatLon {
+func positions(part []feature.Position) []ground.LatLon {
 	out := make([]ground.LatLon, len(part))
 	for i, p := range part {
 		out[i] = ground.LatLon{Lat: p.Lat, Lon: p.Lon}
@@ -249,25 +249,25 @@ func exported(sp *store.Spot) ([]feature.Feature, error) {
 		return nil, err
 	}
 	out := []feature.Feature{{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Description: sp.Note, Comment: sp.Hazards,
-		Parts: [][]feature.Place{{{Lat: sp.Lat, Lon: sp.Lon}}}, Properties: map[string]string{spotProperty: string(whole)}}}
+		Parts: [][]feature.Position{{{Lat: sp.Lat, Lon: sp.Lon}}}, Properties: map[string]string{spotProperty: string(whole)}}}
 	if sp.Shape != nil {
-		f := feature.Feature{Kind: feature.Route, Name: sp.Name, Type: sp.Place, Parts: [][]feature.Place{nil}}
+		f := feature.Feature{Kind: feature.Route, Name: sp.Name, Type: sp.Place, Parts: [][]feature.Position{nil}}
 		if sp.Shape.Area {
 			f.Kind = feature.Area
 		}
 		for _, p := range sp.Shape.Points {
-			f.Parts[0] = append(f.Parts[0], feature.Place{Lat: p.Lat, Lon: p.Lon})
+			f.Parts[0] = append(f.Parts[0], feature.Position{Lat: p.Lat, Lon: p.Lon})
 		}
 		out = append(out, f)
 	}
 	for _, m := range sp.Marks {
-		p := sp.PlaceOf(m)
+		p := sp.PositionOf(m)
 		if p == nil {
 			continue
 		}
 		e := m.ElevationM
 		out = append(out, feature.Feature{Kind: feature.Point, Name: spot.MarkTitle(sp.Name, m), Type: string(m.Kind), Description: m.Note,
-			Parts: [][]feature.Place{{{Lat: p.Lat, Lon: p.Lon, Ele: &e}}}})
+			Parts: [][]feature.Position{{{Lat: p.Lat, Lon: p.Lon, Ele: &e}}}})
 	}
 	return out, nil
 }

@@ -126,7 +126,7 @@ func onChart(sp *desk.Laid, t time.Time, u quantity.Units) (chartSpot, error) {
 		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
 	for _, k := range sp.Marks {
-		if at := sp.PlaceOf(k); at != nil {
+		if at := sp.PositionOf(k); at != nil {
 			o.Marks = append(o.Marks, chartMark{Name: k.Name, Kind: string(k.Kind), Lat: at.Lat, Lon: at.Lon, DepthM: k.Depth(m.LevelM),
 				Snag: k.Snag, Note: k.Note})
 		}

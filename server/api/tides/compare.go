@@ -92,7 +92,7 @@ func (s service) compare(ctx context.Context, as *web.Scope, in *compareInput) (
 	return out, err
 }
 
-func paired(a, b tide.Place, from time.Time) ([]pairedOut, error) {
+func paired(a, b tide.Predictor, from time.Time) ([]pairedOut, error) {
 	to := from.AddDate(0, 0, curveDays)
 	ca, err := tide.Over(a, from, to)
 	if err != nil {

@@ -27,7 +27,7 @@ func Conditions(m *spot.Moment) []Condition {
 	out := []Condition{}
 	for _, s := range m.Statements() {
 		out = append(out, Condition{Kind: s.Kind, Value: s.Value, Unit: s.Unit, Says: s.Says, Origin: string(s.Origin), Source: s.Source,
-			Place: s.Place, Time: s.Time, Low: s.Low, High: s.High, AgeS: s.Age.Seconds()})
+			Place: s.Site, Time: s.Time, Low: s.Low, High: s.High, AgeS: s.Age.Seconds()})
 	}
 	return out
 }

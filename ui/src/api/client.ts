@@ -46,7 +46,6 @@ export type TargetBody = Schemas['TargetBody'];
 export type KitItem = Schemas['KitItemOut'];
 export type KitBody = Schemas['KitBody'];
 export type Drawing = Schemas['DrawingOut'];
-export type Turning = Schemas['TurningOut'];
 export type AdviseIn = Schemas['AdviseBody'];
 export type Pick = Schemas['PickBody'];
 export type Usual = Schemas['UsualOutputBody'];

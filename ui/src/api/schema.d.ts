@@ -1575,7 +1575,7 @@ export interface components {
              * @description choices wanted, three if left out
              */
             most?: number;
-            /** @description what you see there; it overrules the forecast */
+            /** @description what you see there overrules the forecast */
             readings?: components["schemas"]["ReadingIn"][];
             /** @description positions taken for this once, by question */
             schools?: {
@@ -1587,7 +1587,7 @@ export interface components {
             spot_id: string;
             /** @example red-drum */
             target?: string;
-            /** @description several at once; each edge is over that target's own blind pick */
+            /** @description several at once, each by its own baseline */
             targets?: string[];
             /**
              * Format: date-time
@@ -2058,7 +2058,7 @@ export interface components {
             soft?: string;
         };
         ConditionsOutputBody: {
-            /** @description layers of light from the surface to the deepest mark, and what shows there */
+            /** @description layers of light down to the deepest mark, and what shows there */
             bands: components["schemas"]["BandOut"][];
             /** @description what the words for clarity stand for */
             clarity_words: components["schemas"]["ClarityWord"][];
@@ -2074,7 +2074,7 @@ export interface components {
             surface: components["schemas"]["SurfaceOut"];
             /** Format: date-time */
             time: string;
-            /** @description of the water over each mark, from the start of the day before to the end of the day after */
+            /** @description of the water over each mark, from the day before to the day after */
             warmth: components["schemas"]["MarkWarmth"][];
             /** @description over the last days; left out where too little is known */
             water_temp_trend?: components["schemas"]["TrendOut"];
@@ -2207,11 +2207,11 @@ export interface components {
             reason: string;
         };
         FallIn: {
-            /** @description depths of a stepped bank, from the first step down */
+            /** @description depths of a stepped bank, the first step first */
             bank_m?: number[];
             /**
              * Format: double
-             * @description lead 11340, tungsten 17000, a head with its soft body about 2200; by the shape if left out
+             * @description lead 11340, tungsten 17000, a dressed head about 2200
              */
             density_kg_m3?: number;
             /** Format: double */
@@ -3340,7 +3340,7 @@ export interface components {
             most?: number;
             /** @description by its name in a choice; the best if left out */
             offering?: string;
-            /** @description what you see there; it overrules the forecast */
+            /** @description what you see there overrules the forecast */
             readings?: components["schemas"]["ReadingIn"][];
             /** @description positions taken for this once, by question */
             schools?: {
@@ -3352,7 +3352,7 @@ export interface components {
             spot_id: string;
             /** @example red-drum */
             target?: string;
-            /** @description several at once; each edge is over that target's own blind pick */
+            /** @description several at once, each by its own baseline */
             targets?: string[];
             /**
              * Format: date-time
@@ -3534,7 +3534,7 @@ export interface components {
             unit?: string;
             /** Format: double */
             value?: number;
-            /** @description instead of a value, for kinds that have words, such as clarity: muddy, stained, clear, gin clear */
+            /** @description instead of a value, for kinds with words, such as clarity: stained */
             word?: string;
         };
         ReadingOut: {
@@ -3556,7 +3556,7 @@ export interface components {
             spot_id?: string;
             /**
              * Format: date-time
-             * @description now if left out; what is said of a time to come is kept as expected, not as observed
+             * @description now if left out; what is said of a time to come is not kept as observed
              */
             time?: string;
         };
@@ -3637,7 +3637,7 @@ export interface components {
             /** Format: double */
             lowest_m: number;
             marks: components["schemas"]["RibbonMark"][];
-            /** @description springs and neaps on the ribbon, and the last before and the first after it */
+            /** @description springs and neaps on the ribbon, with the ones before and after it */
             peaks: components["schemas"]["PeakOut"][];
             /** @description stretches in which the wind leaves the water alike */
             surfaces: components["schemas"]["SurfaceRun"][];
@@ -4244,7 +4244,7 @@ export interface components {
             /** @description from the beach outwards */
             bars: components["schemas"]["SurfBar"][];
             cautions: string[];
-            /** @description the spot's section as the surf corrects it; nothing is stored */
+            /** @description the section as the surf corrects it; not stored */
             section?: components["schemas"]["SectionPoint"][];
             troughs: components["schemas"]["SurfTrough"][];
         };
@@ -4609,7 +4609,7 @@ export interface components {
             best_until?: string;
             /**
              * Format: date-time
-             * @description when to be out: the shutting less the margin; null: after the interval
+             * @description when to be out, the margin kept; null: after the interval
              */
             closes: string | null;
             /** @description what shuts it */
@@ -6543,7 +6543,7 @@ export interface operations {
     importGrid: {
         parameters: {
             query: {
-                /** @description ESRI ASCII grid, soundings as CSV, a sounder's log, points of GeoJSON with a property such as depth_m */
+                /** @description ESRI ASCII grid, CSV, a sounder's log, GeoJSON points with depth_m */
                 format: "asc" | "xyz" | "nmea" | "geojson";
                 water_id: string;
                 /** @description of an ESRI grid's numbers */
@@ -6624,7 +6624,7 @@ export interface operations {
         parameters: {
             query: {
                 format: "gpx" | "geojson" | "kml" | "csv";
-                /** @description places become spots; areas become the water's shores, or zones with a rule */
+                /** @description places as spots, areas as shores or zones */
                 as?: "spots" | "outline" | "zones";
                 water_id: string;
                 /** @description kind of place of new spots */
@@ -9741,7 +9741,7 @@ export interface operations {
     analyseTide: {
         parameters: {
             query?: {
-                /** @description a gauge's record, or a table of high and low waters (CSV: time, height_m, kind) */
+                /** @description a gauge's record, or a table: time, height_m, kind */
                 of?: "record" | "turns";
                 /** @description of times without an offset from UTC, such as Atlantic/Azores */
                 time_zone?: string;
@@ -9806,7 +9806,7 @@ export interface operations {
     watchAnalysis: {
         parameters: {
             query?: {
-                /** @description a gauge's record, or a table of high and low waters (CSV: time, height_m, kind) */
+                /** @description a gauge's record, or a table: time, height_m, kind */
                 of?: "record" | "turns";
                 /** @description of times without an offset from UTC, such as Atlantic/Azores */
                 time_zone?: string;

@@ -14,7 +14,7 @@ import { Detail } from './Detail';
 import { Positions } from './Positions';
 import { Seen } from './Seen';
 import { Targets } from './Targets';
-import { Turnings } from './Turnings';
+import { Thresholds } from './Thresholds';
 import { useNarrow } from './useNarrow';
 import { Whisker } from './Whisker';
 import './tie.css';
@@ -57,7 +57,7 @@ export default function TiePage() {
   // What would change it takes longer: it follows once the moment stands still.
   const still = useSettled(JSON.stringify(question), 700);
   const turns = useQuery({
-    queryKey: ['advise', 'turnings', still],
+    queryKey: ['advise', 'thresholds', still],
     queryFn: ({ signal }) =>
       api.advise({ ...(JSON.parse(still!) as AdviseIn), what_would_change: true, most: 1 }, signal),
     enabled: !!time && !!still && still === JSON.stringify(question),
@@ -175,7 +175,7 @@ export default function TiePage() {
       {advice.data && !chosen && (
         <div className="panel">
           <p>{advice.data.note}</p>
-          <Turnings advice={advice.data} />
+          <Thresholds advice={advice.data} />
         </div>
       )}
       {chosen && (
@@ -210,7 +210,7 @@ export default function TiePage() {
             </li>
             {turns.data && (
               <li>
-                <Turnings advice={turns.data} />
+                <Thresholds advice={turns.data} />
               </li>
             )}
           </ol>

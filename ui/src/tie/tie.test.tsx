@@ -6,7 +6,7 @@ import { Reasons } from './Reasons';
 import { Seen } from './Seen';
 import { Sketch } from './Sketch';
 import { Targets } from './Targets';
-import { Turnings } from './Turnings';
+import { Thresholds } from './Thresholds';
 
 afterEach(cleanup);
 
@@ -115,7 +115,7 @@ describe('what would change it', () => {
       what_would_change: [turn('a', 'If it clears.'), turn('b', 'In 40 min.')],
       ruled_out: [{ offering: 'Plug', why: 'it would plough the bottom' }],
     } as unknown as Advice;
-    const { container } = render(<Turnings advice={advice} />);
+    const { container } = render(<Thresholds advice={advice} />);
     expect([...container.querySelectorAll('li')].map((l) => l.textContent)).toEqual([
       'If it clears.',
       'In 40 min.',
@@ -125,7 +125,7 @@ describe('what would change it', () => {
   });
   it('is nothing where there is nothing', () => {
     const { container } = render(
-      <Turnings advice={{ what_would_change: [], ruled_out: [] } as unknown as Advice} />,
+      <Thresholds advice={{ what_would_change: [], ruled_out: [] } as unknown as Advice} />,
     );
     expect(container.innerHTML).toBe('');
   });

@@ -1,6 +1,6 @@
-// Package misread is the error of a file that does not say what it should: where
+// Package parse is the error of a file that does not say what it should: where
 // it went wrong and what was expected.
-package misread
+package parse
 
 import "fmt"
 

@@ -1,4 +1,4 @@
-package places
+package pointcsv
 
 import (
 	"testing"
@@ -43,13 +43,13 @@ func TestRoundTrip(t *testing.T) {
 	text := rapid.StringMatching(`[A-Za-z"';,é&<]([A-Za-z "';,é&<]{0,10}[A-Za-z"';,é&<])?`)
 	rapid.Check(t, func(t *rapid.T) {
 		list := rapid.SliceOfN(rapid.Custom(func(t *rapid.T) feature.Feature {
-			p := feature.Place{Lat: rapid.Float64Range(-90, 90).Draw(t, "lat"), Lon: rapid.Float64Range(-180, 180).Draw(t, "lon")}
+			p := feature.Position{Lat: rapid.Float64Range(-90, 90).Draw(t, "lat"), Lon: rapid.Float64Range(-180, 180).Draw(t, "lon")}
 			if rapid.Bool().Draw(t, "ele") {
 				e := rapid.Float64Range(-100, 100).Draw(t, "e")
 				p.Ele = &e
 			}
 			return feature.Feature{Kind: feature.Point, Name: text.Draw(t, "name"), Type: text.Draw(t, "type"),
-				Description: text.Draw(t, "note"), Parts: [][]feature.Place{{p}}}
+				Description: text.Draw(t, "note"), Parts: [][]feature.Position{{p}}}
 		}), 1, 20).Draw(t, "list")
 		got, _, err := Read(Write(list))
 		require.NoError(t, err)

@@ -1,7 +1,7 @@
-// Package places reads and writes named points as CSV (see interchange/table for
+// Package pointcsv reads and writes named points as CSV (see interchange/table for
 // separators): columns name, lat and lon in degrees of WGS 84, and, where they are
 // there, type, elevation_m and note. Errors name line and column.
-package places
+package pointcsv
 
 import (
 	"bytes"
@@ -12,7 +12,7 @@ import (
 	"strings"
 
 	"greypebble/interchange/feature"
-	"greypebble/interchange/misread"
+	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
@@ -28,7 +28,7 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 	}
 	for _, c := range columns[:3] {
 		if _, there := t.Columns[c]; !there {
-			return nil, nil, misread.At(1, "", fmt.Sprintf("expected columns name, lat and lon, not %q", strings.Join(t.Header, ", ")))
+			return nil, nil, parse.At(1, "", fmt.Sprintf("expected columns name, lat and lon, not %q", strings.Join(t.Header, ", ")))
 		}
 	}
 	var out []feature.Feature
@@ -45,14 +45,14 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 			return nil, nil, err
 		}
 		if out = append(out, f); len(out) > feature.MostFeatures {
-			return nil, nil, misread.At(t.Line(), "", fmt.Sprintf("more than %d places; send the file in parts", feature.MostFeatures))
+			return nil, nil, parse.At(t.Line(), "", fmt.Sprintf("more than %d places; send the file in parts", feature.MostFeatures))
 		}
 	}
 }
 
 func read(t *table.Table) (feature.Feature, error) {
 	f := feature.Feature{Kind: feature.Point}
-	var p feature.Place
+	var p feature.Position
 	for name, to := range map[string]*string{"name": &f.Name, "type": &f.Type, "note": &f.Description} {
 		if _, there := t.Columns[name]; !there {
 			continue
@@ -68,12 +68,12 @@ func read(t *table.Table) (feature.Feature, error) {
 			return f, err
 		}
 		if math.IsNaN(v) {
-			return f, misread.At(t.Line(), name, "empty; expected degrees")
+			return f, parse.At(t.Line(), name, "empty; expected degrees")
 		}
 		*to = v
 	}
 	if err := p.Check(); err != nil {
-		return f, misread.At(t.Line(), "lat", err.Error())
+		return f, parse.At(t.Line(), "lat", err.Error())
 	}
 	if _, there := t.Columns["elevation_m"]; there {
 		v, err := t.Number("elevation_m")
@@ -84,7 +84,7 @@ func read(t *table.Table) (feature.Feature, error) {
 			p.Ele = &v
 		}
 	}
-	f.Parts = [][]feature.Place{{p}}
+	f.Parts = [][]feature.Position{{p}}
 	return f, nil
 }
 

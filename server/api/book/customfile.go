@@ -56,7 +56,7 @@ func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput)
 			return nil, web.Wrong("body", err)
 		}
 		o.Files = playbook.WithoutFile(o.Files, e.Kind+" "+e.ID)
-		if e.Kind == store.OwnTarget {
+		if e.Kind == store.CustomTarget {
 			out.Body.Targets = append(out.Body.Targets, e.ID)
 		} else {
 			out.Body.Rules = append(out.Body.Rules, e.ID)
@@ -71,8 +71,8 @@ func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput)
 	if err != nil {
 		return nil, web.Wrong("body", err)
 	}
-	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Own() && slices.Contains(out.Body.Rules, r.ID) }) {
+	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Custom() && slices.Contains(out.Body.Rules, r.ID) }) {
 		out.Body.Findings = append(out.Body.Findings, k.String())
 	}
-	return out, s.Store.PutAllOwn(ctx, as.Angler, entries)
+	return out, s.Store.PutAllCustom(ctx, as.Angler, entries)
 }

@@ -53,7 +53,7 @@ type targetFull struct {
 func targetOf(book *playbook.Book, t *playbook.Target) targetFull {
 	list := func(l []string) []string { return append([]string{}, l...) }
 	shipped, err := book.Shipped().Target(t.ID)
-	return targetFull{ID: t.ID, Own: t.Own, Over: t.Own && err == nil && shipped.ID == t.ID, TargetBody: TargetBody{
+	return targetFull{ID: t.ID, Own: t.Custom, Over: t.Custom && err == nil && shipped.ID == t.ID, TargetBody: TargetBody{
 		Name: t.Name, Latin: t.Latin, Note: t.Note, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B,
 		Senses:  t.Senses,
 		Columns: list(t.Columns), FeedsFromC: t.Feeds.From, FeedsToC: t.Feeds.To, GoneBelowC: t.GoneBelowC, Best: list(t.Best),
@@ -114,19 +114,19 @@ type checkInput struct {
 	}
 }
 
-func (s service) registerOwn(api huma.API) {
+func (s service) registerCustom(api huma.API) {
 	web.Signed(api, s.Deps, web.Put("/playbook/targets/{id}", "putTarget", "Write a target of your own, or one of the playbook's anew"),
 		func(ctx context.Context, as *web.Scope, in *targetInput) (*ownOutput, error) {
 			source, err := in.Body.target(in.ID).Source()
 			if err != nil {
 				return nil, web.Wrong("body", err)
 			}
-			return s.putOwn(ctx, as, store.OwnTarget, in.ID, source)
+			return s.putCustom(ctx, as, store.CustomTarget, in.ID, source)
 		})
 	web.Signed(api, s.Deps, web.Put("/playbook/own-rules/{id}", "putOwnRule", "Write a rule of your own"),
 		func(ctx context.Context, as *web.Scope, in *ownRuleInput) (*ownOutput, error) {
 			b := in.Body
-			r := playbook.OwnRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty, Targets: b.Targets}
+			r := playbook.CustomRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty, Targets: b.Targets}
 			for _, c := range b.When {
 				r.When = append(r.When, playbook.Condition(c))
 			}
@@ -134,9 +134,9 @@ func (s service) registerOwn(api huma.API) {
 			if err != nil {
 				return nil, web.Wrong("body.when", err)
 			}
-			return s.putOwn(ctx, as, store.OwnRule, in.ID, source)
+			return s.putCustom(ctx, as, store.CustomRule, in.ID, source)
 		})
-	for kind, path := range map[string]string{store.OwnTarget: "targets", store.OwnRule: "own-rules"} {
+	for kind, path := range map[string]string{store.CustomTarget: "targets", store.CustomRule: "own-rules"} {
 		web.Signed(api, s.Deps, web.Delete("/playbook/"+path+"/{id}", "delete-own-"+kind,
 			"Take your own "+kind+" out; the playbook's comes back"), func(ctx context.Context, as *web.Scope, in *ownID) (*struct{},
 			error) {
@@ -149,7 +149,7 @@ func (s service) registerOwn(api huma.API) {
 			if _, err := as.BookOver(o); err != nil {
 				return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(err))
 			}
-			return nil, s.Store.DeleteOwn(ctx, as.Angler, kind, in.ID)
+			return nil, s.Store.DeleteCustom(ctx, as.Angler, kind, in.ID)
 		})
 	}
 	web.Signed(api, s.Deps, web.Post("/playbook/check", "checkPlaybook",
@@ -167,19 +167,19 @@ func (s service) registerOwn(api huma.API) {
 		})
 }
 
-// mostOwn entries an angler may keep.
-const mostOwn = 500
+// mostCustom entries an angler may keep.
+const mostCustom = 500
 
 // tooMany refuses more than an angler may keep.
 func tooMany(n int) error {
-	if n > mostOwn {
-		return web.Wrong("body", fmt.Errorf("that would be %d targets and rules of your own; at most %d are kept", n, mostOwn))
+	if n > mostCustom {
+		return web.Wrong("body", fmt.Errorf("that would be %d targets and rules of your own; at most %d are kept", n, mostCustom))
 	}
 	return nil
 }
 
-// putOwn keeps an entry if the angler's book loads with it.
-func (s service) putOwn(ctx context.Context, as *web.Scope, kind, id string, source []byte) (*ownOutput, error) {
+// putCustom keeps an entry if the angler's book loads with it.
+func (s service) putCustom(ctx context.Context, as *web.Scope, kind, id string, source []byte) (*ownOutput, error) {
 	if err := playbook.CheckID(id); err != nil {
 		return nil, web.Wrong("path.id", err)
 	}
@@ -200,7 +200,7 @@ func (s service) putOwn(ctx context.Context, as *web.Scope, kind, id string, sou
 	if err != nil {
 		return nil, web.Wrong("body", err)
 	}
-	return findings(found), s.Store.PutOwn(ctx, as.Angler, kind, id, source)
+	return findings(found), s.Store.PutCustom(ctx, as.Angler, kind, id, source)
 }
 
 func findings(list []playbook.Finding) *ownOutput {

@@ -14,9 +14,9 @@ import (
 	"greypebble/core/tide"
 )
 
-// Turning is a change of one reading, all else as it is, that would change the first
+// Threshold is a change of one reading, all else as it is, that would change the first
 // choice.
-type Turning struct {
+type Threshold struct {
 	// Kind of reading; empty for the time.
 	Kind conditions.Kind
 	// Past is the value, in the reading's unit, beyond which it changes; Rises, which
@@ -57,21 +57,21 @@ const (
 	timeStep  = 20 * time.Minute
 )
 
-// turnings looks for the nearest change of each reading, either way, and of the time
+// thresholds looks for the nearest change of each reading, either way, and of the time
 // that would put something else first.
-func (q *Question) turnings(m *spot.Moment, now ranking) ([]Turning, error) {
+func (q *Question) thresholds(m *spot.Moment, now ranking) ([]Threshold, error) {
 	first := q.first(now.list)
 	if first == nil {
 		return nil, nil
 	}
-	var out []Turning
+	var out []Threshold
 	for _, p := range probes {
 		v, known := m.Believed[p.kind]
 		if !known {
 			continue
 		}
 		for _, end := range []float64{p.low, p.high} {
-			t, err := q.turning(m, &p, v, end, first.key(), now)
+			t, err := q.threshold(m, &p, v, end, first.key(), now)
 			if err != nil {
 				return nil, err
 			}
@@ -80,14 +80,14 @@ func (q *Question) turnings(m *spot.Moment, now ranking) ([]Turning, error) {
 			}
 		}
 	}
-	later, err := q.laterTurning(first.key(), now)
+	later, err := q.laterThreshold(first.key(), now)
 	if err != nil {
 		return nil, err
 	}
 	if later != nil {
 		out = append(out, *later)
 	}
-	slices.SortStableFunc(out, func(a, b Turning) int { return cmp.Compare(a.Spreads, b.Spreads) })
+	slices.SortStableFunc(out, func(a, b Threshold) int { return cmp.Compare(a.Spreads, b.Spreads) })
 	return out, nil
 }
 
@@ -104,8 +104,8 @@ func (q *Question) first(list []rankedOption) *rankedOption {
 	return nil
 }
 
-// turning of one reading on the way from what is believed to an end.
-func (q *Question) turning(m *spot.Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Turning, error) {
+// threshold of one reading on the way from what is believed to an end.
+func (q *Question) threshold(m *spot.Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Threshold, error) {
 	scale := func(x float64) float64 { return x }
 	back := scale
 	if p.log {
@@ -136,7 +136,7 @@ func (q *Question) turning(m *spot.Moment, p *probe, v conditions.Value, end flo
 				hi, then = mid, o
 			}
 		}
-		t := &Turning{Kind: p.kind, Past: back(hi), Rises: to > from, Offering: nameOf(then), Mark: then.mark.Name,
+		t := &Threshold{Kind: p.kind, Past: back(hi), Rises: to > from, Offering: nameOf(then), Mark: then.mark.Name,
 			Spreads: math.Abs(hi-from) / math.Max(v.Spread, 1e-9)}
 		says := p.falls
 		if t.Rises {
@@ -195,8 +195,8 @@ func (q *Question) betterAt(m *spot.Moment, first string, now ranking) (*rankedO
 	return best, nil
 }
 
-// laterTurning is the first time, within hours, at which something else is first.
-func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
+// laterThreshold is the first time, within hours, at which something else is first.
+func (q *Question) laterThreshold(first string, now ranking) (*Threshold, error) {
 	s := q.Spots[q.At]
 	c, err := tide.Over(s.Tide, q.Time, q.Time.Add(timeAhead+time.Hour))
 	if err != nil {
@@ -216,7 +216,7 @@ func (q *Question) laterTurning(first string, now ranking) (*Turning, error) {
 			continue
 		}
 		in := t.Sub(q.Time)
-		return &Turning{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
+		return &Threshold{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
 			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark),
 				prose.WithArticle(o.mark.Name))}, nil
 	}

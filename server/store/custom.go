@@ -12,8 +12,8 @@ import (
 
 // Kinds of entry an angler writes in the playbook's language.
 const (
-	OwnTarget = "target"
-	OwnRule   = "rule"
+	CustomTarget = "target"
+	CustomRule   = "rule"
 )
 
 // Overlay of an angler: their targets and rules, changes and positions.
@@ -61,13 +61,13 @@ func (s *Store) PutSchool(ctx context.Context, angler uuid.UUID, school, positio
 	return err
 }
 
-// PutOwn keeps an entry, new or over the one with its id.
-func (s *Store) PutOwn(ctx context.Context, angler uuid.UUID, kind, id string, source []byte) error {
-	return s.PutAllOwn(ctx, angler, []playbook.Entry{{Kind: kind, ID: id, Source: source}})
+// PutCustom keeps an entry, new or over the one with its id.
+func (s *Store) PutCustom(ctx context.Context, angler uuid.UUID, kind, id string, source []byte) error {
+	return s.PutAllCustom(ctx, angler, []playbook.Entry{{Kind: kind, ID: id, Source: source}})
 }
 
-// PutAllOwn keeps entries, all or none.
-func (s *Store) PutAllOwn(ctx context.Context, angler uuid.UUID, list []playbook.Entry) error {
+// PutAllCustom keeps entries, all or none.
+func (s *Store) PutAllCustom(ctx context.Context, angler uuid.UUID, list []playbook.Entry) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
 		for _, e := range list {
 			if _, err := tx.ExecContext(ctx, `REPLACE INTO own_entry (angler_id, kind, id, source) VALUES (?, ?, ?, ?)`, angler, e.Kind,
@@ -79,8 +79,8 @@ func (s *Store) PutAllOwn(ctx context.Context, angler uuid.UUID, list []playbook
 	})
 }
 
-// DeleteOwn takes an entry out.
-func (s *Store) DeleteOwn(ctx context.Context, angler uuid.UUID, kind, id string) error {
+// DeleteCustom takes an entry out.
+func (s *Store) DeleteCustom(ctx context.Context, angler uuid.UUID, kind, id string) error {
 	return gone(s.db.ExecContext(ctx, `DELETE FROM own_entry WHERE angler_id = ? AND kind = ? AND id = ?`, angler, kind, id))
 }
 

@@ -3,10 +3,10 @@ import type { Advice } from '../api/client';
 const told = 4;
 
 /** What would change the choice, nearest first; what cannot work now, and why. */
-export function Turnings({ advice }: { advice: Advice }) {
+export function Thresholds({ advice }: { advice: Advice }) {
   if (advice.what_would_change.length === 0 && advice.ruled_out.length === 0) return null;
   return (
-    <section className="turnings">
+    <section className="thresholds">
       {advice.what_would_change.length > 0 && (
         <>
           <h2>What would change it</h2>
