@@ -100,7 +100,7 @@ func (f *fisher) spell(ctx context.Context, at int, start time.Time, length time
 			CatchEntry: store.CatchEntry{Target: target.ID, LengthM: &length, Kept: f.random.IntN(5) == 0,
 				CaughtAt: start.Add(time.Duration(f.random.Int64N(int64(row.EndedAt.Sub(start))))).Truncate(time.Minute)}})
 	}
-	_, err = f.store.PutSpell(ctx, id(f.name), row)
+	_, _, err = f.store.PutSpell(ctx, id(f.name), row)
 	return err
 }
 

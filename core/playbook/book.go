@@ -18,6 +18,8 @@ type Book struct {
 	about map[string][]int
 	// shipped is the book this one was laid over; nil for the shipped one itself.
 	shipped *Book
+	// aside is what of an angler's did not fit.
+	aside []SetAside
 }
 
 // Shipped is the book without what an angler laid over it.

@@ -59,36 +59,61 @@ type Overlay struct {
 // Empty says that there is nothing to lay over.
 func (o Overlay) Empty() bool { return len(o.Files) == 0 && len(o.Changes) == 0 && len(o.Schools) == 0 }
 
-// Over is the book with an overlay on it; the book itself stays as it is. Errors name
+// Over is the book with the whole of an overlay on it; the book itself stays as it is. Errors name
 // file and line.
 func (b *Book) Over(o Overlay) (*Book, error) {
 	if o.Empty() {
 		return b, nil
 	}
-	if err := b.CheckSchools(o.Schools); err != nil {
-		return nil, err
+	out := b.Fitting(o)
+	if len(out.aside) > 0 {
+		return nil, out.aside[0].Err
+	}
+	return out, nil
+}
+
+// SetAside is an entry of an overlay that does not fit the book, named as its file, its
+// school or its rule, and why.
+type SetAside struct {
+	Name string
+	Err  error
+}
+
+// Aside is what did not fit, see [Book.Fitting].
+func (b *Book) Aside() []SetAside { return b.aside }
+
+// Fitting is the book with what fits of an overlay on it. What was kept for an earlier
+// book and speaks of what this one no longer knows is set aside, and counts again with a
+// book that knows it: one entry never takes the rest away.
+func (b *Book) Fitting(o Overlay) *Book {
+	if o.Empty() {
+		return b
 	}
 	out := &Book{Rules: slices.Clone(b.Rules), Targets: slices.Clone(b.Targets), Offerings: b.Offerings, Rigs: b.Rigs, Schools: b.Schools,
 		chosen: maps.Clone(b.chosen), shipped: b.Shipped()}
 	for _, f := range o.Files {
+		rules, targets := slices.Clone(out.Rules), slices.Clone(out.Targets)
 		if err := out.readCustom(f); err != nil {
-			return nil, err
+			out.Rules, out.Targets = rules, targets
+			out.aside = append(out.aside, SetAside{f.Name, err})
 		}
 	}
-	if len(o.Schools) > 0 {
-		if out.chosen == nil {
-			out.chosen = map[string]string{}
+	if out.chosen == nil {
+		out.chosen = map[string]string{}
+	}
+	for _, school := range slices.Sorted(maps.Keys(o.Schools)) {
+		if err := b.CheckSchools(map[string]string{school: o.Schools[school]}); err != nil {
+			out.aside = append(out.aside, SetAside{"school " + school, err})
+			continue
 		}
-		maps.Copy(out.chosen, o.Schools)
+		out.chosen[school] = o.Schools[school]
 	}
-	if err := out.change(o.Changes); err != nil {
-		return nil, err
-	}
+	out.change(o.Changes)
 	out.index()
-	return out, nil
+	return out
 }
 
-func (b *Book) change(changes map[string]Change) error {
+func (b *Book) change(changes map[string]Change) {
 	for i := range b.Rules {
 		r := &b.Rules[i]
 		c, changed := changes[r.ID]
@@ -96,7 +121,8 @@ func (b *Book) change(changes map[string]Change) error {
 			continue
 		}
 		if err := c.Validate(); err != nil {
-			return fmt.Errorf("%w (rule %s)", err, r.ID)
+			b.aside = append(b.aside, SetAside{"rule " + r.ID, fmt.Errorf("%w (rule %s)", err, r.ID)})
+			continue
 		}
 		r.off = c.Off
 		if c.Effect != "" {
@@ -107,7 +133,6 @@ func (b *Book) change(changes map[string]Change) error {
 		}
 		r.Prior = prior(r.Effect, r.Certainty)
 	}
-	return nil
 }
 
 // readCustom reads a file of targets and rules. Offerings, rigs and schools are the

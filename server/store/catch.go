@@ -38,16 +38,17 @@ const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.len
 // PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
 func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revision int, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		revision, err = putCatch(ctx, tx, angler, c)
+		if err = owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
+			return err
+		}
+		revision, err = writeCatch(ctx, tx, angler, c)
 		return err
 	})
 	return revision, err
 }
 
-func putCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (int, error) {
-	if err := owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
-		return 0, err
-	}
+// writeCatch of a spell that is the angler's.
+func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (int, error) {
 	type row struct {
 		Catch
 		Angler uuid.UUID `db:"angler_id"`

@@ -6,7 +6,6 @@ import (
 	"time"
 
 	"github.com/google/uuid"
-	"github.com/jmoiron/sqlx"
 )
 
 // Filter of the log; empty fields do not filter.
@@ -114,23 +113,17 @@ func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
 		ids[i] = spells[i].ID
 		at[spells[i].ID] = &spells[i]
 	}
-	q, args, err := sqlx.In(`SELECT `+catchColumns+` FROM catch c WHERE c.spell_id IN (?) ORDER BY c.caught_at, c.id`, ids)
-	if err != nil {
-		return err
-	}
 	var catches []Catch
-	if err := s.db.SelectContext(ctx, &catches, q, args...); err != nil {
+	if err := selectIn(ctx, s.db, &catches, `SELECT `+catchColumns+` FROM catch c WHERE c.spell_id IN (?)
+		ORDER BY c.caught_at, c.id`, ids); err != nil {
 		return err
 	}
 	for _, c := range catches {
 		at[c.SpellID].Catches = append(at[c.SpellID].Catches, c)
 	}
-	q, args, err = sqlx.In(`SELECT spell_id, kind, value, origin, time, source FROM spell_reading WHERE spell_id IN (?) ORDER BY kind`, ids)
-	if err != nil {
-		return err
-	}
 	var readings []spellReading
-	if err := s.db.SelectContext(ctx, &readings, q, args...); err != nil {
+	if err := selectIn(ctx, s.db, &readings, `SELECT `+spellReadingColumns+` FROM spell_reading WHERE spell_id IN (?)
+		ORDER BY kind`, ids); err != nil {
 		return err
 	}
 	for _, r := range readings {

@@ -124,24 +124,24 @@ const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.end
 
 // PutSpell stores a spell and the catches given with it, all or none. Writing
 // the same again changes nothing; writing over a newer revision is a
-// [ConflictError]. It returns the spell's revision.
-func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revision int, err error) {
+// [ConflictError]. It returns the spell's revision, and whether it was not there before.
+func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revision int, isNew bool, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "spot", angler, sp.SpotID); err != nil {
 			return err
 		}
-		if revision, err = putSpell(ctx, tx, angler, sp); err != nil {
+		if revision, isNew, err = putSpell(ctx, tx, angler, sp); err != nil {
 			return err
 		}
 		for _, c := range sp.Catches {
 			c.SpellID = sp.ID
-			if _, err := putCatch(ctx, tx, angler, c); err != nil {
+			if _, err := writeCatch(ctx, tx, angler, c); err != nil {
 				return err
 			}
 		}
 		return nil
 	})
-	return revision, err
+	return revision, isNew, err
 }
 
 // owned checks that a row of a table belongs to the angler.
@@ -150,37 +150,37 @@ func owned(ctx context.Context, tx *sqlx.Tx, table string, angler, id uuid.UUID)
 	return notFound(tx.GetContext(ctx, &one, `SELECT 1 FROM `+table+` WHERE id = ? AND angler_id = ?`, id, angler))
 }
 
-func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (int, error) {
+func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (revision int, isNew bool, err error) {
 	var old struct {
 		Spell
 		Angler uuid.UUID `db:"angler_id"`
 	}
-	err := tx.GetContext(ctx, &old, `SELECT p.angler_id, `+spellColumns+` FROM spell p WHERE p.id = ? FOR UPDATE`, sp.ID)
+	err = tx.GetContext(ctx, &old, `SELECT p.angler_id, `+spellColumns+` FROM spell p WHERE p.id = ? FOR UPDATE`, sp.ID)
 	switch notFound(err) {
 	case ErrNotFound:
 		if sp.Revision > 0 {
-			return 0, ErrNotFound // it was deleted meanwhile
+			return 0, false, ErrNotFound // it was deleted meanwhile
 		}
-		return 1, insertSpell(ctx, tx, angler, sp)
+		return 1, true, insertSpell(ctx, tx, angler, sp)
 	case nil:
 	default:
-		return 0, err
+		return 0, false, err
 	}
 	if old.Angler != angler {
-		return 0, ErrNotFound
+		return 0, false, ErrNotFound
 	}
 	if old.Readings, err = readingsOf(ctx, tx, sp.ID); err != nil {
-		return 0, err
+		return 0, false, err
 	}
 	changed := old.differences(sp.SpellEntry)
 	if observed(old.Readings) != observed(sp.Readings) {
 		changed = append(changed, "readings")
 	}
 	if len(changed) == 0 {
-		return old.Revision, nil
+		return old.Revision, false, nil
 	}
 	if sp.Revision != old.Revision {
-		return 0, ConflictError{"spell", old.Revision, changed}
+		return 0, false, ConflictError{"spell", old.Revision, changed}
 	}
 	sp.Revision = old.Revision + 1
 	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,
@@ -189,9 +189,9 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (int
 		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_rate_m_per_h = :tide_rate_m_per_h,
 		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
 		WHERE id = :id`, sp); err != nil {
-		return 0, err
+		return 0, false, err
 	}
-	return sp.Revision, writeReadings(ctx, tx, sp)
+	return sp.Revision, false, writeReadings(ctx, tx, sp)
 }
 
 func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) error {
@@ -222,6 +222,8 @@ type spellReading struct {
 	Spread float64           `db:"spread"`
 }
 
+const spellReadingColumns = `spell_id, kind, value, origin, time, source, place, spread`
+
 func (r spellReading) reading() conditions.Reading {
 	return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin, Source: r.Source, Site: r.Place,
 		Spread: r.Spread}
@@ -243,8 +245,7 @@ func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
 
 func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions.Reading, error) {
 	var rows []spellReading
-	err := tx.SelectContext(ctx, &rows, `SELECT spell_id, kind, value, origin, time, source, place,
-		spread FROM spell_reading WHERE spell_id = ?`, spell)
+	err := tx.SelectContext(ctx, &rows, `SELECT `+spellReadingColumns+` FROM spell_reading WHERE spell_id = ?`, spell)
 	out := make([]conditions.Reading, len(rows))
 	for i, r := range rows {
 		out[i] = r.reading()

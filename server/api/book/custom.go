@@ -145,9 +145,10 @@ func (s service) registerCustom(api huma.API) {
 				return nil, err
 			}
 			// What speaks of it must go first.
+			before := len(as.BookFitting(o).Aside())
 			o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
-			if _, err := as.BookOver(o); err != nil {
-				return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(err))
+			if aside := as.BookFitting(o).Aside(); len(aside) > before {
+				return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(aside[len(aside)-1].Err))
 			}
 			return nil, s.Store.DeleteCustom(ctx, as.Angler, kind, in.ID)
 		})
@@ -192,11 +193,7 @@ func (s service) putCustom(ctx context.Context, as *web.Scope, kind, id string, 
 	if err := tooMany(len(o.Files) + 1); err != nil {
 		return nil, err
 	}
-	before, err := as.BookOver(o)
-	if err != nil {
-		return nil, web.Wrong("path.id", err)
-	}
-	found, err := before.Check(playbook.File{Name: name, Data: source})
+	found, err := as.BookFitting(o).Check(playbook.File{Name: name, Data: source})
 	if err != nil {
 		return nil, web.Wrong("body", err)
 	}

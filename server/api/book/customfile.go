@@ -67,9 +67,11 @@ func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput)
 	}
 	// The file's targets come before rules kept earlier that may speak of them.
 	o.Files = append([]playbook.File{f}, o.Files...)
-	book, err := as.BookOver(o)
-	if err != nil {
-		return nil, web.Wrong("body", err)
+	book := as.BookFitting(o)
+	for _, a := range book.Aside() {
+		if a.Name == f.Name {
+			return nil, web.Wrong("body", a.Err)
+		}
 	}
 	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Custom() && slices.Contains(out.Body.Rules, r.ID) }) {
 		out.Body.Findings = append(out.Body.Findings, k.String())

@@ -84,7 +84,13 @@ type playbookOutput struct {
 		Effects      []string        `json:"effects" nullable:"false" doc:"strengths a rule may claim"`
 		Certainties  []string        `json:"certainties" nullable:"false"`
 		Basis        string          `json:"basis"`
+		SetAside     []setAsideOut   `json:"set_aside" nullable:"false" doc:"of yours, what this playbook no longer knows"`
 	}
+}
+
+type setAsideOut struct {
+	Entry string `json:"entry" doc:"target, rule or school, and its id"`
+	Why   string `json:"why"`
 }
 
 type ruleInput struct {
@@ -179,6 +185,10 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 			school.Positions = append(school.Positions, positionOut(p))
 		}
 		b.Schools = append(b.Schools, school)
+	}
+	b.SetAside = []setAsideOut{}
+	for _, a := range book.Aside() {
+		b.SetAside = append(b.SetAside, setAsideOut{a.Name, web.Said(a.Err)})
 	}
 	for _, v := range book.Vocabularies() {
 		b.Vocabularies = append(b.Vocabularies, vocabularyOut{v.Name, v.Unit, append([]string{}, v.Words...)})

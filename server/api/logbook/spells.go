@@ -3,6 +3,7 @@ package logbook
 import (
 	"context"
 	"fmt"
+	"slices"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -10,6 +11,7 @@ import (
 
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
+	"greypebble/server/desk"
 	"greypebble/server/store"
 )
 
@@ -179,14 +181,29 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 		}
 		spell.Catches = append(spell.Catches, store.Catch{ID: c.ID, Revision: c.Revision, CatchEntry: entry})
 	}
-	if _, err := s.Store.PutSpell(ctx, as.Angler, spell); err != nil {
-		return nil, err
-	}
-	stored, err := s.Store.Spell(ctx, as.Angler, in.ID)
+	stored, err := s.write(ctx, as, sp, spell)
 	if err != nil {
 		return nil, err
 	}
 	return &spellOutput{n.spell(stored)}, nil
+}
+
+// write a spell, and say how it is stored: as it was given if all of it is new; otherwise it
+// may have catches that were logged one by one.
+func (s service) write(ctx context.Context, as *web.Scope, sp *desk.Laid, spell store.Spell) (store.Spell, error) {
+	revision, isNew, err := s.Store.PutSpell(ctx, as.Angler, spell)
+	if err != nil {
+		return spell, err
+	}
+	changed := func(c store.Catch) bool { return c.Revision > 0 }
+	if !isNew || slices.ContainsFunc(spell.Catches, changed) {
+		return s.Store.Spell(ctx, as.Angler, spell.ID)
+	}
+	spell.Revision, spell.SpotName, spell.TimeZone = revision, sp.Name, sp.Water.TimeZone
+	for i := range spell.Catches {
+		spell.Catches[i].SpellID, spell.Catches[i].Revision = spell.ID, 1
+	}
+	return spell, nil
 }
 
 func (s service) listSpells(ctx context.Context, as *web.Scope, in *logFilter) (*spellsOutput, error) {

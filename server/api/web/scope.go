@@ -92,9 +92,9 @@ func (s *Scope) BookTaking(ctx context.Context, positions map[string]string) (*p
 	for school, position := range positions {
 		o.Schools[school] = position
 	}
-	return s.deps.shipped.Over(o)
+	return s.deps.shipped.Fitting(o), nil
 }
 
-// BookOver is the shipped book with an overlay other than the one stored: what theirs
-// would be.
-func (s *Scope) BookOver(o playbook.Overlay) (*playbook.Book, error) { return s.deps.shipped.Over(o) }
+// BookFitting is the shipped book with what fits of an overlay other than the one stored:
+// what theirs would be.
+func (s *Scope) BookFitting(o playbook.Overlay) *playbook.Book { return s.deps.shipped.Fitting(o) }

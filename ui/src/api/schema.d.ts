@@ -3396,6 +3396,8 @@ export interface components {
             rigs: components["schemas"]["RigOut"][];
             rules: components["schemas"]["RuleOut"][];
             schools: components["schemas"]["SchoolOut"][];
+            /** @description of yours, what this playbook no longer knows */
+            set_aside: components["schemas"]["SetAsideOut"][];
             /** @description that may be seen on the water */
             signs: string[];
             targets: components["schemas"]["TargetFull"][];
@@ -3750,6 +3752,11 @@ export interface components {
             distance_m: number;
             /** Format: double */
             elevation_m: number;
+        };
+        SetAsideOut: {
+            /** @description target, rule or school, and its id */
+            entry: string;
+            why: string;
         };
         ShapeBody: {
             area: boolean;

@@ -6,6 +6,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { factor } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
 import { OwnRule } from './OwnRule';
+import { SetAside } from './SetAside';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
@@ -45,6 +46,7 @@ export function Rules() {
         off what you do not believe, or say how strongly you do. Your changes are yours alone and survive its
         updates.
       </p>
+      <SetAside list={book.data.set_aside} />
       <div className="rules-pick">
         <Select
           aria-label="Rules about"

@@ -1,0 +1,56 @@
+package api_test
+
+import (
+	"net/http"
+	"testing"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// selects counts the SELECTs the database was asked while f ran; no other test runs
+// meanwhile.
+func selects(t *testing.T, f func()) int {
+	t.Helper()
+	count := func() (n int) {
+		var name string
+		require.NoError(t, kit.App.Store.DB().QueryRow(`SHOW GLOBAL STATUS LIKE 'Com_select'`).Scan(&name, &n))
+		return n
+	}
+	before := count()
+	f()
+	return count() - before
+}
+
+// A request asks for what it needs by key, and for nothing twice: none asks more often the
+// more an angler has.
+func TestARequestAsksTheDatabaseLittle(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	id := c.ID("Kettle Bar")
+	get := func(path string) func() {
+		return func() { require.Equal(t, http.StatusOK, c.Do("GET", path, nil, nil), path) }
+	}
+	for name, r := range map[string]struct {
+		most int
+		ask  func()
+	}{
+		"a spot at a moment": {8, get("/spots/" + id + "/state")},
+		"its ribbon":         {8, get("/spots/" + id + "/ribbon")},
+		"the chart":          {11, get("/chart")},
+		"its conditions":     {9, get("/conditions?spot_id=" + id)},
+		"a catch logged": {14, func() {
+			spell := newSpell(id)
+			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
+			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))
+		}},
+		"advice": {12, func() {
+			require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": id, "target": "red-drum"}, nil))
+		}},
+	} {
+		n := selects(t, r.ask)
+		assert.LessOrEqual(t, n, r.most, name)
+		assert.Positive(t, n, name)
+		t.Logf("%s: %d", name, n)
+	}
+}
