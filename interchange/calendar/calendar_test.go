@@ -1,0 +1,50 @@
+package calendar
+
+import (
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/core/ground"
+)
+
+// By RFC 5545: CRLF, lines of at most 75 octets, times in UTC, one UID an event.
+func TestVisitsAsACalendar(t *testing.T) {
+	at := func(h, m int) time.Time { return time.Date(2026, 11, 20, h, m, 0, 0, time.UTC) }
+	zone := time.FixedZone("there", -3*3600)
+	visits := []ground.Visit{
+		{Window: ground.Window{Opens: at(9, 40), Closes: at(13, 30), ClosedBy: "too little water over the sill"}, BeOutBy: at(13, 10)},
+		{Window: ground.Window{Closes: at(13, 30)}, BeOutBy: at(13, 10)}, // begun before: no beginning to write
+		{Window: ground.Window{Opens: at(21, 40)}},
+		{Window: ground.Window{Opens: at(22, 5), Closes: at(23, 55)}, BeOutBy: at(23, 35)},
+	}
+	raw, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, at(6, 0))
+	require.NoError(t, err)
+	text := string(raw)
+	for _, line := range strings.SplitAfter(text, "\n") {
+		if line != "" {
+			assert.True(t, strings.HasSuffix(line, "\r\n"), "%q", line)
+			assert.LessOrEqual(t, len(line), 77)
+		}
+	}
+	unfolded := strings.ReplaceAll(text, "\r\n ", "")
+	assert.Equal(t, 2, strings.Count(unfolded, "BEGIN:VEVENT"))
+	assert.Contains(t, unfolded, "DTSTART:20261120T094000Z")
+	assert.Contains(t, unfolded, "DTEND:20261120T131000Z", "it ends when to be out, not when it shuts")
+	assert.Contains(t, unfolded, `SUMMARY:Lantern Lake\; the far end\, by the post`)
+	assert.Contains(t, unfolded, "06:40", "in words of the place's own clock")
+	assert.Equal(t, 2, strings.Count(unfolded, "heed local warnings"))
+	uids := map[string]bool{}
+	for _, line := range strings.Split(unfolded, "\r\n") {
+		if strings.HasPrefix(line, "UID:") {
+			uids[line] = true
+		}
+	}
+	assert.Len(t, uids, 2)
+	again, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, at(6, 0))
+	require.NoError(t, err)
+	assert.Equal(t, raw, again, "the same visit is the same event when it is taken again")
+}
