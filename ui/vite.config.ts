@@ -20,5 +20,6 @@ export default defineConfig({
     },
   },
   server: { proxy: { '/api': process.env.GREYPEBBLE_API ?? 'http://127.0.0.1:8080' } },
-  test: { environment: 'happy-dom' },
+  // Tests clean up after themselves, so that one page serves them all.
+  test: { environment: 'happy-dom', isolate: false },
 });
