@@ -1,6 +1,7 @@
 package conditions
 
 import (
+	"greypebble/core/quantity"
 	"math"
 	"testing"
 	"time"
@@ -161,6 +162,9 @@ func TestTrend(t *testing.T) {
 	assert.True(t, ok)
 	assert.InDelta(t, 0.5, got.PerDay, 0.02)
 	assert.Equal(t, 4, got.Days)
+	assert.Equal(t, "has warmed by 0.5 °C a day over the last 4 days", got.Says(quantity.Metric))
+	assert.Equal(t, "has cooled by 0.9 °F a day over the last 3 days", Trend{-0.5, 3}.Says(quantity.US))
+	assert.Equal(t, "has kept over the last 2 days", Trend{0.04, 2}.Says(quantity.Metric))
 	_, ok = TrendOf(warming[:10], WaterTemp, now)
 	assert.False(t, ok, "half a day is no trend")
 	_, ok = TrendOf(nil, WaterTemp, now)

@@ -1,6 +1,12 @@
 package conditions
 
-import "time"
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"greypebble/core/quantity"
+)
 
 // Trend of a condition over the last days.
 type Trend struct {
@@ -8,6 +14,19 @@ type Trend struct {
 	PerDay float64
 	// Days of readings it rests on.
 	Days int
+}
+
+// steadyPerDay is a change too small to be spoken of.
+const steadyPerDay = 0.1
+
+// Says of water how it has gone: "has warmed by 0.5 °C a day over the last 4 days".
+func (t Trend) Says(u quantity.Units) string {
+	did := "has kept"
+	if math.Abs(t.PerDay) >= steadyPerDay {
+		way := map[bool]string{true: "warmed", false: "cooled"}[t.PerDay > 0]
+		did = fmt.Sprintf("has %s by %s a day", way, u.ShowWarming(math.Abs(t.PerDay)))
+	}
+	return fmt.Sprintf("%s over the last %d days", did, t.Days)
 }
 
 // trendDays is how far back a trend looks.

@@ -59,6 +59,15 @@ func (s *Section) Ends() (from, to float64) {
 	return s.points[0].DistanceM, s.points[len(s.points)-1].DistanceM
 }
 
+// Lowest elevation of the drawn points, metres above chart datum.
+func (s *Section) Lowest() float64 {
+	low := math.Inf(1)
+	for _, p := range s.points {
+		low = math.Min(low, p.ElevationM)
+	}
+	return low
+}
+
 // Elevation at a distance, metres above chart datum; beyond the ends that of
 // the end.
 func (s *Section) Elevation(distanceM float64) float64 {

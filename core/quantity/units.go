@@ -80,15 +80,27 @@ func show(si float64, chosen, otherwise string, d decimals) string {
 
 // Decimals as they are spoken of.
 var (
-	depthDecimals = decimals{"m": 2, "ft": 1}
-	windDecimals  = decimals{"m/s": 1}
-	boatDecimals  = decimals{"kn": 1, "m/s": 1, "km/h": 1, "mph": 1}
-	runDecimals   = decimals{"m/s": 2, "ft/s": 1, "kn": 1, "mph": 1, "km/h": 1}
-	fishDecimals  = decimals{"kg": 1, "lb": 1}
+	depthDecimals  = decimals{"m": 2, "ft": 1}
+	heightDecimals = decimals{"m": 1}
+	windDecimals   = decimals{"m/s": 1}
+	boatDecimals   = decimals{"kn": 1, "m/s": 1, "km/h": 1, "mph": 1}
+	runDecimals    = decimals{"m/s": 2, "ft/s": 1, "kn": 1, "mph": 1, "km/h": 1}
+	fishDecimals   = decimals{"kg": 1, "lb": 1}
 )
 
 // ShowDepth shows a depth or height: "0.34 m", "1.1 ft".
 func (u Units) ShowDepth(m float64) string { return show(m, u.Depth, "m", depthDecimals) }
+
+// ShowHeight shows a height one judges by eye, a wave's: "0.8 m", "3 ft".
+func (u Units) ShowHeight(m float64) string { return show(m, u.Depth, "m", heightDecimals) }
+
+// ShowWarming shows a change of temperature: "0.5 °C", "0.9 °F".
+func (u Units) ShowWarming(c float64) string {
+	if u.Temperature == "°F" {
+		return plain(c*9/5, 1) + " °F"
+	}
+	return plain(c, 1) + " °C"
+}
 
 // ShowSmall shows a short length such as a lure's: "9 cm", "3.5 in".
 func (u Units) ShowSmall(m float64) string {

@@ -86,6 +86,23 @@ func DaysFromFull(t time.Time) float64 { return daysFrom(t, 180) }
 // before it.
 func DaysFromNew(t time.Time) float64 { return daysFrom(t, 0) }
 
+// SayMoon tells how far it is from the nearer of full and new moon, given the days from
+// each: "3 d before full", "at new".
+func SayMoon(fromFull, fromNew float64) string {
+	days, what := fromFull, "full"
+	if math.Abs(fromNew) <= math.Abs(fromFull) {
+		days, what = fromNew, "new"
+	}
+	if math.Abs(days) < 0.5 {
+		return "at " + what
+	}
+	side := "after"
+	if days < 0 {
+		side = "before"
+	}
+	return fmt.Sprintf("%.0f d %s %s", math.Abs(days), side, what)
+}
+
 // meanElongationRate in degrees a day.
 const meanElongationRate = 12.1907
 

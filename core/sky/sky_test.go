@@ -179,6 +179,13 @@ func TestPolarDayAndNightAreToldApart(t *testing.T) {
 	assert.NotEmpty(t, winter.CivilDawn, "twilight without a sunrise")
 }
 
+func TestTheMoonInWords(t *testing.T) {
+	assert.Equal(t, "3 d before full", SayMoon(-3.2, 11.5))
+	assert.Equal(t, "2 d after new", SayMoon(-12.6, 2.1))
+	assert.Equal(t, "at full", SayMoon(0.4, -14.3))
+	assert.Equal(t, "at new", SayMoon(14.7, -0.1))
+}
+
 func TestDaysFromFullAndNew(t *testing.T) {
 	full := time.Date(2026, 1, 3, 10, 3, 32, 0, time.UTC) // astronomy-engine 2.1.19
 	for _, d := range []float64{-5, -1, 0, 2, 6} {

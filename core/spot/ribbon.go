@@ -1,8 +1,10 @@
 package spot
 
 import (
+	"fmt"
 	"math"
 	"sort"
+	"strings"
 	"time"
 
 	"greypebble/core/ground"
@@ -20,6 +22,8 @@ type Frame struct {
 	Moment
 	// Says how deep it is where it matters.
 	Says string
+	// Under says how high waves break and where it is dark under water; empty: nothing to say.
+	Under string
 	// Open and Closing tell of the way; WayTitle and Way say so, MarksSay when each mark is
 	// worth a cast.
 	Open, Closing bool
@@ -74,6 +78,7 @@ func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 			White: m.White(section), Breaks: make([]bool, len(s.Marks)), DepthsM: make([]float64, len(s.Marks)),
 			TempsC:  make([]float64, len(s.Marks)),
 			Surface: m.Surface(), CurrentMS: math.NaN(), MarksSay: make([]string, len(s.Marks))}
+		f.Under = f.sayUnder(as.Units, section)
 		f.WayTitle, f.Way = SayWay(open, t, as.Zone)
 		if u, known := m.Current(); known {
 			f.CurrentMS = u
@@ -137,4 +142,25 @@ func Runs(frames []Frame) []Run {
 		out = append(out, Run{f.Time, f.Time, f.Surface.Surface})
 	}
 	return out
+}
+
+// What is too little to be spoken of, metres.
+const (
+	leastBreaker = 0.1
+	leastLit     = 0.05
+)
+
+// sayUnder says how high waves break, and where in the section it is dark, if anywhere.
+func (f *Frame) sayUnder(u quantity.Units, section *ground.Section) string {
+	var says []string
+	if f.BreakerM >= leastBreaker {
+		says = append(says, fmt.Sprintf("Breakers about %s.", u.ShowHeight(f.BreakerM)))
+	}
+	switch dark := f.DarkBelow(); {
+	case dark < leastLit:
+		says = append(says, "It is dark under water.")
+	case section != nil && f.LevelM-dark > section.Lowest():
+		says = append(says, fmt.Sprintf("Dark below %s.", u.ShowHeight(dark)))
+	}
+	return strings.Join(says, " ")
 }

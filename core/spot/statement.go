@@ -4,6 +4,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/sky"
 	"greypebble/core/water"
 )
 
@@ -65,7 +66,7 @@ func (m *Moment) Statements() []Statement {
 	add("surface_light_lx", light, "lx", water.Class(light).String(), "sun, moon and cloud")
 	add("dark_below_m", m.DarkBelow(), "m", "", "light, cloud and clarity")
 	add("moon_illumination", m.Phase.Illumination, "", m.Phase.Name(), ephemeris)
-	add("days_from_full", m.FromFull, "d", "", "ephemeris, negative before full moon")
+	add("days_from_full", m.FromFull, "d", sky.SayMoon(m.FromFull, m.FromNew()), "ephemeris, negative before full moon")
 	add("days_from_new", m.FromNew(), "d", "", "ephemeris, negative before new moon")
 	return out
 }

@@ -43,6 +43,9 @@ type usualOutput struct {
 		WindFromDeg    float64  `json:"wind_from_deg"`
 		SecchiM        float64  `json:"secchi_m"`
 		CloudFraction  float64  `json:"cloud_fraction"`
+		DepthM         float64  `json:"depth_m" doc:"over the deepest mark, or a usual one"`
+		RunMS          float64  `json:"run_ms" doc:"of the water either way, or a usual one"`
+		StandM         float64  `json:"stand_m" doc:"along the section, where one casts from"`
 		FromKit        []string `json:"from_kit" nullable:"false" doc:"what of your kit it rests on"`
 	}
 }
@@ -79,5 +82,6 @@ func (s service) usual(ctx context.Context, as *web.Scope, in *usualInput) (*usu
 	b.SplashM, b.BehindM, b.TrollMS = tackle.UsualSplash, tackle.UsualBehind, tackle.UsualTrolling
 	b.WindMS, b.WindFromDeg = m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
 	b.SecchiM, b.CloudFraction = m.Believed[conditions.Clarity].Value, m.Believed[conditions.Cloud].Value
+	b.DepthM, b.RunMS, b.StandM = m.CastDepth(), m.CastRun(), sp.StandM()
 	return out, nil
 }

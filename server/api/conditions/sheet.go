@@ -53,6 +53,7 @@ type conditionsOutput struct {
 type trendOut struct {
 	PerDay float64 `json:"per_day" doc:"°C a day"`
 	Days   int     `json:"days"`
+	Says   string  `json:"says" doc:"has warmed by 0.5 °C a day over the last 4 days"`
 }
 
 type clarityWord struct {
@@ -100,7 +101,7 @@ func (s service) sheet(ctx context.Context, as *web.Scope, in *conditionsInput) 
 	b.SpotID, b.Time, b.Stage, b.Light, b.Readings = sp.ID.String(), m.Time, wire.Stage(m.Stage), m.Light().String(), wire.Conditions(&m)
 	b.Surface = wire.Surface(m.Surface())
 	if trend, ok := conditions.TrendOf(sp.List, conditions.WaterTemp, t); ok {
-		b.Trend = &trendOut{trend.PerDay, trend.Days}
+		b.Trend = &trendOut{trend.PerDay, trend.Days, trend.Says(as.Units)}
 	}
 	if b.Warmth, err = warmthOf(&sp.Spot.Spot, t); err != nil {
 		return nil, err

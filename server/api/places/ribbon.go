@@ -31,6 +31,7 @@ type frame struct {
 	Says           string     `json:"says" doc:"how deep it is where it matters"`
 	SunAltitudeDeg float64    `json:"sun_altitude_deg"`
 	Light          string     `json:"light"`
+	UnderSays      string     `json:"under_says" doc:"how high waves break and where it is dark under water; empty: nothing to say"`
 	DarkBelowM     float64    `json:"dark_below_m" doc:"depth below which it is dark"`
 	BreakerM       float64    `json:"breaker_m" doc:"height of breakers on an open beach, 0 elsewhere"`
 	White          []whiteOut `json:"white" nullable:"false" doc:"where waves break along the section"`
@@ -178,7 +179,7 @@ func known(v float64) *float64 {
 
 func frameOf(f *spot.Frame) frame {
 	o := frame{Time: f.Time, LevelM: f.LevelM, RateMPerH: f.Stage.RateMPerH, Stage: f.Stage.String(), Says: f.Says,
-		SunAltitudeDeg: f.Sun.Altitude, Light: f.Light().String(), DarkBelowM: f.DarkBelow(), BreakerM: f.BreakerM, White: []whiteOut{},
+		SunAltitudeDeg: f.Sun.Altitude, Light: f.Light().String(), DarkBelowM: f.DarkBelow(), UnderSays: f.Under, BreakerM: f.BreakerM, White: []whiteOut{},
 		Open: f.Open, Closing: f.Closing,
 		DepthsM: f.DepthsM, Breaks: f.Breaks, TempsC: make([]*float64, len(f.TempsC)), Surface: f.Surface.Surface.String(),
 		WaveM:     f.Surface.WaveM,

@@ -2398,6 +2398,8 @@ export interface components {
             temps_c: (number | null)[];
             /** Format: date-time */
             time: string;
+            /** @description how high waves break and where it is dark under water; empty: nothing to say */
+            under_says: string;
             /**
              * Format: double
              * @description height of the wind's own waves
@@ -4476,6 +4478,8 @@ export interface components {
              * @description °C a day
              */
             per_day: number;
+            /** @description has warmed by 0.5 °C a day over the last 4 days */
+            says: string;
         };
         TrollIn: {
             /** Format: double */
@@ -4561,6 +4565,11 @@ export interface components {
             cast_m: number;
             /** Format: double */
             cloud_fraction: number;
+            /**
+             * Format: double
+             * @description over the deepest mark, or a usual one
+             */
+            depth_m: number;
             /** Format: double */
             drag_n: number;
             /** Format: double */
@@ -4590,10 +4599,20 @@ export interface components {
             rated_m: number;
             /** Format: double */
             reach_m: number;
+            /**
+             * Format: double
+             * @description of the water either way, or a usual one
+             */
+            run_ms: number;
             /** Format: double */
             secchi_m: number;
             /** Format: double */
             splash_m: number;
+            /**
+             * Format: double
+             * @description along the section, where one casts from
+             */
+            stand_m: number;
             /**
              * Format: double
              * @description a fall timed once; 0: none

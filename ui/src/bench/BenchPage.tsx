@@ -21,12 +21,14 @@ export default function BenchPage() {
   const [search] = useSearchParams();
   const given = search.get('text') ?? '';
   const chosen = tools.find((t) => t.id === id) ?? tools[0]!;
-  // The kit and the water are read once: a calculation under way does not jump.
-  // eslint-disable-next-line @tanstack/query/exhaustive-deps
+  const time = useSettled(moment.frame?.time, 120);
+  // A calculation under way keeps the numbers it began with; the next one starts from the moment shown.
   const usual = useQuery({
-    queryKey: ['usual', here.spot.id],
-    queryFn: () => api.usual(here.spot.id, moment.frame?.time),
-    enabled: !!moment.frame,
+    queryKey: ['usual', here.spot.id, time],
+    queryFn: ({ signal }) => api.usual(here.spot.id, time, signal),
+    enabled: !!time,
+    placeholderData: (previous, q) =>
+      q?.queryKey[1] === here.spot.id ? keepPreviousData(previous) : undefined,
   });
   return (
     <div className="bench">

@@ -40,15 +40,3 @@ export interface Tool<N extends Calculation = Calculation> {
 export const tool = <N extends Calculation>(t: Tool<N>) => t as unknown as Tool;
 
 export const num = (v: Values, key: string) => Number(v[key]);
-/** The depth over the deepest mark worth a cast now, or a usual one. */
-export const depthNow = (m: Moment) => {
-  const deepest = Math.max(0, ...(m.frame?.depths_m ?? []));
-  return deepest > 0.2 ? Math.round(deepest * 10) / 10 : 2;
-};
-export const runNow = (m: Moment) => Math.round(Math.abs(m.frame?.current_ms ?? 0.3) * 100) / 100;
-
-/** Where one casts from: the crest or bar one wades to, else the bank. */
-export const standing = (m: Moment) =>
-  m.spot.manner === 'wading'
-    ? (m.ribbon?.marks.find((k) => k.kind === 'crest' || k.kind === 'bar')?.distance_m ?? 0)
-    : 0;

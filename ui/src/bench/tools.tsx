@@ -5,7 +5,7 @@ import { Interception } from './Interception';
 import { Rods } from './Rods';
 import { Rose } from './Rose';
 import { Swim } from './Swim';
-import { depthNow, num, runNow, standing, tool } from './tool';
+import { num, tool } from './tool';
 
 const grams = (kg: number) => `${fixed(kg * 1000, kg < 0.03 ? 1 : 0)} g`;
 const mm = { unit: 'mm', si: 0.001, step: 0.01 };
@@ -22,10 +22,10 @@ export const tools = [
       { key: 'from_depth_m', label: 'From', unit: 'm deep', step: 0.5 },
       { key: 'to_depth_m', label: 'to', unit: 'm deep', step: 0.5 },
     ],
-    first: (m, u) => ({
+    first: (_, u) => ({
       length_per_turn_m: u.length_per_turn_m,
-      from_depth_m: depthNow(m),
-      to_depth_m: Math.max(depthNow(m) - 1, 0),
+      from_depth_m: u.depth_m,
+      to_depth_m: Math.max(u.depth_m - 1, 0),
     }),
     body: (v) => ({
       length_per_turn_m: num(v, 'length_per_turn_m'),
@@ -52,10 +52,10 @@ export const tools = [
       { key: 'timed_ms', label: 'Timed once (leave empty)', unit: 'm/s', step: 0.05 },
       { key: 'bank', label: 'Steps down a bank, as 1, 2, 3.5 (leave empty)', text: true },
     ],
-    first: (m, u) => ({
+    first: (_, u) => ({
       mass_kg: u.lure_kg,
       shape: u.lure_shape,
-      depth_m: depthNow(m),
+      depth_m: u.depth_m,
       timed_ms: u.timed_ms || undefined,
     }),
     body: (v) => ({
@@ -130,8 +130,8 @@ export const tools = [
       { key: 'line_length_m', label: 'Line in the water', unit: 'm', step: 5 },
       { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
     ],
-    first: (m, u) => ({
-      current_ms: runNow(m),
+    first: (_, u) => ({
+      current_ms: u.run_ms,
       line_diameter_m: u.line_diameter_m,
       line_length_m: u.line_out_m,
       sinker: 'bank',
@@ -162,8 +162,8 @@ export const tools = [
       { key: 'strip_min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
       { key: 'strip_max_m', label: 'to', unit: 'm', step: 0.1 },
     ],
-    first: (m, u) => ({
-      stand_m: standing(m),
+    first: (_, u) => ({
+      stand_m: u.stand_m,
       rated_m: u.rated_m,
       cast_m: u.cast_m,
       line_diameter_m: u.line_diameter_m,
@@ -279,7 +279,7 @@ export const tools = [
     ],
     first: (m, u) => ({
       secchi_m: u.secchi_m,
-      depth_m: Math.min(depthNow(m), 1.2),
+      depth_m: Math.min(u.depth_m, 1.2),
       sun_altitude_deg: Math.round(m.frame?.sun_altitude_deg ?? 30),
       cloud_fraction: Math.round(u.cloud_fraction * 10) / 10,
     }),
@@ -310,9 +310,9 @@ export const tools = [
       { key: 'line_diameter_m', label: 'Line', ...mm },
       { key: 'angle_deg', label: 'Line off upright', unit: '°', step: 5 },
     ],
-    first: (m, u) => ({
-      depth_m: depthNow(m),
-      run_ms: runNow(m),
+    first: (_, u) => ({
+      depth_m: u.depth_m,
+      run_ms: u.run_ms,
       line_diameter_m: u.line_diameter_m,
       angle_deg: 15,
     }),

@@ -89,7 +89,7 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
         </Fact>
         <Fact name="Moon" c={get('moon_illumination')}>
           {get('moon_illumination')?.says}, {fixed((get('moon_illumination')?.value ?? 0) * 100, 0)} % lit,{' '}
-          {moonDays(get('days_from_full')?.value ?? 0, get('days_from_new')?.value ?? 0)}
+          {get('days_from_full')?.says}
         </Fact>
       </dl>
       <h3>Light below, and what shows there</h3>
@@ -97,10 +97,7 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
       <h3>Warmth over each mark</h3>
       <p className="quiet small">
         Worked out from sun, cloud, air, wind and depth about the open water
-        {sheet.water_temp_trend
-          ? `, which ${trend(sheet.water_temp_trend.per_day)} over the last ${sheet.water_temp_trend.days} days`
-          : ''}
-        .
+        {sheet.water_temp_trend && `, which ${sheet.water_temp_trend.says}`}.
       </p>
       <WarmthChart warmth={sheet.warmth} at={Date.parse(sheet.time)} zone={zone} />
       <h3>What the words for clarity stand for</h3>
@@ -118,17 +115,6 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
 const signed = (x: number, n: number) => `${x >= 0 ? '+' : ''}${fixed(x, n)}`;
 const distance = (m: number) =>
   m >= 1000 ? `${fixed(m / 1000, m < 10_000 ? 1 : 0)} km of water` : `${fixed(m, 0)} m of water`;
-const trend = (perDay: number) =>
-  Math.abs(perDay) < 0.1
-    ? 'has kept'
-    : `has ${perDay > 0 ? 'warmed' : 'cooled'} by ${fixed(Math.abs(perDay), 1)} °C a day`;
-
-function moonDays(full: number, fresh: number): string {
-  const say = (d: number, what: string) =>
-    Math.abs(d) < 0.5 ? `at ${what}` : `${fixed(Math.abs(d), 0)} d ${d < 0 ? 'before' : 'after'} ${what}`;
-  return Math.abs(full) < Math.abs(fresh) ? say(full, 'full') : say(fresh, 'new');
-}
-
 function Fact({ name, c, children }: { name: string; c?: Condition; children: React.ReactNode }) {
   return (
     <div>

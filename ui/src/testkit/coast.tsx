@@ -54,6 +54,7 @@ export function frame(ms: number): Frame {
     open: true,
     closing: false,
     says: 'The crest is dry.',
+    under_says: '',
     way: 'You can get in and back until 16:00.',
     way_title: 'Open',
   };

@@ -187,19 +187,11 @@ export function Section({ spot, frame, turns, range }: Props) {
       )}
       {drawn && (
         <p className="stretch quiet small">
-          {frame.breaker_m >= 0.1 && `Breakers about ${fixed(frame.breaker_m, 1)} m. `}
-          {darkInWords(frame, Math.min(...spot.section.map((q) => q.elevation_m)))} Heights drawn{' '}
-          {Math.round(drawn.stretch)} times larger than distances.
+          {frame.under_says} Heights drawn {Math.round(drawn.stretch)} times larger than distances.
         </p>
       )}
     </div>
   );
-}
-
-/** Where it is dark under water, if anywhere in the section. */
-function darkInWords(frame: Frame, deepest: number): string {
-  if (frame.dark_below_m < 0.05) return 'It is dark under water.';
-  return frame.level_m - frame.dark_below_m > deepest ? `Dark below ${fixed(frame.dark_below_m, 1)} m.` : '';
 }
 
 function describe(spot: SpotDetail, frame: Frame): string {

@@ -99,22 +99,20 @@ describe('the section', () => {
     expect(d![1]).toBe(a![1]);
     expect(d![0] - a![0]).toBeGreaterThanOrEqual(74);
   });
-  it('says where it is dark, only where it is, and how far heights are stretched', () => {
-    expect(drawn({ dark_below_m: 0 }).textContent).toContain('It is dark under water.');
-    cleanup();
-    expect(drawn({ dark_below_m: 1 }).textContent).toContain('Dark below 1.0 m.');
-    cleanup();
-    const deep = drawn({ dark_below_m: 9 });
+  it('says what the core says of it, where it is dark only where it is, and how far heights are stretched', () => {
+    const deep = drawn({ dark_below_m: 9, under_says: 'Breakers about 0.8 m.' });
     expect(deep.querySelector('.gloom')).toBeNull();
-    expect(deep.textContent).toMatch(/Heights drawn \d+ times larger than distances\./);
-    expect(deep.textContent).not.toContain('Dark');
+    expect(deep.textContent).toMatch(
+      /Breakers about 0.8 m\. Heights drawn \d+ times larger than distances\./,
+    );
+    cleanup();
+    expect(drawn({ dark_below_m: 1 }).querySelector('.gloom')).not.toBeNull();
   });
   it('ruffles the surface where waves break', () => {
     expect(drawn().querySelector('.foam')).toBeNull();
     cleanup();
     const c = drawn({ white: [{ from_m: 30, to_m: 50 }], breaker_m: 0.8 });
     expect(c.querySelector('.foam')).not.toBeNull();
-    expect(c.textContent).toContain('Breakers about 0.8 m.');
   });
   it('stands the angler on the shore, or on the deck of a pier', () => {
     expect(drawn().querySelectorAll('.angler')).toHaveLength(1);
