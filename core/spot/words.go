@@ -41,7 +41,7 @@ func SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says
 	}
 	until := ""
 	if !next.Closes.IsZero() {
-		until = " until " + clock(next.Closes, zone)
+		until = ", until " + clock(next.Closes, zone)
 	}
 	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", clock(next.Opens, zone),
 		prose.Lasting(next.Opens.Sub(t).Round(time.Minute)), until)
