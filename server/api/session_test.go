@@ -1,6 +1,7 @@
 package api_test
 
 import (
+	"greypebble/testkit"
 	"net/http"
 	"strings"
 	"testing"
@@ -31,21 +32,21 @@ func TestNothingOfAnAnglersIsSeenWithoutSigningIn(t *testing.T) {
 
 func TestSomeoneElsesIdsAreNotFound(t *testing.T) {
 	wren, moss := kit.Fresh(t, "wren"), kit.Fresh(t, "moss")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	require.NotEmpty(t, bar.ID)
-	assert.NotContains(t, spotsOf(t, moss), "Kettle Bar")
+	assert.NotContains(t, moss.Spots(), "Kettle Bar")
 	for _, path := range []string{"/spots/" + bar.ID, "/spots/" + bar.ID + "/state", "/spots/" + bar.ID + "/ribbon"} {
 		assert.Equal(t, http.StatusOK, wren.Do("GET", path, nil, nil), path)
 		assert.Equal(t, http.StatusNotFound, moss.Do("GET", path, nil, nil), path)
 	}
 	assert.Equal(t, http.StatusNotFound, moss.Do("POST", "/advise", object{"spot_id": bar.ID, "target": "red drum"}, nil))
 
-	spell := newSpell(bar.ID)
+	spell := testkit.ASpell(bar.ID)
 	id, fish := uuid.NewString(), uuid.NewString()
 	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/spells/"+id, spell, nil), "a spell at someone else's spot")
 	spell["catches"] = []object{{"id": fish}}
 	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, spell, nil))
-	mine := newSpell(spotsOf(t, moss)["Candle Bar"].ID)
+	mine := testkit.ASpell(moss.Spots()["Candle Bar"].ID)
 	mine["revision"] = 1
 	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/spells/"+id, mine, nil), "over someone else's spell")
 	assert.Equal(t, http.StatusNotFound, moss.Do("PUT", "/catches/"+fish, object{"spell_id": id}, nil))

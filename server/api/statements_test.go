@@ -1,6 +1,7 @@
 package api_test
 
 import (
+	"greypebble/testkit"
 	"net/http"
 	"testing"
 
@@ -40,7 +41,7 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		"the chart":          {11, get("/chart")},
 		"its conditions":     {9, get("/conditions?spot_id=" + id)},
 		"a catch logged": {14, func() {
-			spell := newSpell(id)
+			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))
 		}},

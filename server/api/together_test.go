@@ -38,7 +38,7 @@ func TestReadersAndWritersTogether(t *testing.T) {
 	}
 	for _, a := range all {
 		run(func(int) { // the log
-			assert.Equal(t, http.StatusOK, a.c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), newSpell(a.spot), nil))
+			assert.Equal(t, http.StatusOK, a.c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), testkit.ASpell(a.spot), nil))
 		})
 		run(func(n int) { // what is seen
 			body := object{"time": "2026-11-20T09:00:00Z", "readings": []object{{"kind": "water_temp_c", "value": 10 + n}}}

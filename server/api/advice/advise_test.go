@@ -1,7 +1,6 @@
 package advice_test
 
 import (
-	"greypebble/testkit"
 	"math"
 	"net/http"
 	"testing"
@@ -9,25 +8,6 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
-
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
-type spot struct{ ID, Name, Place string }
-
-func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
-		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
-		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
-		"hazard": "shell", "handling": "gently"}
-}
 
 type choices struct {
 	Choices []struct {
@@ -57,7 +37,7 @@ type choices struct {
 
 func TestAdviseOverTheAPI(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	type answer struct {
 		Choices []struct {
 			Sentence, Approach, Mark, Retrieve string
@@ -104,7 +84,7 @@ func TestAdviseOverTheAPI(t *testing.T) {
 
 func TestSeveralTargetsSignsAndWhatWouldChange(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	ask := func(more object) (a choices) {
 		b := object{"spot_id": bar.ID, "time": "2026-11-20T15:00:00Z", "targets": []string{"red-drum"}}
 		for k, v := range more {

@@ -10,7 +10,7 @@ import (
 
 func TestTwoChoicesSideBySide(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	pick := func(at, offering string) object {
 		return object{"spot_id": bar.ID, "time": at, "target": "red-drum", "offering": offering}
 	}

@@ -35,7 +35,7 @@ type kitAnswer struct {
 func TestAdviceComesFromTheKit(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
 	clearKit(t, wren)
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	body := func(more object) object {
 		b := object{"spot_id": bar.ID, "target": "red-drum", "time": "2026-11-20T15:00:00Z"}
 		for k, v := range more {

@@ -13,7 +13,7 @@ import (
 // or a sentence.
 func TestAPositionTakenVisiblyChangesAdvice(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	spots := spotsOf(t, wren)
+	spots := wren.Spots()
 	var book struct {
 		Schools []struct {
 			ID, Default, Chosen string

@@ -9,15 +9,6 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
-		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
-		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
-		"hazard": "shell", "handling": "gently"}
-}
-
-type spot struct{ ID, Name, Place string }
-
 func TestTheBench(t *testing.T) {
 	c := kit.Fresh(t, "wren")
 	bench := func(path string, in object) (out object) {

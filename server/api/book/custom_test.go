@@ -10,25 +10,6 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-type spot struct{ ID, Name, Place string }
-
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
-func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
-		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
-		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
-		"hazard": "shell", "handling": "gently"}
-}
-
 func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	moss, wren := kit.Fresh(t, "moss"), kit.Fresh(t, "wren")
 	t.Cleanup(func() {
@@ -36,7 +17,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 		moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil)
 		moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil)
 	})
-	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/pebble-fish", target("Pebble fish"), nil))
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/pebble-fish", testkit.ATarget("Pebble fish"), nil))
 	rule := object{"says": "Under the post on the ebb", "family": "mark", "effect": "strong plus", "certainty": "usual",
 		"targets": []string{"pebble-fish"}, "when": []object{{"of": "stage", "any": []string{"ebb"}},
 			{"of": "depth", "above": "0.5 m", "soft": "0.2 m"}}}
@@ -57,7 +38,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	assert.NotContains(t, names(wren), "Pebble fish")
 
 	var spot string
-	for _, s := range spotsOf(t, moss) {
+	for _, s := range moss.Spots() {
 		spot = s.ID
 		break
 	}
@@ -68,7 +49,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 		Note string
 	}
 	require.Equal(t, http.StatusOK, moss.Do("POST", "/advise", object{"spot_id": spot, "target": "pebble-fish"}, &a))
-	assert.Equal(t, 422, wren.Do("POST", "/advise", object{"spot_id": spotsOf(t, wren)["Kettle Bar"].ID, "target": "pebble-fish"}, nil))
+	assert.Equal(t, 422, wren.Do("POST", "/advise", object{"spot_id": wren.Spots()["Kettle Bar"].ID, "target": "pebble-fish"}, nil))
 
 	// Out as a file, gone, and in again to the same state.
 	var file, again string
@@ -90,7 +71,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	assert.Contains(t, p.Detail, "still speaks of it")
 
 	// Over one of the playbook's, and back.
-	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/red-drum", target("My drum"), nil))
+	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/red-drum", testkit.ATarget("My drum"), nil))
 	assert.Contains(t, names(moss), "My drum")
 	assert.NotContains(t, names(moss), "Red drum")
 	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil))
@@ -110,10 +91,10 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/own-rules/never", rule, &found))
 	assert.Contains(t, strings.Join(found.Findings, "|"), "can never apply")
 	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/own-rules/never", nil, nil))
-	bad := target("x")
+	bad := testkit.ATarget("x")
 	bad["gone_below_c"] = 20
 	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/x", bad, &p))
 	assert.Contains(t, p.Detail, "gone_below must be colder")
-	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/Not-An-Id", target("x"), &p))
+	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/Not-An-Id", testkit.ATarget("x"), &p))
 	assert.Contains(t, p.Detail, "small letters")
 }

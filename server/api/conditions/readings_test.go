@@ -25,12 +25,12 @@ func TestTheAnglersReadings(t *testing.T) {
 	}
 	require.Equal(t, http.StatusNoContent, add(at, object{"kind": "water_temp_c", "value": 59, "unit": "°F"},
 		object{"kind": "clarity_secchi_m", "word": "stained"}))
-	s := sheetAt(t, c, spot, testkit.Now)
-	origin, value, _, place := s.of("water_temp_c")
+	s := c.Sheet(spot, testkit.Now)
+	origin, value, _, place := s.Of("water_temp_c")
 	assert.Equal(t, "observed", origin)
 	assert.InDelta(t, 15, value, 1e-9)
 	assert.Equal(t, "Cutwater Pier", place)
-	origin, value, says, _ := s.of("clarity_secchi_m")
+	origin, value, says, _ := s.Of("clarity_secchi_m")
 	assert.Equal(t, []any{"observed", "stained"}, []any{origin, says})
 	assert.InDelta(t, 1, value, 1e-9)
 	for _, r := range s.Readings {
@@ -39,20 +39,20 @@ func TestTheAnglersReadings(t *testing.T) {
 			assert.Greater(t, r.High/r.Low, 2.0, "a word is a wide reading")
 		}
 	}
-	later, _, _, _ := sheetAt(t, c, spot, testkit.Now.AddDate(0, 0, 2)).of("clarity_secchi_m")
+	later, _, _, _ := c.Sheet(spot, testkit.Now.AddDate(0, 0, 2)).Of("clarity_secchi_m")
 	assert.Equal(t, "forecast", later)
 
 	// Expected for tomorrow: kept as expected, and before the service's.
 	tomorrow := testkit.Now.Add(26 * time.Hour)
 	require.Equal(t, http.StatusNoContent, add(tomorrow, object{"kind": "wind_speed_ms", "value": 11}))
-	origin, value, says, _ = sheetAt(t, c, spot, tomorrow).of("wind_speed_ms")
+	origin, value, says, _ = c.Sheet(spot, tomorrow).Of("wind_speed_ms")
 	assert.Equal(t, []any{"forecast", 11.0, "strong breeze"}, []any{origin, value, says})
 
 	back := "/waters/" + water + "/readings?kind=wind_speed_ms&time=" + url.QueryEscape(tomorrow.Format(time.RFC3339))
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "moss").Do("DELETE", back, nil, nil), "someone else's water")
 	assert.Equal(t, http.StatusNoContent, c.Do("DELETE", back, nil, nil))
 	assert.Equal(t, http.StatusNotFound, c.Do("DELETE", back, nil, nil))
-	_, value, _, _ = sheetAt(t, c, spot, tomorrow).of("wind_speed_ms")
+	_, value, _, _ = c.Sheet(spot, tomorrow).Of("wind_speed_ms")
 	assert.NotEqual(t, 11.0, value)
 
 	var file string
@@ -103,11 +103,11 @@ func TestLogsOfInstruments(t *testing.T) {
 	assert.InDelta(t, 10, out.Kinds[0].Low, 1e-9)
 	assert.Zero(t, out.Kept)
 	assert.Equal(t, time.Date(2026, 11, 20, 7, 0, 0, 0, time.UTC), out.From)
-	origin, _, _, _ := sheetAt(t, c, spot, testkit.Now).of("water_temp_c")
+	origin, _, _, _ := c.Sheet(spot, testkit.Now).Of("water_temp_c")
 	assert.Equal(t, "forecast", origin, "only looked at so far")
 	require.Equal(t, http.StatusOK, send("keep=true&time_zone=Etc/GMT%2B3&name=sill.csv", log))
 	assert.Equal(t, 3, out.Kept)
-	origin, value, _, _ := sheetAt(t, c, spot, testkit.Now).of("water_temp_c")
+	origin, value, _, _ := c.Sheet(spot, testkit.Now).Of("water_temp_c")
 	assert.Equal(t, "observed", origin)
 	assert.InDelta(t, 11, value, 1e-9)
 

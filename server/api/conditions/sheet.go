@@ -13,21 +13,6 @@ import (
 	"greypebble/server/api/wire"
 )
 
-// condition as it is believed, with where it came from.
-type condition struct {
-	Kind   string    `json:"kind"`
-	Value  float64   `json:"value"`
-	Unit   string    `json:"unit"`
-	Says   string    `json:"says,omitempty" doc:"the value in a word, where there is one" example:"stained"`
-	Origin string    `json:"origin" enum:"observed,forecast,predicted,assumed"`
-	Source string    `json:"source"`
-	Place  string    `json:"place,omitempty" doc:"where it was taken; the whole water if left out"`
-	Time   time.Time `json:"time"`
-	Low    float64   `json:"low" doc:"80 % of the belief lies between low and high"`
-	High   float64   `json:"high"`
-	AgeS   float64   `json:"age_s" doc:"of the reading at the moment; negative for one yet to come"`
-}
-
 type conditionsInput struct {
 	SpotID uuid.UUID `query:"spot_id" format:"uuid" required:"true"`
 	Time   time.Time `query:"time" doc:"now if left out"`

@@ -2,7 +2,6 @@ package conditions_test
 
 import (
 	"greypebble/testkit"
-	"net/http"
 	"testing"
 	"time"
 
@@ -10,68 +9,9 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
-type spot struct{ ID, Name, Place string }
-
-func sheetAt(t *testing.T, c *testkit.Client, spot string, at time.Time) (s sheet) {
-	t.Helper()
-	require.Equal(t, http.StatusOK, c.Do("GET", "/conditions?spot_id="+spot+"&time="+at.Format(time.RFC3339), nil, &s))
-	return s
-}
-
-type sheet struct {
-	Light    string
-	Readings []struct {
-		Kind, Says, Origin, Source, Place string
-		Value, Low, High                  float64
-		Age                               float64 `json:"age_s"`
-	}
-	Surface struct {
-		Word, Side string
-		Outlined   bool
-	}
-	Trend *struct {
-		PerDay float64 `json:"per_day"`
-		Days   int
-	} `json:"water_temp_trend"`
-	Warmth []struct {
-		Name   string
-		Now    *float64 `json:"now_c"`
-		Points []struct{ C *float64 }
-	}
-	Bands []struct {
-		Light    string
-		FromM    float64                        `json:"from_m"`
-		ToM      float64                        `json:"to_m"`
-		Finishes []struct{ Finish, Why string } `json:"finishes"`
-	}
-	History []struct {
-		Kind   string
-		Points []struct{ Origin string }
-	}
-}
-
-func (s sheet) of(kind string) (origin string, value float64, says, place string) {
-	for _, r := range s.Readings {
-		if r.Kind == kind {
-			return r.Origin, r.Value, r.Says, r.Place
-		}
-	}
-	return "", 0, "", ""
-}
-
 func TestConditionsSayWhereTheyCameFrom(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	var out struct {
 		Light    string
 		Readings []struct {
@@ -100,7 +40,7 @@ func TestConditionsSayWhereTheyCameFrom(t *testing.T) {
 
 func TestTheConditionsSheet(t *testing.T) {
 	c := kit.Fresh(t, "wren")
-	s := sheetAt(t, c, c.ID("Kettle Bar"), testkit.Now.Add(5*time.Hour))
+	s := c.Sheet(c.ID("Kettle Bar"), testkit.Now.Add(5*time.Hour))
 	assert.Contains(t, []string{"glassy", "ripple", "chop", "rough"}, s.Surface.Word)
 	require.NotNil(t, s.Trend)
 	assert.GreaterOrEqual(t, s.Trend.Days, 2)
@@ -109,7 +49,7 @@ func TestTheConditionsSheet(t *testing.T) {
 		require.Len(t, w.Points, 73, "36 h by half hours")
 		if w.Name == "Channel" {
 			require.NotNil(t, w.Now)
-			_, around, _, _ := s.of("water_temp_c")
+			_, around, _, _ := s.Of("water_temp_c")
 			assert.InDelta(t, around, *w.Now, 1.2, "the channel is near the open water")
 		}
 	}
@@ -128,7 +68,7 @@ func TestTheConditionsSheet(t *testing.T) {
 	}
 	assert.True(t, kinds["wind_speed_ms"] && kinds["water_temp_c"])
 	for _, kind := range []string{"wind_wave_m", "days_from_full", "days_from_new", "surface_light_lx", "tide_strength_pct"} {
-		origin, _, _, _ := s.of(kind)
+		origin, _, _, _ := s.Of(kind)
 		assert.NotEmpty(t, origin, kind)
 	}
 }

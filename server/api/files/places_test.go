@@ -11,18 +11,6 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-type spot struct{ ID, Name, Place string }
-
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
 func TestPlacesInAndOut(t *testing.T) {
 	c := kit.Fresh(t, "moss")
 	water := c.ID("Fallow Creek")
@@ -122,8 +110,8 @@ func TestAWholeSpotGoesOutAndComesBack(t *testing.T) {
 		}
 		return w
 	}
-	theirs := spotsOf(t, moss)
-	for name, s := range spotsOf(t, wren) {
+	theirs := moss.Spots()
+	for name, s := range wren.Spots() {
 		assert.Equal(t, get(wren, s.ID), get(moss, theirs[name].ID), name)
 	}
 	for _, name := range out.Added {

@@ -11,20 +11,6 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func newSpell(spot string) object {
-	return object{"spot_id": spot, "target": "red-drum", "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T13:00:00Z",
-		"approach": "lure", "offering": "White paddle tail"}
-}
-
-type spot struct{ ID, Name, Place string }
-
-func target(name string) object {
-	return object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
-		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
-		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
-		"hazard": "shell", "handling": "gently"}
-}
-
 type spellOut struct {
 	ID         string
 	Revision   int
@@ -44,21 +30,11 @@ type spellOut struct {
 	}
 }
 
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
 func TestASpellIsFilledInAndWrittenOnce(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	id, fish := uuid.NewString(), uuid.NewString()
-	spell := newSpell(bar.ID)
+	spell := testkit.ASpell(bar.ID)
 	spell["readings"] = []object{{"kind": "water_temp_c", "value": 59, "unit": "°F"}}
 	spell["catches"] = []object{{"id": fish, "length_m": 0.62}}
 	var out, again spellOut
@@ -96,7 +72,7 @@ func TestASpellIsFilledInAndWrittenOnce(t *testing.T) {
 	spell["revision"] = 1
 	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, spell, &again))
 	assert.Equal(t, 2, again.Revision)
-	stale := newSpell(bar.ID)
+	stale := testkit.ASpell(bar.ID)
 	stale["note"] = "from the desk"
 	stale["revision"] = 1
 	var p problem
@@ -110,9 +86,9 @@ func TestASpellIsFilledInAndWrittenOnce(t *testing.T) {
 
 func TestManyWritersOfOneSpellMakeOne(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	id := uuid.NewString()
-	spell := newSpell(bar.ID)
+	spell := testkit.ASpell(bar.ID)
 	spell["catches"] = []object{{"id": uuid.NewString()}}
 	var wait sync.WaitGroup
 	ok := make(chan int, 8)
@@ -139,9 +115,9 @@ func TestManyWritersOfOneSpellMakeOne(t *testing.T) {
 
 func TestNothingIsHalfDone(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	id := uuid.NewString()
-	spell := newSpell(bar.ID)
+	spell := testkit.ASpell(bar.ID)
 	spell["catches"] = []object{{"id": uuid.NewString()}, {"id": uuid.NewString(), "target": "haddock"}}
 	var p problem
 	require.Equal(t, 422, wren.Do("PUT", "/spells/"+id, spell, &p))
@@ -158,7 +134,7 @@ func TestNothingIsHalfDone(t *testing.T) {
 
 func TestBadSpellsAreNamed(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	for field, change := range map[string]func(object){
 		"body.ended_at":          func(s object) { s["ended_at"] = "2026-11-19T11:00:00Z" },
 		"body.target":            func(s object) { s["target"] = "haddock" },
@@ -171,7 +147,7 @@ func TestBadSpellsAreNamed(t *testing.T) {
 			s["catches"] = []object{{"id": uuid.NewString(), "length_m": 40}}
 		},
 	} {
-		s := newSpell(bar.ID)
+		s := testkit.ASpell(bar.ID)
 		change(s)
 		var p problem
 		assert.Equal(t, 422, wren.Do("PUT", "/spells/"+uuid.NewString(), s, &p), field)
@@ -183,9 +159,9 @@ func TestBadSpellsAreNamed(t *testing.T) {
 
 func TestCatchesAndFilters(t *testing.T) {
 	wren := kit.Fresh(t, "wren", testkit.ALog)
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	id, fish := uuid.NewString(), uuid.NewString()
-	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, newSpell(bar.ID), nil))
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, testkit.ASpell(bar.ID), nil))
 	var c object
 	require.Equal(t, http.StatusOK, wren.Do("PUT", "/catches/"+fish, object{"spell_id": id, "length_m": 0.4, "kept": true,
 		"target": "spotted_seatrout"}, &c))

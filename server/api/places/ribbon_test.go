@@ -1,7 +1,6 @@
 package places_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"testing"
 	"time"
@@ -10,21 +9,9 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
-type spot struct{ ID, Name, Place string }
-
 func TestRibbonAgreesWithState(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
-	for _, sp := range spotsOf(t, wren) {
+	for _, sp := range wren.Spots() {
 		var r struct {
 			Frames []struct {
 				Time    time.Time

@@ -29,53 +29,6 @@ type spotTide struct {
 	CannotSay string `json:"cannot_say"`
 }
 
-func sheetAt(t *testing.T, c *testkit.Client, spot string, at time.Time) (s sheet) {
-	t.Helper()
-	require.Equal(t, http.StatusOK, c.Do("GET", "/conditions?spot_id="+spot+"&time="+at.Format(time.RFC3339), nil, &s))
-	return s
-}
-
-type sheet struct {
-	Light    string
-	Readings []struct {
-		Kind, Says, Origin, Source, Place string
-		Value, Low, High                  float64
-		Age                               float64 `json:"age_s"`
-	}
-	Surface struct {
-		Word, Side string
-		Outlined   bool
-	}
-	Trend *struct {
-		PerDay float64 `json:"per_day"`
-		Days   int
-	} `json:"water_temp_trend"`
-	Warmth []struct {
-		Name   string
-		Now    *float64 `json:"now_c"`
-		Points []struct{ C *float64 }
-	}
-	Bands []struct {
-		Light    string
-		FromM    float64                        `json:"from_m"`
-		ToM      float64                        `json:"to_m"`
-		Finishes []struct{ Finish, Why string } `json:"finishes"`
-	}
-	History []struct {
-		Kind   string
-		Points []struct{ Origin string }
-	}
-}
-
-func (s sheet) of(kind string) (origin string, value float64, says, place string) {
-	for _, r := range s.Readings {
-		if r.Kind == kind {
-			return r.Origin, r.Value, r.Says, r.Place
-		}
-	}
-	return "", 0, "", ""
-}
-
 // An angler notes high waters half an hour after the station's; the lag is
 // learned with its error, taken over, and the spot's turns follow.
 func TestALagIsLearned(t *testing.T) {
@@ -152,11 +105,11 @@ func TestALagIsLearned(t *testing.T) {
 func TestCurrentOfASpot(t *testing.T) {
 	c := kit.Fresh(t, "moss")
 	id := c.ID("Candle Bar")
-	before := sheetAt(t, c, id, testkit.Now)
+	before := c.Sheet(id, testkit.Now)
 	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/spots/"+id+"/current", object{"seen_ms": 0.9}, nil))
-	origin, u, _, _ := sheetAt(t, c, id, testkit.Now).of("current_ms")
+	origin, u, _, _ := c.Sheet(id, testkit.Now).Of("current_ms")
 	assert.Equal(t, "predicted", origin)
-	_, rate, _, _ := before.of("tide_rate_m_per_h")
+	_, rate, _, _ := before.Of("tide_rate_m_per_h")
 	assert.Equal(t, rate > 0, u > 0)
 	assert.Less(t, u*u, 1.0)
 	var p problem

@@ -1,8 +1,6 @@
 package tides_test
 
 import (
-	"greypebble/testkit"
-	"net/http"
 	"testing"
 	"time"
 
@@ -10,23 +8,11 @@ import (
 	"github.com/stretchr/testify/require"
 )
 
-func spotsOf(t *testing.T, c *testkit.Client) map[string]spot {
-	var list []spot
-	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
-	out := map[string]spot{}
-	for _, s := range list {
-		out[s.Name] = s
-	}
-	return out
-}
-
-type spot struct{ ID, Name, Place string }
-
 // "0.3 m more than predicted" shifts depths and windows, shows as observed, and
 // fades.
 func TestSurge(t *testing.T) {
 	wren, moss := kit.Fresh(t, "wren"), kit.Fresh(t, "moss")
-	bar := spotsOf(t, wren)["Kettle Bar"]
+	bar := wren.Spots()["Kettle Bar"]
 	water := "/waters/" + wren.ID("Sedge Sound") + "/surge"
 	type state struct {
 		LevelM float64 `json:"level_m"`

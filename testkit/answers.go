@@ -1,0 +1,87 @@
+package testkit
+
+import (
+	"net/http"
+	"time"
+
+	"github.com/stretchr/testify/require"
+)
+
+// Spot as it is listed.
+type Spot struct{ ID, Name, Place string }
+
+// Spots of the angler by name.
+func (c *Client) Spots() map[string]Spot {
+	c.t.Helper()
+	var list []Spot
+	require.Equal(c.t, http.StatusOK, c.Do("GET", "/spots", nil, &list))
+	out := map[string]Spot{}
+	for _, s := range list {
+		out[s.Name] = s
+	}
+	return out
+}
+
+// ASpell of an hour at a spot, ready to be logged.
+func ASpell(spot string) Object {
+	return Object{"spot_id": spot, "target": "red-drum", "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T13:00:00Z",
+		"approach": "lure", "offering": "White paddle tail"}
+}
+
+// ATarget of an angler's own.
+func ATarget(name string) Object {
+	return Object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",
+		"columns": []string{"bottom"}, "feeds_from_c": 8, "feeds_to_c": 24, "lives": []string{"oyster bar"},
+		"takes": []string{"live-shrimp", "cut-shrimp", "bucktail"}, "hooks": "1/0", "strikes_from_m": 0.1, "strikes_to_m": 0.3,
+		"hazard": "shell", "handling": "gently"}
+}
+
+// Sheet of all that is known of a spot at a moment.
+type Sheet struct {
+	Light    string
+	Readings []struct {
+		Kind, Says, Origin, Source, Place string
+		Value, Low, High                  float64
+		Age                               float64 `json:"age_s"`
+	}
+	Surface struct {
+		Word, Side string
+		Outlined   bool
+	}
+	Trend *struct {
+		PerDay float64 `json:"per_day"`
+		Days   int
+	} `json:"water_temp_trend"`
+	Warmth []struct {
+		Name   string
+		Now    *float64 `json:"now_c"`
+		Points []struct{ C *float64 }
+	}
+	Bands []struct {
+		Light    string
+		FromM    float64                        `json:"from_m"`
+		ToM      float64                        `json:"to_m"`
+		Finishes []struct{ Finish, Why string } `json:"finishes"`
+	}
+	History []struct {
+		Kind   string
+		Points []struct{ Origin string }
+	}
+}
+
+// Sheet of a spot at a time.
+func (c *Client) Sheet(spot string, at time.Time) (s Sheet) {
+	c.t.Helper()
+	require.Equal(c.t, http.StatusOK, c.Do("GET", "/conditions?spot_id="+spot+"&time="+at.Format(time.RFC3339), nil, &s))
+	return s
+}
+
+// Of a kind, what the sheet says.
+func (s Sheet) Of(kind string) (origin string, value float64, says, place string) {
+	for _, r := range s.Readings {
+		if r.Kind == kind {
+			return r.Origin, r.Value, r.Says, r.Place
+		}
+	}
+	return "", 0, "", ""
+}
