@@ -34,7 +34,8 @@ const slackWater = `(?s)  - id: slack-water\n.*?\n(  - id)`
 // mine is what an angler laid over the book of their day.
 func mine() Overlay {
 	rule := func(id, targets, when string) File {
-		return File{"rule " + id, []byte("rules:\n- {id: " + id + ", says: x, idea: mine, origin: my own, family: flow, effect: clear plus, " +
+		return File{"rule " + id, []byte("rules:\n- {id: " + id +
+			", says: x, idea: mine, origin: my own, family: flow, effect: clear plus, " +
 			"certainty: usual, targets: [" + targets + "], when: " + when + "}\n")}
 	}
 	return Overlay{

@@ -43,8 +43,8 @@ func (s *Store) ReadingsOf(ctx context.Context, angler, water uuid.UUID, from, t
 func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uuid.UUID][]conditions.Reading, error) {
 	var rows []readingRow
 	err := s.db.SelectContext(ctx, &rows, `SELECT r.water_id, r.kind, r.time, r.origin, r.own, r.value, r.spread, r.source,
-		r.place FROM reading r
-		JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`+also+` ORDER BY r.time, r.kind, r.origin, r.own`, args...)
+		r.place FROM reading r JOIN water w ON w.id = r.water_id WHERE w.angler_id = ? AND r.time BETWEEN ? AND ?`+also+`
+		ORDER BY r.time, r.kind, r.origin, r.own`, args...)
 	out := make(map[uuid.UUID][]conditions.Reading)
 	for _, r := range rows {
 		out[r.Water] = append(out[r.Water], conditions.Reading{Kind: r.Kind, Value: r.Value, Time: r.Time, Origin: r.Origin,

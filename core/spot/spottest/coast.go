@@ -24,7 +24,8 @@ func Coast(t testing.TB) []*spot.Spot {
 				Out: ground.Passage{Name: "the gut", ElevationM: 0.55}},
 			Marks: []ground.Mark{
 				{ID: "crest", Name: "Crest", Kind: ground.Crest, ElevationM: 0.75, Bottom: "shell", Fishable: ground.Depths{MinM: 0.2}},
-				{ID: "edge", Name: "Seaward edge", Kind: ground.EdgeMark, ElevationM: 0.1, Bottom: "shell", Fishable: ground.Depths{MinM: 0.3}},
+				{ID: "edge", Name: "Seaward edge", Kind: ground.EdgeMark, ElevationM: 0.1, Bottom: "shell",
+					Fishable: ground.Depths{MinM: 0.3}},
 				{ID: "channel", Name: "Channel", Kind: ground.Channel, ElevationM: -1.4, Bottom: "mud", Fishable: ground.Depths{MinM: 0.3}},
 			}},
 		{Name: "Beach", Place: "surf beach", Tide: h, LatLon: o, Access: foot,

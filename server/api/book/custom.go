@@ -126,7 +126,8 @@ func (s service) registerCustom(api huma.API) {
 	web.Signed(api, s.Deps, web.Put("/playbook/own-rules/{id}", "putOwnRule", "Write a rule of your own"),
 		func(ctx context.Context, as *web.Scope, in *ownRuleInput) (*ownOutput, error) {
 			b := in.Body
-			r := playbook.CustomRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty, Targets: b.Targets}
+			r := playbook.CustomRule{ID: in.ID, Says: b.Says, Family: b.Family, Effect: b.Effect, Certainty: b.Certainty,
+				Targets: b.Targets}
 			for _, c := range b.When {
 				r.When = append(r.When, playbook.Condition(c))
 			}

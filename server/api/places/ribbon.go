@@ -179,8 +179,9 @@ func known(v float64) *float64 {
 
 func frameOf(f *spot.Frame) frame {
 	o := frame{Time: f.Time, LevelM: f.LevelM, RateMPerH: f.Stage.RateMPerH, Stage: f.Stage.String(), Says: f.Says,
-		SunAltitudeDeg: f.Sun.Altitude, Light: f.Light().String(), DarkBelowM: f.DarkBelow(), UnderSays: f.Under, BreakerM: f.BreakerM, White: []whiteOut{},
-		Open: f.Open, Closing: f.Closing,
+		SunAltitudeDeg: f.Sun.Altitude, Light: f.Light().String(), DarkBelowM: f.DarkBelow(), UnderSays: f.Under, BreakerM: f.BreakerM,
+		White: []whiteOut{},
+		Open:  f.Open, Closing: f.Closing,
 		DepthsM: f.DepthsM, Breaks: f.Breaks, TempsC: make([]*float64, len(f.TempsC)), Surface: f.Surface.Surface.String(),
 		WaveM:     f.Surface.WaveM,
 		CurrentMS: known(f.CurrentMS), SurgeM: f.SurgeM(), Slack: f.Stage.Slack, WayTitle: f.WayTitle, Way: f.Way, MarksSay: f.MarksSay}
