@@ -15,23 +15,6 @@ export const keys = {
   stations: ['stations'],
 } as const;
 
-/** Everything that rests on a spot's place, ground and tide. */
-const ofSpots = [
-  'spots',
-  'spot',
-  'state',
-  'ribbon',
-  'windows',
-  'chart',
-  'conditions',
-  'advise',
-  'compare-advice',
-  'shelter',
-  'pier',
-  'reach',
-  'usual',
-  'surf',
-];
 /** Everything that rests on what is known of the moment. */
 const ofReadings = [
   'state',
@@ -45,6 +28,8 @@ const ofReadings = [
   'pier',
   'usual',
 ];
+/** Everything that rests on a spot's place, ground and tide. */
+const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf'];
 
 /** What a person changes, and the answers that follow from it. */
 export const rests = {
