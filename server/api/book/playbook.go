@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -89,8 +90,9 @@ type playbookOutput struct {
 }
 
 type setAsideOut struct {
-	Entry string `json:"entry" doc:"target, rule or school, and its id"`
-	Why   string `json:"why"`
+	Kind string `json:"kind" enum:"target,rule,school"`
+	ID   string `json:"id"`
+	Why  string `json:"why"`
 }
 
 type ruleInput struct {
@@ -188,7 +190,8 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 	}
 	b.SetAside = []setAsideOut{}
 	for _, a := range book.Aside() {
-		b.SetAside = append(b.SetAside, setAsideOut{a.Name, web.Said(a.Err)})
+		kind, id, _ := strings.Cut(a.Name, " ")
+		b.SetAside = append(b.SetAside, setAsideOut{Kind: kind, ID: id, Why: web.Said(a.Err)})
 	}
 	for _, v := range book.Vocabularies() {
 		b.Vocabularies = append(b.Vocabularies, vocabularyOut{v.Name, v.Unit, append([]string{}, v.Words...)})

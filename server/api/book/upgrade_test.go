@@ -24,13 +24,13 @@ func TestWhatTheBookNoLongerKnowsIsSetAside(t *testing.T) {
 
 	var book struct {
 		Rules    []struct{ ID string }
-		SetAside []struct{ Entry, Why string } `json:"set_aside"`
+		SetAside []struct{ Kind, ID, Why string } `json:"set_aside"`
 	}
 	require.Equal(t, http.StatusOK, c.Do("GET", "/playbook", nil, &book))
 	require.Len(t, book.SetAside, 2)
-	assert.Equal(t, "rule old", book.SetAside[0].Entry)
+	assert.Equal(t, "rule old", book.SetAside[0].Kind+" "+book.SetAside[0].ID)
 	assert.Contains(t, book.SetAside[0].Why, "a-fish-of-yesterday")
-	assert.Equal(t, "school Q6", book.SetAside[1].Entry)
+	assert.Equal(t, "school Q6", book.SetAside[1].Kind+" "+book.SetAside[1].ID)
 	assert.Greater(t, len(book.Rules), 300)
 	assert.Equal(t, http.StatusOK, c.Do("GET", "/targets", nil, nil))
 	assert.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": c.ID("Candle Bar"), "target": "red-drum"}, nil))

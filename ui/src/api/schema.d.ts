@@ -3756,8 +3756,9 @@ export interface components {
             elevation_m: number;
         };
         SetAsideOut: {
-            /** @description target, rule or school, and its id */
-            entry: string;
+            id: string;
+            /** @enum {string} */
+            kind: "target" | "rule" | "school";
             why: string;
         };
         ShapeBody: {

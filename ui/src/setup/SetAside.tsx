@@ -3,13 +3,14 @@ import { App, Button } from 'antd';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
 
+type Entry = Playbook['set_aside'][number];
+
 /** What of one's own the playbook no longer knows: said, kept, and taken out if one wants. */
-export function SetAside({ list }: { list: Playbook['set_aside'] }) {
+export function SetAside({ list }: { list: Entry[] }) {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const takeOut = useMutation({
-    mutationFn: (entry: string) => {
-      const [kind, id] = entry.split(' ', 2) as [string, string];
+    mutationFn: ({ kind, id }: Entry) => {
       if (kind === 'target') return api.deleteTarget(id);
       return kind === 'school' ? api.putSchool(id, '') : api.deleteOwnRule(id);
     },
@@ -23,9 +24,9 @@ export function SetAside({ list }: { list: Playbook['set_aside'] }) {
       when it does.
       <ul>
         {list.map((a) => (
-          <li key={a.entry}>
-            Your {a.entry}: {a.why}{' '}
-            <Button size="small" onClick={() => takeOut.mutate(a.entry)}>
+          <li key={`${a.kind} ${a.id}`}>
+            Your {a.kind} {a.id}: {a.why}{' '}
+            <Button size="small" onClick={() => takeOut.mutate(a)}>
               Take it out
             </Button>
           </li>

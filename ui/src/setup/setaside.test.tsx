@@ -17,7 +17,15 @@ it('says what the playbook no longer knows, and takes out the one that is touche
     school: vi.spyOn(api, 'putSchool').mockResolvedValue(undefined as never),
   };
   const why = 'unknown target "gone"';
-  show(<SetAside list={['rule mine', 'target old', 'school Q6'].map((entry) => ({ entry, why }))} />);
+  show(
+    <SetAside
+      list={[
+        { kind: 'rule', id: 'mine', why },
+        { kind: 'target', id: 'old', why },
+        { kind: 'school', id: 'Q6', why },
+      ]}
+    />,
+  );
   await screen.findByText(/Your rule mine: unknown target "gone"/);
   for (const b of screen.getAllByRole('button')) fireEvent.click(b);
   await waitFor(() => expect(calls.rule).toHaveBeenCalledWith('mine'));
