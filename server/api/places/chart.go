@@ -134,18 +134,16 @@ func onChart(sp *desk.Laid, t time.Time, u quantity.Units) (chartSpot, error) {
 	return o, nil
 }
 
-// shelterEvery so many degrees the wind is tried.
-const shelterEvery = 360.0 / 16
-
 func (s service) shelter(ctx context.Context, as *web.Scope, in *shelterInput) (*shelterOutput, error) {
 	m, err := s.momentOf(ctx, as, wire.ByIDAt{ByID: in.ByID})
 	if err != nil {
 		return nil, err
 	}
 	out := &shelterOutput{Body: []shelterOut{}}
-	for deg := 0.0; deg < 360; deg += shelterEvery {
-		f := wire.Surface(m.SurfaceUnder(in.WindMS, deg))
-		out.Body = append(out.Body, shelterOut{FromDeg: deg, Word: f.Word, WaveM: f.WaveM, FetchM: f.FetchM, Side: f.Side,
+	all := m.Shelter(in.WindMS)
+	for i, s := range all.Surfaces {
+		f := wire.Surface(s)
+		out.Body = append(out.Body, shelterOut{FromDeg: all.FromDeg(i), Word: f.Word, WaveM: f.WaveM, FetchM: f.FetchM, Side: f.Side,
 			Sheltered: f.Sheltered})
 	}
 	return out, nil

@@ -102,10 +102,17 @@ type stateOutput struct {
 		Conditions []wire.Condition `json:"conditions" nullable:"false"`
 		Shown      []string         `json:"shown" nullable:"false" doc:"kinds of reading to show first at this kind of place"`
 		Surface    wire.SurfaceOut  `json:"surface"`
+		Shelter    shelterNow       `json:"shelter"`
 		Cautions   []string         `json:"cautions" nullable:"false"`
 		Surge      *surgeOut        `json:"surge,omitempty" doc:"seen at this water and not yet faded"`
 		NextPeak   *peakOut         `json:"next_peak,omitempty" doc:"springs or neaps ahead"`
 	}
+}
+
+// shelterNow says how the water lies wind by wind, in a wind as strong as is believed.
+type shelterNow struct {
+	WindMS float64 `json:"wind_ms"`
+	Says   string  `json:"says"`
 }
 
 type surgeOut struct {
@@ -197,6 +204,8 @@ func (s service) spotState(ctx context.Context, as *web.Scope, in *wire.ByIDAt) 
 	open := sp.Access.Open(c)
 	b.Open = spot.GateAt(open, t).Open
 	b.Windows, b.Conditions, b.Surface = windowsOf(open), wire.Conditions(&m), wire.Surface(m.Surface())
+	now := m.ShelterNow()
+	b.Shelter = shelterNow{now.WindMS, now.Says()}
 	b.Shown = []string{}
 	for _, k := range conditions.ShownAt(sp.Place) {
 		b.Shown = append(b.Shown, string(k))

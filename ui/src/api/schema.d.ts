@@ -3765,6 +3765,11 @@ export interface components {
             area: boolean;
             points: components["schemas"]["LatLon"][];
         };
+        ShelterNow: {
+            says: string;
+            /** Format: double */
+            wind_ms: number;
+        };
         ShelterOut: {
             /** Format: double */
             fetch_m: number;
@@ -4145,6 +4150,7 @@ export interface components {
             next_peak?: components["schemas"]["PeakOut"];
             /** @description whether one can get in and back now */
             open: boolean;
+            shelter: components["schemas"]["ShelterNow"];
             /** @description kinds of reading to show first at this kind of place */
             shown: string[];
             spot_id: string;

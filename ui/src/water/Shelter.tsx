@@ -14,19 +14,16 @@ export function Shelter() {
   const here = usePlace();
   const state = useSpotState();
   const now = (kind: string) => state.data?.conditions.find((r) => r.kind === kind)?.value;
-  const wind = now('wind_speed_ms');
+  const shelter = state.data?.shelter;
   const from = now('wind_from_deg');
-  const strength = Math.max(Math.round(wind ?? 0), 1);
   const q = useQuery({
-    queryKey: ['shelter', here.spot.id, strength],
-    queryFn: ({ signal }) => api.shelter(here.spot.id, strength, signal),
-    enabled: wind !== undefined,
+    queryKey: ['shelter', here.spot.id, shelter?.wind_ms],
+    queryFn: ({ signal }) => api.shelter(here.spot.id, shelter!.wind_ms, signal),
+    enabled: !!shelter,
     staleTime: 600_000,
   });
   const list = q.data ?? [];
-  if (list.length === 0) return null;
-  const sheltered = list.filter((s) => s.sheltered);
-  const rough = list.filter((s) => s.word === 'rough');
+  if (!shelter || list.length === 0) return null;
   const rad = (deg: number) => ((deg - 90) * Math.PI) / 180;
   const petal = (deg: number, wave: number) => {
     const r = ring + (half - ring - 8) * Math.min(wave / rim, 1);
@@ -36,7 +33,7 @@ export function Shelter() {
   };
   return (
     <section className="panel shelter">
-      <h2>Shelter in {strength} m/s of wind</h2>
+      <h2>Shelter in {shelter.wind_ms} m/s of wind</h2>
       <div className="shelter-two">
         <svg width={2 * half} height={2 * half} role="img" aria-label="Waves by the direction of the wind">
           <circle cx={half} cy={half} r={half - 8} className="rim" />
@@ -55,33 +52,8 @@ export function Shelter() {
             {from !== undefined && from !== null ? bearing(from) : ''}
           </text>
         </svg>
-        <p className="small">
-          {sheltered.length === 0
-            ? 'No wind of that strength leaves it quiet.'
-            : sheltered.length === list.length
-              ? 'Quiet whichever way it blows.'
-              : `Quiet in wind from ${spans(list.map((s) => s.sheltered))}.`}
-          {rough.length > 0 && ` Rough from ${spans(list.map((s) => s.word === 'rough'))}.`}
-        </p>
+        <p className="small">{shelter.says}</p>
       </div>
     </section>
   );
-}
-
-/** Sixteen yes and no as stretches of the compass: "NE to SSE". */
-export function spans(holds: boolean[]): string {
-  const n = holds.length;
-  if (holds.every((h) => h)) return 'anywhere';
-  const first = holds.findIndex((h, i) => h && !holds[(i + n - 1) % n]);
-  if (first < 0) return 'nowhere';
-  const out: string[] = [];
-  for (let k = 0; k < n; k++) {
-    const i = (first + k) % n;
-    if (!holds[i] || holds[(i + n - 1) % n]) continue;
-    let to = i;
-    while (holds[(to + 1) % n]) to = (to + 1) % n;
-    const name = (j: number) => bearing((360 / n) * j);
-    out.push(to === i ? name(i) : `${name(i)} to ${name(to)}`);
-  }
-  return out.join(', ');
 }

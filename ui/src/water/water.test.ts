@@ -2,7 +2,6 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { ChartSpot, Find } from '../api/client';
 import { rejected } from './FindList';
 import { picked, unpicked } from './SpotFilter';
-import { spans } from './Shelter';
 
 const spot = (id: string, place: string, open: boolean, sheltered: boolean) =>
   ({ id, place, open, surface: { sheltered } }) as ChartSpot;
@@ -28,17 +27,6 @@ describe('picking spots out', () => {
     ]);
     expect(ids(unpicked, reaches)).toEqual(['a', 'b', 'c']);
     expect(ids({ ...unpicked, within: 30 }, reaches)).toEqual(['a']);
-  });
-});
-
-describe('the compass in words', () => {
-  const holds = (...on: number[]) => Array.from({ length: 16 }, (_, i) => on.includes(i));
-  it('joins what lies side by side, over north too', () => {
-    expect(spans(holds(2, 3, 4))).toBe('NE to E');
-    expect(spans(holds(15, 0, 1))).toBe('NNW to NNE');
-    expect(spans(holds(4, 8))).toBe('E, S');
-    expect(spans(holds())).toBe('nowhere');
-    expect(spans(holds(...Array.from({ length: 16 }, (_, i) => i)))).toBe('anywhere');
   });
 });
 
