@@ -59,9 +59,13 @@ unit: ui/node_modules/.stamp ## the core, the formats and the interface, without
 	go test $$(go list ./core/... ./interchange/... . ./server/api/web ./server/api/wire ./server/feed/sim ./demo)
 	cd ui && npx tsc --noEmit && npx vitest run --reporter=dot
 
-go-test: ui ## all Go tests, with the race detector but for the browser's
+# Where goroutines meet; readers and writers of server/api go through every room.
+RACED := ./cmd/... ./core/sweep ./demo ./server/account ./server/api ./server/api/logbook ./server/feed/... ./server/localdb ./server/store
+
+go-test: ui ## all Go tests, with the race detector where goroutines meet
 	@scripts/setup.sh mariadb chromium gcc
-	go test -race -timeout 20m $$(go list ./... | grep -v /e2e)
+	go test -race -timeout 20m $(RACED)
+	go test -timeout 20m $$(go list ./... | grep -vxF "$$(go list $(RACED) ./e2e/...)")
 	go test -timeout 20m ./e2e/... # the server in it is raced by its own tests
 
 e2e: ui ## the interface driven in Chromium
