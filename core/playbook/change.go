@@ -1,6 +1,7 @@
 package playbook
 
 import (
+	"errors"
 	"fmt"
 	"maps"
 	"slices"
@@ -77,6 +78,18 @@ func (b *Book) Over(o Overlay) (*Book, error) {
 type SetAside struct {
 	Name string
 	Err  error
+}
+
+// Why in words, under its name: without file and line, and without all that is known
+// instead.
+func (a SetAside) Why() string {
+	says := strings.TrimPrefix(a.Err.Error(), "playbook: ")
+	var at SourceError
+	if errors.As(a.Err, &at) {
+		says = at.Says
+	}
+	says, _, _ = strings.Cut(says, "; known are ")
+	return says
 }
 
 // Aside is what did not fit, see [Book.Fitting].

@@ -86,10 +86,11 @@ func TestWhatAnotherBookDoesNotKnowIsSetAside(t *testing.T) {
 	b := next.Fitting(mine())
 	var names, whys []string
 	for _, a := range b.Aside() {
-		names, whys = append(names, a.Name), append(whys, a.Err.Error())
+		names, whys = append(names, a.Name), append(whys, a.Why())
 	}
 	assert.Equal(t, []string{"rule ledge", "school Q6"}, names)
-	assert.Contains(t, whys[0], `unknown offering "squid-strip"`)
+	assert.Equal(t, `unknown offering "squid-strip"`, whys[0])
+	assert.Contains(t, whys[1], "far")
 	_, there := b.Rule("ledge")
 	assert.False(t, there)
 	_, there = b.Rule("post")

@@ -191,7 +191,7 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 	b.SetAside = []setAsideOut{}
 	for _, a := range book.Aside() {
 		kind, id, _ := strings.Cut(a.Name, " ")
-		b.SetAside = append(b.SetAside, setAsideOut{Kind: kind, ID: id, Why: web.Said(a.Err)})
+		b.SetAside = append(b.SetAside, setAsideOut{Kind: kind, ID: id, Why: a.Why()})
 	}
 	for _, v := range book.Vocabularies() {
 		b.Vocabularies = append(b.Vocabularies, vocabularyOut{v.Name, v.Unit, append([]string{}, v.Words...)})
