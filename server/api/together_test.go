@@ -71,7 +71,10 @@ func TestReadersAndWritersTogether(t *testing.T) {
 			}
 		})
 		run(func(int) {
-			assert.Equal(t, http.StatusOK, a.c.Do("GET", "/chart", nil, nil))
+			for _, path := range []string{"/chart", "/stations", "/playbook", "/kit", "/bench/usual?spot_id=" + a.spot,
+				"/interchange/export?format=gpx", "/spells"} {
+				assert.Equal(t, http.StatusOK, a.c.Do("GET", path, nil, new(string)), path)
+			}
 			assert.Equal(t, http.StatusOK, a.c.Do("POST", "/advise", object{"spot_id": a.spot, "target": "red-drum"}, nil))
 		})
 	}
