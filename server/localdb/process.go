@@ -1,0 +1,165 @@
+package localdb
+
+import (
+	"context"
+	"database/sql"
+	"fmt"
+	"os"
+	"os/exec"
+	"runtime"
+	"strings"
+	"syscall"
+	"time"
+
+	_ "github.com/go-sql-driver/mysql" // the driver of wait
+)
+
+func (s *Server) asRoot(args []string) []string {
+	if os.Geteuid() == 0 && s.as == nil {
+		return append(args, "--user=root")
+	}
+	return args
+}
+
+func (s *Server) initialise(ctx context.Context, program string) error {
+	if s.home.whole() {
+		return nil
+	}
+	// A start that was cut off half-way: begin again.
+	if err := os.RemoveAll(s.home.path("data")); err != nil {
+		return s.home.unwritable(err)
+	}
+	if err := s.home.lay(s.as); err != nil {
+		return err
+	}
+	args := s.asRoot([]string{"--no-defaults", "--datadir=" + s.home.path("data"), "--tmpdir=" + s.home.path("tmp"),
+		"--auth-root-authentication-method=socket", "--auth-root-socket-user=" + account, "--skip-test-db", "--skip-name-resolve"})
+	c := exec.CommandContext(ctx, program, args...)
+	c.Dir = "/"
+	// It holds the directory as long as any of its processes lives.
+	c.ExtraFiles = []*os.File{s.theirs}
+	c.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Credential: s.as.credential()}
+	c.Cancel = func() error { return syscall.Kill(-c.Process.Pid, syscall.SIGKILL) }
+	out, err := c.CombinedOutput()
+	if err != nil {
+		return fmt.Errorf("MariaDB could not prepare %s: %s", s.home, lastLine(string(out), err))
+	}
+	return nil
+}
+
+func lastLine(out string, err error) string {
+	lines := strings.Split(strings.TrimSpace(out), "\n")
+	for i := len(lines) - 1; i >= 0; i-- {
+		if strings.Contains(lines[i], "ERROR") {
+			return lines[i]
+		}
+	}
+	if last := strings.TrimSpace(lines[len(lines)-1]); last != "" {
+		return last
+	}
+	return err.Error()
+}
+
+func (s *Server) launch(program string) error {
+	port, err := freePort()
+	if err != nil {
+		return fmt.Errorf("no free loopback port for MariaDB: %w", err)
+	}
+	s.port = port
+	log, err := os.OpenFile(s.home.path("mariadb.log"), os.O_CREATE|os.O_APPEND|os.O_WRONLY, 0o600)
+	if err != nil {
+		return s.home.unwritable(err)
+	}
+	defer log.Close()
+	args := s.asRoot([]string{"--no-defaults", "--datadir=" + s.home.path("data"), "--tmpdir=" + s.home.path("tmp"),
+		"--socket=" + s.home.socket(), "--pid-file=" + s.home.path("run/pid"), "--init-file=" + s.home.initFile(),
+		"--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", port), "--skip-name-resolve",
+		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_ai_ci", "--default-time-zone=+00:00",
+		"--local-infile=0", "--secure-file-priv=" + s.home.path("closed"), "--symbolic-links=0"})
+	s.cmd = exec.Command(program, args...)
+	s.cmd.Dir = "/"
+	s.cmd.Stdout, s.cmd.Stderr = log, log
+	s.cmd.ExtraFiles = []*os.File{s.theirs}
+	// Its own process group, so that Ctrl-C reaches only us and we stop it in
+	// order; and it ends with us if we are killed.
+	s.cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM, Credential: s.as.credential()}
+	s.done = make(chan error, 1)
+	started := make(chan error, 1)
+	go func() {
+		// The death signal follows the thread that started the child, so this
+		// thread stays until the child has ended.
+		runtime.LockOSThread()
+		defer runtime.UnlockOSThread()
+		if err := s.cmd.Start(); err != nil {
+			started <- err
+			close(s.done)
+			return
+		}
+		started <- nil
+		s.done <- s.cmd.Wait()
+		close(s.done)
+	}()
+	if err := <-started; err != nil {
+		s.cmd = nil
+		return fmt.Errorf("MariaDB did not start: %w", err)
+	}
+	return nil
+}
+
+// wait until the program's own account is let in.
+func (s *Server) wait(ctx context.Context) error {
+	db, err := sql.Open("mysql", s.dsn)
+	if err != nil {
+		return err
+	}
+	defer db.Close()
+	deadline := time.After(startWithin)
+	for {
+		if db.PingContext(ctx) == nil {
+			return nil
+		}
+		select {
+		case <-ctx.Done():
+			return ctx.Err()
+		case <-s.done:
+			return fmt.Errorf("MariaDB stopped while starting; see %s", s.home.path("mariadb.log"))
+		case <-deadline:
+			return fmt.Errorf("MariaDB did not answer within %s; see %s", startWithin, s.home.path("mariadb.log"))
+		case <-time.After(50 * time.Millisecond):
+		}
+	}
+}
+
+// Stop ends the server in order and waits for it.
+func (s *Server) Stop() error {
+	defer s.release()
+	if s.cmd == nil || s.cmd.Process == nil {
+		return nil
+	}
+	_ = s.cmd.Process.Signal(syscall.SIGTERM)
+	select {
+	case <-s.done:
+		return nil
+	case <-time.After(stopWithin):
+		_ = s.cmd.Process.Kill()
+		<-s.done
+		return fmt.Errorf("MariaDB did not stop within %s and was killed; it recovers at the next start", stopWithin)
+	}
+}
+
+// Kill ends the server at once, as a power cut would; for tests of recovery.
+func (s *Server) Kill() {
+	_ = s.cmd.Process.Kill()
+	<-s.done
+	s.release()
+	s.cmd = nil
+}
+
+func (s *Server) release() {
+	for _, f := range []**os.File{&s.ours, &s.theirs} {
+		if *f != nil {
+			_ = (*f).Close()
+			*f = nil
+		}
+	}
+}
