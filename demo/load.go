@@ -18,12 +18,13 @@ import (
 // into one that has it already, until the forecast service is heard. What was
 // entered since stays.
 func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Time) error {
-	n, err := s.Anglers(ctx)
-	if err != nil {
-		return err
-	}
-	for _, a := range []angler{wren(), moss()} {
-		if n == 0 {
+	// All or none: a scenario that was cut off while it was loaded was never there.
+	if err := s.Whole(ctx, func(s *store.Store) error {
+		n, err := s.Anglers(ctx)
+		if err != nil || n > 0 {
+			return err
+		}
+		for _, a := range scenario() {
 			if err := a.load(ctx, s, book); err != nil {
 				return fmt.Errorf("demo: %s: %w", a.name, err)
 			}
@@ -31,12 +32,19 @@ func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Tim
 				return fmt.Errorf("demo: the log of %s: %w", a.name, err)
 			}
 		}
+		return nil
+	}); err != nil {
+		return err
+	}
+	for _, a := range scenario() {
 		if err := a.forecast(ctx, s, now); err != nil {
 			return err
 		}
 	}
 	return nil
 }
+
+func scenario() []angler { return []angler{wren(), moss()} }
 
 // LoadLike stores another angler, by a name of their own, with everything one of the
 // scenario has; the log only if it is asked for. Their rows have ids of their own, see

@@ -16,7 +16,7 @@ type Angler struct {
 
 // AddAngler stores a new one. A name that is taken is an error.
 func (s *Store) AddAngler(ctx context.Context, a Angler) error {
-	_, err := s.db.NamedExecContext(ctx, `INSERT INTO angler (id, name, password_hash) VALUES (:id, :name, :password_hash)`, a)
+	_, err := s.exec(ctx, `INSERT INTO angler (id, name, password_hash) VALUES (?, ?, ?)`, a.ID, a.Name, a.PasswordHash)
 	if duplicate(err) {
 		return fmt.Errorf("store: the name %q is taken", a.Name)
 	}
@@ -42,7 +42,7 @@ func (s *Store) Anglers(ctx context.Context) (n int, err error) {
 
 // ForgetSessions that have run out, and say how many.
 func (s *Store) ForgetSessions(ctx context.Context) (n int64, err error) {
-	r, err := s.db.ExecContext(ctx, `DELETE FROM sessions WHERE expiry < UTC_TIMESTAMP(6)`)
+	r, err := s.exec(ctx, `DELETE FROM sessions WHERE expiry < UTC_TIMESTAMP(6)`)
 	if err != nil {
 		return 0, err
 	}

@@ -53,10 +53,10 @@ func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay
 // PutSchool takes a position; an empty one goes back to the default.
 func (s *Store) PutSchool(ctx context.Context, angler uuid.UUID, school, position string) error {
 	if position == "" {
-		_, err := s.db.ExecContext(ctx, `DELETE FROM school_choice WHERE angler_id = ? AND school_id = ?`, angler, school)
+		_, err := s.exec(ctx, `DELETE FROM school_choice WHERE angler_id = ? AND school_id = ?`, angler, school)
 		return err
 	}
-	_, err := s.db.ExecContext(ctx, `REPLACE INTO school_choice (angler_id, school_id, position) VALUES (?, ?, ?)`, angler,
+	_, err := s.exec(ctx, `REPLACE INTO school_choice (angler_id, school_id, position) VALUES (?, ?, ?)`, angler,
 		school, position)
 	return err
 }
@@ -81,7 +81,7 @@ func (s *Store) PutAllCustom(ctx context.Context, angler uuid.UUID, list []playb
 
 // DeleteCustom takes an entry out.
 func (s *Store) DeleteCustom(ctx context.Context, angler uuid.UUID, kind, id string) error {
-	return gone(s.db.ExecContext(ctx, `DELETE FROM own_entry WHERE angler_id = ? AND kind = ? AND id = ?`, angler, kind, id))
+	return gone(s.exec(ctx, `DELETE FROM own_entry WHERE angler_id = ? AND kind = ? AND id = ?`, angler, kind, id))
 }
 
 // gone is ErrNotFound where nothing was deleted.

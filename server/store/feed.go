@@ -41,7 +41,7 @@ func (s *Store) FeedOf(ctx context.Context, angler, water uuid.UUID) (*Feed, err
 
 // SetFeed says where a water's forecast comes from.
 func (s *Store) SetFeed(ctx context.Context, water uuid.UUID, url string) error {
-	_, err := s.db.ExecContext(ctx, `INSERT INTO feed (water_id, url) VALUES (?, ?) ON DUPLICATE KEY UPDATE url = VALUES(url)`, water, url)
+	_, err := s.exec(ctx, `INSERT INTO feed (water_id, url) VALUES (?, ?) ON DUPLICATE KEY UPDATE url = VALUES(url)`, water, url)
 	return err
 }
 
@@ -51,7 +51,7 @@ func (s *Store) MarkFeed(ctx context.Context, f Feed) error {
 	if len(problem) > 400 {
 		problem = problem[:400]
 	}
-	_, err := s.db.ExecContext(ctx, `UPDATE feed SET tried_at = ?, fetched_at = ?, issued_at = ?, problem = ? WHERE water_id = ?`,
+	_, err := s.exec(ctx, `UPDATE feed SET tried_at = ?, fetched_at = ?, issued_at = ?, problem = ? WHERE water_id = ?`,
 		f.TriedAt, f.FetchedAt, f.IssuedAt, string(problem), f.WaterID)
 	return err
 }

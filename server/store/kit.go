@@ -136,7 +136,7 @@ func writeKitItem(ctx context.Context, tx *sqlx.Tx, angler, id uuid.UUID, i kit.
 
 // DeleteKitItem takes one out.
 func (s *Store) DeleteKitItem(ctx context.Context, angler, id uuid.UUID) error {
-	return gone(s.db.ExecContext(ctx, `DELETE FROM kit_item WHERE id = ? AND angler_id = ?`, id, angler))
+	return gone(s.exec(ctx, `DELETE FROM kit_item WHERE id = ? AND angler_id = ?`, id, angler))
 }
 
 // KitOf an angler as the core wants it.

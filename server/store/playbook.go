@@ -31,10 +31,10 @@ func (s *Store) RuleChanges(ctx context.Context, angler uuid.UUID) (map[string]p
 // that changes nothing takes it away.
 func (s *Store) PutRuleChange(ctx context.Context, angler uuid.UUID, rule string, c playbook.Change) error {
 	if c == (playbook.Change{}) {
-		_, err := s.db.ExecContext(ctx, `DELETE FROM rule_change WHERE angler_id = ? AND rule_id = ?`, angler, rule)
+		_, err := s.exec(ctx, `DELETE FROM rule_change WHERE angler_id = ? AND rule_id = ?`, angler, rule)
 		return err
 	}
-	_, err := s.db.ExecContext(ctx, `INSERT INTO rule_change (angler_id, rule_id, off, effect, certainty) VALUES (?, ?, ?, ?, ?)
+	_, err := s.exec(ctx, `INSERT INTO rule_change (angler_id, rule_id, off, effect, certainty) VALUES (?, ?, ?, ?, ?)
 		ON DUPLICATE KEY UPDATE off = VALUES(off), effect = VALUES(effect),
 			certainty = VALUES(certainty)`, angler, rule, c.Off, c.Effect, c.Certainty)
 	return err

@@ -255,7 +255,7 @@ func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions
 
 // DeleteSpell removes a spell and its catches.
 func (s *Store) DeleteSpell(ctx context.Context, angler, id uuid.UUID) error {
-	r, err := s.db.ExecContext(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler)
+	r, err := s.exec(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler)
 	if err != nil {
 		return err
 	}

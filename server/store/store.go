@@ -6,25 +6,23 @@ package store
 import (
 	"context"
 	"database/sql"
-	"embed"
 	"errors"
 	"fmt"
-	"io/fs"
 	"time"
 
 	"github.com/go-sql-driver/mysql"
 	"github.com/jmoiron/sqlx"
-	"github.com/pressly/goose/v3"
 )
 
 // ErrNotFound says that there is no such row, or that it is someone else's.
 var ErrNotFound = errors.New("store: not found")
 
-//go:embed migrations/*.sql
-var migrations embed.FS
-
-// Store is a pool of connections.
-type Store struct{ db *sqlx.DB }
+// Store is a pool of connections, or what [Store.Whole] does on one of them.
+type Store struct {
+	pool *sqlx.DB
+	db   querier
+	full fullness
+}
 
 // Open connects by a DSN of the mysql driver and brings the schema up to date.
 // Times are UTC whatever the DSN says.
@@ -45,37 +43,21 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 	db.SetMaxOpenConns(16)
 	db.SetMaxIdleConns(16)
 	db.SetConnMaxLifetime(10 * time.Minute)
-	s := &Store{db}
-	if err := s.migrate(ctx); err != nil {
+	if err := migrate(ctx, db); err != nil {
 		_ = db.Close()
 		return nil, err
 	}
-	return s, nil
-}
-
-func (s *Store) migrate(ctx context.Context) error {
-	dir, err := fs.Sub(migrations, "migrations")
-	if err != nil {
-		return err
-	}
-	p, err := goose.NewProvider(goose.DialectMySQL, s.db.DB, dir)
-	if err != nil {
-		return fmt.Errorf("store: migrations: %w", err)
-	}
-	if _, err := p.Up(ctx); err != nil {
-		return fmt.Errorf("store: the schema could not be brought up to date: %w", err)
-	}
-	return nil
+	return &Store{pool: db, db: db}, nil
 }
 
 // DB for the session store.
-func (s *Store) DB() *sql.DB { return s.db.DB }
+func (s *Store) DB() *sql.DB { return s.pool.DB }
 
 // Close the pool.
-func (s *Store) Close() error { return s.db.Close() }
+func (s *Store) Close() error { return s.pool.Close() }
 
 // Ping says whether the database answers.
-func (s *Store) Ping(ctx context.Context) error { return s.db.PingContext(ctx) }
+func (s *Store) Ping(ctx context.Context) error { return s.pool.PingContext(ctx) }
 
 // attempts at a transaction that other writers get in the way of.
 const attempts = 6
@@ -83,8 +65,11 @@ const attempts = 6
 // within runs f in a transaction: all of it happens or none. f may run again
 // when another writer was in the way, so it must not keep anything.
 func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
+	if tx, whole := s.db.(*sqlx.Tx); whole {
+		return f(tx)
+	}
 	for n := 1; ; n++ {
-		err := s.once(ctx, f)
+		err := s.full.seen(s.once(ctx, f))
 		if err == nil || n == attempts || !collision(err) {
 			return err
 		}
@@ -99,7 +84,7 @@ func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 	// Each read sees what is committed by then: after waiting for a lock, the
 	// winner's rows and not those of when the transaction began.
-	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelReadCommitted})
+	tx, err := s.pool.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelReadCommitted})
 	if err != nil {
 		return fmt.Errorf("store: %w", err)
 	}
@@ -113,6 +98,21 @@ func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 	return nil
 }
 
+// Whole runs f on a store all of whose writes happen or none, and which reads what it wrote.
+// f may run again, as in within.
+func (s *Store) Whole(ctx context.Context, f func(s *Store) error) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error { return f(&Store{pool: s.pool, db: tx}) })
+}
+
+// exec is a write of one statement.
+func (s *Store) exec(ctx context.Context, query string, args ...any) (r sql.Result, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		r, err = tx.ExecContext(ctx, query, args...)
+		return err
+	})
+	return r, err
+}
+
 // querier reads: the pool, or a transaction on it.
 type querier interface {
 	SelectContext(ctx context.Context, dest any, query string, args ...any) error
@@ -122,7 +122,10 @@ type querier interface {
 // snapshot lets f read several times from one state of the database, whatever is written
 // meanwhile.
 func (s *Store) snapshot(ctx context.Context, f func(q querier) error) error {
-	tx, err := s.db.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
+	if tx, whole := s.db.(*sqlx.Tx); whole {
+		return f(tx)
+	}
+	tx, err := s.pool.BeginTxx(ctx, &sql.TxOptions{Isolation: sql.LevelRepeatableRead, ReadOnly: true})
 	if err != nil {
 		return fmt.Errorf("store: %w", err)
 	}

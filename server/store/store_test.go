@@ -26,6 +26,9 @@ var s *store.Store
 func TestMain(m *testing.M) { os.Exit(run(m)) }
 
 func run(m *testing.M) int {
+	if dsn := os.Getenv(upgradeOnly); dsn != "" {
+		return upgradeAndExit(dsn)
+	}
 	dir, err := os.MkdirTemp("", "greypebble-store-")
 	if err != nil {
 		panic(err)

@@ -41,7 +41,7 @@ func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) error {
 
 // AddWater stores a water.
 func (s *Store) AddWater(ctx context.Context, angler uuid.UUID, w Water) error {
-	_, err := s.db.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)`,
+	_, err := s.exec(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)`,
 		w.ID, angler, w.StationID, w.Name, w.TimeZone)
 	return err
 }

@@ -59,7 +59,7 @@ func putZone(ctx context.Context, tx *sqlx.Tx, angler, water, id uuid.UUID, z gr
 
 // DeleteZone removes one.
 func (s *Store) DeleteZone(ctx context.Context, angler, id uuid.UUID) error {
-	return gone(s.db.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id,
+	return gone(s.exec(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id,
 		angler))
 }
 

@@ -1,19 +1,21 @@
 -- +goose Up
-CREATE TABLE angler (
+-- MariaDB cannot roll a CREATE or ALTER back: each statement of every step can be repeated,
+-- for an upgrade that was cut off.
+CREATE TABLE IF NOT EXISTS angler (
   id            UUID NOT NULL PRIMARY KEY,
   name          VARCHAR(60) NOT NULL UNIQUE,
   password_hash VARCHAR(200) NOT NULL,
   created_at    DATETIME(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE sessions (
+CREATE TABLE IF NOT EXISTS sessions (
   token  CHAR(64) NOT NULL PRIMARY KEY,
   data   BLOB NOT NULL,
   expiry TIMESTAMP(6) NOT NULL,
   KEY sessions_expiry (expiry)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE station (
+CREATE TABLE IF NOT EXISTS station (
   id        UUID NOT NULL PRIMARY KEY,
   angler_id UUID NOT NULL,
   name      VARCHAR(80) NOT NULL,
@@ -22,7 +24,7 @@ CREATE TABLE station (
   FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE station_constituent (
+CREATE TABLE IF NOT EXISTS station_constituent (
   station_id  UUID NOT NULL,
   name        VARCHAR(12) NOT NULL,
   amplitude_m DOUBLE NOT NULL CHECK (amplitude_m >= 0),
@@ -31,7 +33,7 @@ CREATE TABLE station_constituent (
   FOREIGN KEY (station_id) REFERENCES station (id) ON DELETE CASCADE
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE water (
+CREATE TABLE IF NOT EXISTS water (
   id         UUID NOT NULL PRIMARY KEY,
   angler_id  UUID NOT NULL,
   station_id UUID NOT NULL,
@@ -41,7 +43,7 @@ CREATE TABLE water (
   FOREIGN KEY (station_id) REFERENCES station (id)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE spot (
+CREATE TABLE IF NOT EXISTS spot (
   id              UUID NOT NULL PRIMARY KEY,
   angler_id       UUID NOT NULL,
   water_id        UUID NOT NULL,
@@ -62,7 +64,7 @@ CREATE TABLE spot (
   FOREIGN KEY (water_id) REFERENCES water (id)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE section_point (
+CREATE TABLE IF NOT EXISTS section_point (
   spot_id     UUID NOT NULL,
   distance_m  DOUBLE NOT NULL,
   elevation_m DOUBLE NOT NULL,
@@ -70,7 +72,7 @@ CREATE TABLE section_point (
   FOREIGN KEY (spot_id) REFERENCES spot (id) ON DELETE CASCADE
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE mark (
+CREATE TABLE IF NOT EXISTS mark (
   id             UUID NOT NULL PRIMARY KEY,
   spot_id        UUID NOT NULL,
   name           VARCHAR(60) NOT NULL,
@@ -86,7 +88,7 @@ CREATE TABLE mark (
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- Readings of a water: forecasts and what was observed outside a spell.
-CREATE TABLE reading (
+CREATE TABLE IF NOT EXISTS reading (
   water_id UUID NOT NULL,
   kind     VARCHAR(30) NOT NULL,
   time     DATETIME(3) NOT NULL,
@@ -97,7 +99,7 @@ CREATE TABLE reading (
   FOREIGN KEY (water_id) REFERENCES water (id) ON DELETE CASCADE
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE spell (
+CREATE TABLE IF NOT EXISTS spell (
   id                UUID NOT NULL PRIMARY KEY,
   angler_id         UUID NOT NULL,
   spot_id           UUID NOT NULL,
@@ -125,7 +127,7 @@ CREATE TABLE spell (
   FOREIGN KEY (spot_id) REFERENCES spot (id)
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE spell_reading (
+CREATE TABLE IF NOT EXISTS spell_reading (
   spell_id UUID NOT NULL,
   kind     VARCHAR(30) NOT NULL,
   value    DOUBLE NOT NULL,
@@ -136,7 +138,7 @@ CREATE TABLE spell_reading (
   FOREIGN KEY (spell_id) REFERENCES spell (id) ON DELETE CASCADE
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
-CREATE TABLE catch (
+CREATE TABLE IF NOT EXISTS catch (
   id        UUID NOT NULL PRIMARY KEY,
   angler_id UUID NOT NULL,
   spell_id  UUID NOT NULL,

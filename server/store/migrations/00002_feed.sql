@@ -1,6 +1,6 @@
 -- +goose Up
 -- Where a water's forecast comes from and how it went last time.
-CREATE TABLE feed (
+CREATE TABLE IF NOT EXISTS feed (
   water_id   UUID NOT NULL PRIMARY KEY,
   url        VARCHAR(400) NOT NULL,
   tried_at   DATETIME(3) NULL,

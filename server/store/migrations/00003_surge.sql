@@ -1,6 +1,6 @@
 -- +goose Up
 -- How much higher than predicted the water of a water was seen to stand.
-CREATE TABLE surge (
+CREATE TABLE IF NOT EXISTS surge (
   water_id UUID NOT NULL PRIMARY KEY,
   by_m     DOUBLE NOT NULL CHECK (by_m BETWEEN -5 AND 5),
   seen_at  DATETIME(3) NOT NULL,

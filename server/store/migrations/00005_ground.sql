@@ -1,27 +1,27 @@
 -- +goose Up
 ALTER TABLE spot
-  ADD COLUMN draught_m       DOUBLE NOT NULL DEFAULT 0 CHECK (draught_m BETWEEN 0 AND 4),
-  ADD COLUMN faces_deg       DOUBLE NULL CHECK (faces_deg BETWEEN 0 AND 360),
-  ADD COLUMN bottom          VARCHAR(20) NOT NULL DEFAULT '',
-  ADD COLUMN hazards         VARCHAR(400) NOT NULL DEFAULT '',
-  ADD COLUMN private         BOOLEAN NOT NULL DEFAULT TRUE,
+  ADD COLUMN IF NOT EXISTS draught_m       DOUBLE NOT NULL DEFAULT 0 CHECK (draught_m BETWEEN 0 AND 4),
+  ADD COLUMN IF NOT EXISTS faces_deg       DOUBLE NULL CHECK (faces_deg BETWEEN 0 AND 360),
+  ADD COLUMN IF NOT EXISTS bottom          VARCHAR(20) NOT NULL DEFAULT '',
+  ADD COLUMN IF NOT EXISTS hazards         VARCHAR(400) NOT NULL DEFAULT '',
+  ADD COLUMN IF NOT EXISTS private         BOOLEAN NOT NULL DEFAULT TRUE,
   -- A line or an area (rings of longitude and latitude) where a point does not do.
-  ADD COLUMN shape           LONGTEXT NULL CHECK (shape IS NULL OR JSON_VALID(shape)),
+  ADD COLUMN IF NOT EXISTS shape           LONGTEXT NULL CHECK (shape IS NULL OR JSON_VALID(shape)),
   -- Where the section begins and which way it runs.
-  ADD COLUMN section_lat_deg DOUBLE NULL,
-  ADD COLUMN section_lon_deg DOUBLE NULL,
-  ADD COLUMN section_bearing_deg DOUBLE NULL,
-  ADD COLUMN revision        INT NOT NULL DEFAULT 1;
+  ADD COLUMN IF NOT EXISTS section_lat_deg DOUBLE NULL,
+  ADD COLUMN IF NOT EXISTS section_lon_deg DOUBLE NULL,
+  ADD COLUMN IF NOT EXISTS section_bearing_deg DOUBLE NULL,
+  ADD COLUMN IF NOT EXISTS revision        INT NOT NULL DEFAULT 1;
 
 ALTER TABLE mark
-  ADD COLUMN lat_deg DOUBLE NULL,
-  ADD COLUMN lon_deg DOUBLE NULL,
-  ADD COLUMN note    VARCHAR(400) NOT NULL DEFAULT '',
-  ADD COLUMN snag    BOOLEAN NOT NULL DEFAULT FALSE;
+  ADD COLUMN IF NOT EXISTS lat_deg DOUBLE NULL,
+  ADD COLUMN IF NOT EXISTS lon_deg DOUBLE NULL,
+  ADD COLUMN IF NOT EXISTS note    VARCHAR(400) NOT NULL DEFAULT '',
+  ADD COLUMN IF NOT EXISTS snag    BOOLEAN NOT NULL DEFAULT FALSE;
 
 -- Depths of a water: elevations above chart datum on a lattice, in millimetres
 -- as 32-bit integers, compressed.
-CREATE TABLE grid (
+CREATE TABLE IF NOT EXISTS grid (
   water_id UUID NOT NULL PRIMARY KEY,
   south_deg DOUBLE NOT NULL,
   west_deg  DOUBLE NOT NULL,
@@ -35,7 +35,7 @@ CREATE TABLE grid (
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- Areas with rules of an authority, as the user entered them.
-CREATE TABLE zone (
+CREATE TABLE IF NOT EXISTS zone (
   id         UUID NOT NULL PRIMARY KEY,
   water_id   UUID NOT NULL,
   name       VARCHAR(80) NOT NULL,

@@ -1,6 +1,6 @@
 -- +goose Up
 -- What an angler changed of a rule; it lies over the playbook shipped with the program.
-CREATE TABLE rule_change (
+CREATE TABLE IF NOT EXISTS rule_change (
   angler_id  UUID NOT NULL,
   rule_id    VARCHAR(80) NOT NULL,
   off        BOOLEAN NOT NULL DEFAULT FALSE,

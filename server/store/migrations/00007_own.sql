@@ -1,6 +1,6 @@
 -- +goose Up
 -- What an angler owns. Zero and empty: not said.
-CREATE TABLE kit_item (
+CREATE TABLE IF NOT EXISTS kit_item (
   id          UUID NOT NULL PRIMARY KEY,
   angler_id   UUID NOT NULL,
   revision    INT NOT NULL DEFAULT 1,
@@ -29,7 +29,7 @@ CREATE TABLE kit_item (
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- Positions taken where anglers disagree.
-CREATE TABLE school_choice (
+CREATE TABLE IF NOT EXISTS school_choice (
   angler_id UUID NOT NULL,
   school_id VARCHAR(20) NOT NULL,
   position  VARCHAR(40) NOT NULL,
@@ -38,7 +38,7 @@ CREATE TABLE school_choice (
 ) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
 
 -- Targets and rules an angler wrote, in the playbook's own language.
-CREATE TABLE own_entry (
+CREATE TABLE IF NOT EXISTS own_entry (
   angler_id UUID NOT NULL,
   kind      VARCHAR(10) NOT NULL CHECK (kind IN ('target', 'rule')),
   id        VARCHAR(80) NOT NULL,

@@ -1,0 +1,73 @@
+package store
+
+import (
+	"context"
+	"database/sql"
+	"embed"
+	"fmt"
+	"io/fs"
+
+	"github.com/jmoiron/sqlx"
+	"github.com/pressly/goose/v3"
+)
+
+//go:embed migrations/*.sql
+var migrations embed.FS
+
+// versions is where goose keeps which steps were taken.
+const versions = "goose_db_version"
+
+// migrate brings the schema up to date. One program does so at a time; cut off at any
+// moment, it can be done again, because each statement of each step can be repeated.
+func migrate(ctx context.Context, db *sqlx.DB) error {
+	alone, err := db.Connx(ctx)
+	if err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	defer alone.Close()
+	var got sql.NullInt64
+	if err := alone.GetContext(ctx, &got, `SELECT GET_LOCK(CONCAT('schema of ', DATABASE()), 120)`); err != nil || got.Int64 != 1 {
+		return fmt.Errorf("store: the schema is being brought up to date by another program: %w", err)
+	}
+	defer func() { _, _ = alone.ExecContext(context.WithoutCancel(ctx), `SELECT RELEASE_LOCK(CONCAT('schema of ', DATABASE()))`) }()
+
+	dir, err := fs.Sub(migrations, "migrations")
+	if err != nil {
+		return err
+	}
+	p, err := goose.NewProvider(goose.DialectMySQL, db.DB, dir)
+	if err != nil {
+		return fmt.Errorf("store: migrations: %w", err)
+	}
+	if err := refuseNewer(ctx, alone, p); err != nil {
+		return err
+	}
+	if _, err := p.Up(ctx); err != nil {
+		return fmt.Errorf("store: the schema could not be brought up to date: %w", err)
+	}
+	return nil
+}
+
+// refuseNewer refuses a database whose schema this program does not know, and mends what
+// was left where the very first step was cut off: a list of steps without its first line.
+func refuseNewer(ctx context.Context, db *sqlx.Conn, p *goose.Provider) error {
+	var begun bool
+	if err := db.GetContext(ctx, &begun, `SELECT EXISTS (SELECT 1 FROM information_schema.tables
+		WHERE table_schema = DATABASE() AND table_name = ?)`, versions); err != nil || !begun {
+		return err
+	}
+	var at sql.NullInt64
+	if err := db.GetContext(ctx, &at, `SELECT MAX(version_id) FROM `+versions+` WHERE is_applied`); err != nil {
+		return err
+	}
+	if !at.Valid {
+		_, err := db.ExecContext(ctx, `INSERT INTO `+versions+` (version_id, is_applied) VALUES (0, TRUE)`)
+		return err
+	}
+	sources := p.ListSources()
+	if newest := sources[len(sources)-1].Version; at.Int64 > newest {
+		return fmt.Errorf("the database was made by a newer Grey Pebble (schema %d, this one knows %d); start that one, nothing was changed",
+			at.Int64, newest)
+	}
+	return nil
+}

@@ -1,0 +1,33 @@
+-- +goose Up
+-- Readings are asked for by water and time.
+CREATE INDEX IF NOT EXISTS reading_time ON reading (water_id, time);
+
+-- A TIMESTAMP ends in 2038.
+ALTER TABLE sessions MODIFY expiry DATETIME(6) NOT NULL;
+
+-- One rule for names: capitals do not count, accents do.
+ALTER TABLE angler MODIFY name VARCHAR(60) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci NOT NULL;
+
+-- What exported positions are moved by, so that nobody can work it out from the ids.
+ALTER TABLE angler ADD COLUMN IF NOT EXISTS secret VARBINARY(32) NULL;
+
+-- Two devices write over one another only knowingly.
+ALTER TABLE water ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
+ALTER TABLE station ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
+ALTER TABLE zone ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
+ALTER TABLE surge ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
+
+-- Where writing is tried out when the disk was full; always empty.
+CREATE TABLE IF NOT EXISTS room_probe (
+  id     INT NOT NULL PRIMARY KEY,
+  filler LONGBLOB NOT NULL
+) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
+
+-- +goose Down
+DROP TABLE room_probe;
+ALTER TABLE surge DROP COLUMN revision;
+ALTER TABLE zone DROP COLUMN revision;
+ALTER TABLE station DROP COLUMN revision;
+ALTER TABLE water DROP COLUMN revision;
+ALTER TABLE angler DROP COLUMN secret;
+DROP INDEX reading_time ON reading;

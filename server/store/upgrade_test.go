@@ -1,0 +1,236 @@
+package store_test
+
+import (
+	"context"
+	"database/sql"
+	"fmt"
+	"math/rand/v2"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/server/localdb"
+	"greypebble/server/store"
+	"greypebble/testkit"
+)
+
+// upgradeOnly in the environment makes the test binary a program that upgrades a database
+// and ends, for others to kill.
+const upgradeOnly = "GREYPEBBLE_UPGRADE"
+
+func upgradeAndExit(dsn string) int {
+	s, err := store.Open(context.Background(), dsn)
+	if err != nil {
+		fmt.Fprintln(os.Stderr, err)
+		return 1
+	}
+	_ = s.Close()
+	return 0
+}
+
+// fixtures of every schema there was, each with a row in every table it had, as
+// mariadb-dump wrote them before the step after it existed.
+func fixtures(t *testing.T) []string {
+	files, err := filepath.Glob("testdata/schema-*.sql")
+	require.NoError(t, err)
+	steps, err := filepath.Glob("migrations/*.sql")
+	require.NoError(t, err)
+	require.Len(t, files, len(steps)-1, "a fixture for each schema but the newest")
+	return files
+}
+
+// trial is a private database that may be killed.
+type trial struct {
+	t   *testing.T
+	dir string
+	srv *localdb.Server
+}
+
+func (tr *trial) start() {
+	var err error
+	tr.srv, err = localdb.Start(context.Background(), tr.dir)
+	require.NoError(tr.t, err)
+}
+
+func (tr *trial) exec(text string) {
+	db, err := sql.Open("mysql", tr.srv.DSN()+"?multiStatements=true&time_zone=%27%2B00%3A00%27")
+	require.NoError(tr.t, err)
+	defer db.Close()
+	_, err = db.Exec(text)
+	require.NoError(tr.t, err)
+}
+
+func (tr *trial) tables() (out []string) {
+	for _, row := range tr.rows("SELECT table_name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1") {
+		out = append(out, row)
+	}
+	return out
+}
+
+func (tr *trial) rows(query string) (out []string) {
+	db, err := sql.Open("mysql", tr.srv.DSN()+"?time_zone=%27%2B00%3A00%27")
+	require.NoError(tr.t, err)
+	defer db.Close()
+	rows, err := db.Query(query)
+	require.NoError(tr.t, err)
+	defer rows.Close()
+	names, err := rows.Columns()
+	require.NoError(tr.t, err)
+	for rows.Next() {
+		cells, into := make([]sql.RawBytes, len(names)), make([]any, len(names))
+		for i := range cells {
+			into[i] = &cells[i]
+		}
+		require.NoError(tr.t, rows.Scan(into...))
+		var b strings.Builder
+		for i, c := range cells {
+			if i > 0 {
+				b.WriteString("|")
+			}
+			b.Write(c)
+		}
+		out = append(out, b.String())
+	}
+	require.NoError(tr.t, rows.Err())
+	return out
+}
+
+// all that is kept, table by table, without when the steps were taken.
+func (tr *trial) all() (out []string) {
+	for _, table := range tr.tables() {
+		if table == "goose_db_version" {
+			out = append(out, tr.rows("SELECT DISTINCT version_id, is_applied FROM goose_db_version ORDER BY 1")...)
+			continue
+		}
+		out = append(out, tr.rows("SHOW CREATE TABLE `"+table+"`")...)
+		lines := tr.rows("SELECT * FROM `" + table + "`")
+		slices.Sort(lines)
+		out = append(out, lines...)
+	}
+	return out
+}
+
+func (tr *trial) empty() {
+	var b strings.Builder
+	b.WriteString("SET FOREIGN_KEY_CHECKS = 0;")
+	for _, table := range tr.tables() {
+		b.WriteString("DROP TABLE `" + table + "`;")
+	}
+	tr.exec(b.String())
+}
+
+func (tr *trial) fill(file string) {
+	tr.empty()
+	text, err := os.ReadFile(filepath.Clean(file))
+	require.NoError(tr.t, err)
+	tr.exec("SET FOREIGN_KEY_CHECKS = 0;" + string(text))
+}
+
+// An upgrade that is killed at any moment, alone or with its database, is finished by the
+// next start, and leaves what one that ran through leaves.
+func TestAnUpgradeCutOffIsFinishedByTheNextStart(t *testing.T) {
+	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
+	tr.start()
+	defer func() { _ = tr.srv.Stop() }()
+	for _, file := range fixtures(t) {
+		tr.fill(file)
+		began := time.Now()
+		require.Zero(t, upgradeAndExit(tr.srv.DSN()), file)
+		takes := time.Since(began)
+		whole := tr.all()
+		require.Greater(t, len(whole), 30, file)
+		for n := range testkit.Times(30) {
+			tr.fill(file)
+			c := exec.Command(os.Args[0])
+			c.Env = append(os.Environ(), upgradeOnly+"="+tr.srv.DSN())
+			require.NoError(t, c.Start())
+			time.Sleep(time.Duration(rand.Int64N(int64(takes * 5 / 4))))
+			_ = c.Process.Kill()
+			if n%2 == 0 {
+				tr.srv.Kill() // as in a power cut
+				_ = c.Wait()
+				tr.start()
+			} else {
+				_ = c.Wait()
+			}
+			s, err := store.Open(context.Background(), tr.srv.DSN())
+			require.NoError(t, err, file)
+			require.NoError(t, s.Close())
+			assert.Equal(t, whole, tr.all(), file)
+		}
+	}
+}
+
+// What somebody had entered by the first schema reads the same today.
+func TestAnUpgradeLosesNothing(t *testing.T) {
+	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
+	tr.start()
+	defer func() { _ = tr.srv.Stop() }()
+	ctx := context.Background()
+	for _, file := range fixtures(t) {
+		tr.fill(file)
+		s, err := store.Open(ctx, tr.srv.DSN())
+		require.NoError(t, err)
+		a, err := s.AnglerByName(ctx, "Heron")
+		require.NoError(t, err, "capitals do not count")
+		spots, err := s.Spots(ctx, a.ID)
+		require.NoError(t, err)
+		require.Len(t, spots, 1)
+		rib := spots[0]
+		assert.Equal(t, 10*time.Minute, rib.Offsets.LagHigh, file)
+		assert.Equal(t, 10*time.Minute, rib.Offsets.LagLow, file)
+		assert.InDelta(t, 1.1, rib.Offsets.FactorHigh, 1e-12)
+		assert.Len(t, rib.Section, 3)
+		require.Len(t, rib.Marks, 1)
+		assert.Equal(t, "Mind the mud; it's soft.", rib.Note)
+		log, sum, err := s.Spells(ctx, a.ID, store.Filter{})
+		require.NoError(t, err)
+		assert.Equal(t, store.Summary{Spells: 1, RodHours: 3, Catches: 1}, sum)
+		require.Len(t, log[0].Readings, 1)
+		assert.InDelta(t, 15.25, log[0].Readings[0].Value, 1e-12)
+		readings, err := s.ReadingsOf(ctx, a.ID, rib.Water.ID, time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC), time.Date(2026, 2, 1, 0, 0, 0, 0, time.UTC))
+		require.NoError(t, err)
+		assert.GreaterOrEqual(t, len(readings), 2)
+		require.NoError(t, s.Close())
+	}
+}
+
+func TestAnOlderProgramRefusesANewerSchema(t *testing.T) {
+	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
+	tr.start()
+	defer func() { _ = tr.srv.Stop() }()
+	require.Zero(t, upgradeAndExit(tr.srv.DSN()))
+	tr.exec("INSERT INTO goose_db_version (version_id, is_applied) VALUES (4711, TRUE)")
+	before := tr.all()
+	_, err := store.Open(context.Background(), tr.srv.DSN())
+	require.ErrorContains(t, err, "made by a newer Grey Pebble (schema 4711")
+	assert.NotContains(t, err.Error(), "\n")
+	assert.Equal(t, before, tr.all())
+}
+
+// Whole is all or none, and sees what it wrote.
+func TestWholeIsAllOrNone(t *testing.T) {
+	ctx := context.Background()
+	angler, water := someone(t)
+	cut := fmt.Errorf("cut off")
+	spot := spotAt(water)
+	err := s.Whole(ctx, func(s *store.Store) error {
+		_, err := s.PutSpot(ctx, angler, spot)
+		require.NoError(t, err)
+		seen, err := s.Spots(ctx, angler)
+		require.NoError(t, err)
+		assert.Len(t, seen, 1)
+		return cut
+	})
+	require.ErrorIs(t, err, cut)
+	seen, err := s.Spots(ctx, angler)
+	require.NoError(t, err)
+	assert.Empty(t, seen)
+}
