@@ -12,16 +12,38 @@ import (
 
 // selects counts the SELECTs the database was asked while f ran; no other test runs
 // meanwhile.
-func selects(t *testing.T, f func()) int {
+func selects(t *testing.T, f func()) int { return counted(t, "Com_select", f) }
+
+// counted is by how much one of the database's counters rose while f ran.
+func counted(t *testing.T, counter string, f func()) int {
 	t.Helper()
 	count := func() (n int) {
 		var name string
-		require.NoError(t, kit.App.Store.DB().QueryRow(`SHOW GLOBAL STATUS LIKE 'Com_select'`).Scan(&name, &n))
+		require.NoError(t, kit.App.Store.DB().QueryRow(`SHOW GLOBAL STATUS LIKE '`+counter+`'`).Scan(&name, &n))
 		return n
 	}
 	before := count()
 	f()
 	return count() - before
+}
+
+// What is read needs no room on the disk, which may be full.
+func TestReadingWritesNothingToTheDisk(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.ALog)
+	id, water := c.ID("Kettle Bar"), c.ID("Sedge Sound")
+	for _, path := range []string{"/health", "/me", "/spots", "/spots/" + id, "/spots/" + id + "/state", "/spots/" + id + "/ribbon",
+		"/spots/" + id + "/tide", "/spots/" + id + "/windows?target=red-drum", "/spots/" + id + "/shelter", "/chart",
+		"/conditions?spot_id=" + id, "/spells", "/spells?target=red-drum&catches=true&direction=ebb", "/catches", "/kit", "/playbook",
+		"/targets", "/stations", "/interchange/export?format=geojson", "/interchange/kit.csv",
+		"/interchange/playbook.yaml", "/waters/" + water + "/readings.csv", "/waters/" + water + "/grid.bin"} {
+		assert.Zero(t, counted(t, "Created_tmp_disk_tables", func() {
+			var answer string
+			assert.Equal(t, http.StatusOK, c.Do("GET", path, nil, &answer), "%s: %.200s", path, answer)
+		}), path)
+	}
+	assert.Zero(t, counted(t, "Created_tmp_disk_tables", func() {
+		assert.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": id, "target": "red-drum"}, nil))
+	}))
 }
 
 // A request asks for what it needs by key, and for nothing twice: none asks more often the

@@ -29,7 +29,9 @@ func migrate(ctx context.Context, db *sqlx.DB) error {
 	if err := alone.GetContext(ctx, &got, `SELECT GET_LOCK(CONCAT('schema of ', DATABASE()), 120)`); err != nil || got.Int64 != 1 {
 		return fmt.Errorf("store: the schema is being brought up to date by another program: %w", err)
 	}
-	defer func() { _, _ = alone.ExecContext(context.WithoutCancel(ctx), `SELECT RELEASE_LOCK(CONCAT('schema of ', DATABASE()))`) }()
+	defer func() {
+		_, _ = alone.ExecContext(context.WithoutCancel(ctx), `SELECT RELEASE_LOCK(CONCAT('schema of ', DATABASE()))`)
+	}()
 
 	dir, err := fs.Sub(migrations, "migrations")
 	if err != nil {

@@ -1,6 +1,8 @@
 package store
 
 import (
+	"bytes"
+	"cmp"
 	"context"
 	"database/sql"
 	"fmt"
@@ -239,9 +241,14 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name,
 		w.time_zone, w.station_id,
 		g.by_m, g.seen_at, g.fade_s, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
-		LEFT JOIN outline o ON o.water_id = w.id`+where+` ORDER BY s.name`, args...); err != nil || len(rows) == 0 {
+		LEFT JOIN outline o ON o.water_id = w.id`+where, args...); err != nil || len(rows) == 0 {
 		return nil, err
 	}
+	// Sorted here: the database would write shores and shapes to its disk to do so, which may
+	// be full.
+	slices.SortFunc(rows, func(a, b spotRow) int {
+		return cmp.Or(strings.Compare(strings.ToLower(a.Name), strings.ToLower(b.Name)), bytes.Compare(a.ID[:], b.ID[:]))
+	})
 	around, err := surroundings(ctx, q, rows)
 	if err != nil {
 		return nil, err

@@ -1,8 +1,11 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"fmt"
+	"slices"
+	"strings"
 	"time"
 
 	"github.com/google/uuid"
@@ -69,24 +72,28 @@ func (s *Store) ZonesOf(ctx context.Context, angler, water uuid.UUID) ([]ground.
 	return all[water], err
 }
 
+type zoneRow struct {
+	ID      string    `db:"id"`
+	Water   uuid.UUID `db:"water_id"`
+	Name    string    `db:"name"`
+	Kind    string    `db:"kind"`
+	Says    string    `db:"says"`
+	Source  string    `db:"source"`
+	Checked time.Time `db:"checked_on"`
+	From    int       `db:"from_md"`
+	To      int       `db:"to_md"`
+	Ring    string    `db:"ring"`
+}
+
 // readZones by water.
 func readZones(ctx context.Context, q querier, where string, waters []uuid.UUID, more ...any) (map[uuid.UUID][]ground.Zone, error) {
-	var rows []struct {
-		ID      string    `db:"id"`
-		Water   uuid.UUID `db:"water_id"`
-		Name    string    `db:"name"`
-		Kind    string    `db:"kind"`
-		Says    string    `db:"says"`
-		Source  string    `db:"source"`
-		Checked time.Time `db:"checked_on"`
-		From    int       `db:"from_md"`
-		To      int       `db:"to_md"`
-		Ring    string    `db:"ring"`
-	}
+	var rows []zoneRow
 	if err := selectIn(ctx, q, &rows, `SELECT z.id, z.water_id, z.name, z.kind, z.says, z.source, z.checked_on, z.from_md, z.to_md, z.ring
-		FROM zone z JOIN water w ON w.id = z.water_id WHERE `+where+` ORDER BY z.name, z.id`, waters, more...); err != nil {
+		FROM zone z JOIN water w ON w.id = z.water_id WHERE `+where, waters, more...); err != nil {
 		return nil, err
 	}
+	// Sorted here and not by the database, as in readSpots.
+	slices.SortFunc(rows, func(a, b zoneRow) int { return cmp.Or(strings.Compare(a.Name, b.Name), strings.Compare(a.ID, b.ID)) })
 	out := make(map[uuid.UUID][]ground.Zone)
 	for _, r := range rows {
 		rings, err := ringsOf(r.Ring)
