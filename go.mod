@@ -12,7 +12,6 @@ require (
 	github.com/chromedp/chromedp v0.23.0
 	github.com/danielgtaylor/huma/v2 v2.37.2
 	github.com/go-chi/chi/v5 v5.5.0
-	github.com/go-chi/httprate v0.16.1
 	github.com/go-sql-driver/mysql v1.10.1
 	github.com/google/uuid v1.6.0
 	github.com/jmoiron/sqlx v1.4.0
@@ -21,6 +20,7 @@ require (
 	github.com/stretchr/testify v1.12.1
 	github.com/twpayne/go-kml/v3 v3.2.1
 	go.yaml.in/yaml/v3 v3.0.6
+	golang.org/x/text v0.43.0
 	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
 )
@@ -28,10 +28,8 @@ require (
 require (
 	filippo.io/edwards25519 v1.2.0 // indirect
 	github.com/go-json-experiment/json v0.0.0-20260213210345-44df1a37e875 // indirect
-	github.com/klauspost/cpuid/v2 v2.3.0 // indirect
 	github.com/mfridman/interpolate v0.0.2 // indirect
 	github.com/sethvargo/go-retry v0.5.0 // indirect
-	github.com/zeebo/xxh3 v1.0.2 // indirect
 	go.mongodb.org/mongo-driver/v2 v2.5.0 // indirect
 	go.uber.org/multierr v1.11.0 // indirect
 	golang.org/x/crypto v0.58.0 // indirect

@@ -4,6 +4,7 @@ package server
 import (
 	"context"
 	"net/http"
+	"net/netip"
 	"time"
 
 	"greypebble/core/playbook"
@@ -28,8 +29,14 @@ type Config struct {
 	DSN string
 	// SecureCookie marks the session cookie for TLS only.
 	SecureCookie bool
+	// Room says whether there is room on the database's disk; nil where nobody can say.
+	Room func() bool
 	// Now is the clock; nil means the system's.
 	Now func() time.Time
+	// Hosts the program goes by; none lets any through.
+	Hosts []string
+	// Proxies whose word is taken for where a request comes from.
+	Proxies []netip.Prefix
 }
 
 // New connects, migrates and builds the handler.
@@ -42,12 +49,16 @@ func New(ctx context.Context, c Config) (*App, error) {
 	if err != nil {
 		return nil, err
 	}
+	if c.Room != nil {
+		s.Watch(c.Room)
+	}
 	accounts, err := account.New(s, c.SecureCookie)
 	if err != nil {
 		_ = s.Close()
 		return nil, err
 	}
-	h := api.New(api.Config{Store: s, Accounts: accounts, Book: book, Now: c.Now, UI: ui.Handler()})
+	h := api.New(api.Config{Store: s, Accounts: accounts, Book: book, Now: c.Now, UI: ui.Handler(), Hosts: c.Hosts, Proxies: c.Proxies,
+		TLS: c.SecureCookie})
 	return &App{h, s, book, accounts}, nil
 }
 

@@ -11,6 +11,7 @@ import (
 
 	"greypebble/demo"
 	"greypebble/server"
+	"greypebble/server/api"
 	"greypebble/server/feed"
 	"greypebble/server/localdb"
 )
@@ -79,7 +80,7 @@ func connect(ctx context.Context, app *server.App, now func() time.Time) error {
 
 func (c demoCommand) serve(ctx context.Context, db *localdb.Server, listener net.Listener) error {
 	now := c.clock()
-	app, err := server.New(ctx, server.Config{DSN: db.DSN(), Now: now})
+	app, err := server.New(ctx, server.Config{DSN: db.DSN(), Room: db.HasRoom, Now: now, Hosts: api.Loopback})
 	if err != nil {
 		return err
 	}

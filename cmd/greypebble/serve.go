@@ -6,18 +6,23 @@ import (
 	"fmt"
 	"net"
 	"net/http"
+	"net/netip"
 	"os"
 	"os/signal"
+	"strings"
 	"syscall"
 	"time"
 
 	"greypebble/server"
+	"greypebble/server/api"
 )
 
 type serveCommand struct {
-	DSN           string `required:"" env:"GREYPEBBLE_DSN" help:"Database: user:password@tcp(host:port)/name."`
-	Listen        string `default:"127.0.0.1:8080" help:"Address to listen on."`
-	InsecureLocal bool   `help:"Let the session cookie travel without TLS; only for loopback."`
+	DSN           string         `required:"" env:"GREYPEBBLE_DSN" help:"Database: user:password@tcp(host:port)/name."`
+	Listen        string         `default:"127.0.0.1:8080" help:"Address to listen on."`
+	InsecureLocal bool           `help:"Let the session cookie travel without TLS; only for loopback."`
+	Host          []string       `env:"GREYPEBBLE_HOST" help:"Names the program goes by, without port; requests for others are refused. Left out: any name; with --insecure-local those of loopback."`
+	TrustedProxy  []netip.Prefix `env:"GREYPEBBLE_TRUSTED_PROXY" help:"Addresses (CIDR) of proxies whose X-Forwarded-For is believed."`
 }
 
 func (c serveCommand) Run() error {
@@ -27,13 +32,26 @@ func (c serveCommand) Run() error {
 	if err != nil {
 		return err
 	}
-	app, err := server.New(ctx, server.Config{DSN: c.DSN, SecureCookie: !c.InsecureLocal})
+	app, err := server.New(ctx, server.Config{DSN: c.DSN, SecureCookie: !c.InsecureLocal, Hosts: c.hosts(listener), Proxies: c.TrustedProxy})
 	if err != nil {
 		return err
 	}
 	defer app.Close()
 	fmt.Printf("Grey Pebble listens on http://%s\n", listener.Addr())
 	return serve(ctx, listener, app.Handler, nil)
+}
+
+// hosts the program goes by; without TLS on loopback those of loopback, where nothing was
+// said.
+func (c serveCommand) hosts(l net.Listener) []string {
+	if a, ok := l.Addr().(*net.TCPAddr); ok && len(c.Host) == 0 && c.InsecureLocal && a.IP.IsLoopback() {
+		return api.Loopback
+	}
+	hosts := make([]string, len(c.Host))
+	for i, h := range c.Host {
+		hosts[i] = strings.ToLower(h)
+	}
+	return hosts
 }
 
 func listen(address string) (net.Listener, error) {

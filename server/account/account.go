@@ -5,7 +5,6 @@ package account
 import (
 	"context"
 	"errors"
-	"log/slog"
 	"net/http"
 	"time"
 
@@ -32,6 +31,7 @@ type Accounts struct {
 	// decoy is compared with when the name is unknown, so that both cases take
 	// the same time.
 	decoy string
+	limit *limiter
 	stop  func()
 }
 
@@ -56,14 +56,7 @@ func New(s *store.Store, secure bool) (*Accounts, error) {
 	m.Cookie.HttpOnly = true
 	m.Cookie.SameSite = http.SameSiteLaxMode
 	m.Cookie.Secure = secure
-	m.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
-		if r.Context().Err() != nil {
-			return // no one is there to read
-		}
-		slog.Error("session", "error", err)
-		http.Error(w, http.StatusText(http.StatusInternalServerError), http.StatusInternalServerError)
-	}
-	return &Accounts{s, m, make(chan struct{}, atOnce), decoy, clean(s)}, nil
+	return &Accounts{s, m, make(chan struct{}, atOnce), decoy, newLimiter(time.Now), clean(s)}, nil
 }
 
 // Close ends the cleaning of old sessions.
@@ -75,15 +68,48 @@ func (a *Accounts) Middleware(next http.Handler) http.Handler { return a.session
 // Hash of a password, for storing.
 func Hash(password string) (string, error) { return argon2id.CreateHash(password, params) }
 
-// SignIn checks name and password and starts a new session.
+// Fails says how an error of loading or keeping a session is told.
+func (a *Accounts) Fails(tell func(http.ResponseWriter, error)) {
+	a.sessions.ErrorFunc = func(w http.ResponseWriter, r *http.Request, err error) {
+		if r.Context().Err() == nil { // else no one is there to read
+			tell(w, err)
+		}
+	}
+}
+
+// SignIn checks name and password and starts a new session. After wrong passwords whoever
+// tries again too soon gets a [WaitError].
 func (a *Accounts) SignIn(ctx context.Context, name, password string) (store.Angler, error) {
+	account, address := "account "+NameKey(name), addressKey(ctx)
+	if wait := max(a.limit.wait(account, withAccount), a.limit.wait(address, withAddress)); wait > 0 {
+		return store.Angler{}, WaitError{wait}
+	}
+	angler, err := a.check(ctx, name, password)
+	switch {
+	case errors.Is(err, ErrWrong):
+		a.limit.failed(account)
+		a.limit.failed(address)
+		return store.Angler{}, err
+	case err != nil:
+		return store.Angler{}, err
+	}
+	a.limit.succeeded(account)
+	// A new token, so that one planted before signing in is worth nothing.
+	if err := a.sessions.RenewToken(ctx); err != nil {
+		return store.Angler{}, err
+	}
+	a.sessions.Put(ctx, sessionKey, angler.ID.String())
+	return angler, nil
+}
+
+func (a *Accounts) check(ctx context.Context, name, password string) (store.Angler, error) {
 	select {
 	case a.hashing <- struct{}{}:
 		defer func() { <-a.hashing }()
 	case <-ctx.Done():
 		return store.Angler{}, ctx.Err()
 	}
-	angler, err := a.store.AnglerByName(ctx, name)
+	angler, err := a.store.AnglerByName(ctx, NameKey(name))
 	known := err == nil
 	if err != nil && !errors.Is(err, store.ErrNotFound) {
 		return store.Angler{}, err
@@ -99,11 +125,6 @@ func (a *Accounts) SignIn(ctx context.Context, name, password string) (store.Ang
 	if !match || !known {
 		return store.Angler{}, ErrWrong
 	}
-	// A new token, so that one planted before signing in is worth nothing.
-	if err := a.sessions.RenewToken(ctx); err != nil {
-		return store.Angler{}, err
-	}
-	a.sessions.Put(ctx, sessionKey, angler.ID.String())
 	return angler, nil
 }
 

@@ -6,13 +6,13 @@ package api
 
 import (
 	"net/http"
+	"net/netip"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/danielgtaylor/huma/v2/adapters/humachi"
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
-	"github.com/go-chi/httprate"
 
 	"greypebble/core/playbook"
 	"greypebble/server/account"
@@ -42,6 +42,12 @@ type Config struct {
 	Now func() time.Time
 	// UI serves everything outside /api.
 	UI http.Handler
+	// Hosts the program goes by; none lets any through.
+	Hosts []string
+	// Proxies whose word is taken for where a request comes from.
+	Proxies []netip.Prefix
+	// TLS says that the program is reached by TLS only.
+	TLS bool
 }
 
 // New builds the handler. It keeps nothing but what it could work out again: several
@@ -49,13 +55,13 @@ type Config struct {
 func New(c Config) http.Handler {
 	d := web.NewDeps(c.Store, c.Accounts, c.Book, c.Now)
 	r := chi.NewRouter()
-	r.Use(middleware.Recoverer, security, sameOrigin, compress)
+	r.Use(recovered, named(c.Hosts), from(c.Proxies), security(c.TLS), sameOrigin, compress)
 	r.Route("/api", func(r chi.Router) {
 		r.Use(middleware.RequestSize(web.LargestFile), noStore)
 		if c.Accounts != nil {
+			c.Accounts.Fails(web.WriteFailed)
 			r.Use(c.Accounts.Middleware)
 		}
-		r.With(httprate.LimitBy(signInsAMinute, time.Minute, peer)).Group(func(r chi.Router) { registerSignIn(describe(r), d) })
 		register(describe(r), d)
 		r.NotFound(web.Refuse(http.StatusNotFound, "There is no such address in the API."))
 		r.MethodNotAllowed(web.Refuse(http.StatusMethodNotAllowed, "This address does not answer that method."))
@@ -70,6 +76,8 @@ func describe(r chi.Router) huma.API {
 	config := huma.DefaultConfig("Grey Pebble", "1")
 	config.DocsPath, config.SchemasPath, config.OpenAPIPath = "", "", ""
 	config.CreateHooks = nil
+	config.RejectUnknownQueryParameters = true
+	web.Answering(&config)
 	config.Info.Description = "SI units, RFC 3339 UTC times, field names with units, errors after RFC 9457."
 	return humachi.New(r, config)
 }
@@ -78,14 +86,15 @@ func describe(r chi.Router) huma.API {
 func OpenAPI() ([]byte, error) {
 	api := describe(chi.NewRouter())
 	d := web.NewDeps(nil, nil, nil, nil)
-	registerSignIn(api, d)
 	register(api, d)
 	return api.OpenAPI().YAML()
 }
 
 func register(api huma.API, d *web.Deps) {
+	registerSignIn(api, d)
 	registerSession(api, d)
 	for _, room := range rooms {
 		room(api, d)
 	}
+	web.Bound(api)
 }

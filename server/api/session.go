@@ -3,12 +3,14 @@ package api
 import (
 	"context"
 	"errors"
+	"net/http"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
 	"greypebble/server/account"
 	"greypebble/server/api/web"
+	"greypebble/server/store"
 )
 
 type signInInput struct {
@@ -32,6 +34,10 @@ func registerSignIn(api huma.API, d *web.Deps) {
 		if errors.Is(err, account.ErrWrong) {
 			return nil, huma.Error401Unauthorized("The name or the password is wrong.")
 		}
+		var wait account.WaitError
+		if errors.As(err, &wait) {
+			return nil, web.Later(wait.For, http.StatusTooManyRequests, wait.Error())
+		}
 		return &whoOutput{who{a.Name, d.Clock().UTC()}}, err
 	})
 }
@@ -40,10 +46,13 @@ func registerSession(api huma.API, d *web.Deps) {
 	web.Open(api, web.Get("/health", "health", "Whether the program and its database answer"),
 		func(ctx context.Context, _ *struct{}) (*healthOutput, error) {
 			if err := d.Store.Ping(ctx); err != nil {
-				return nil, huma.Error503ServiceUnavailable("", err)
+				return nil, web.Later(2*time.Second, http.StatusServiceUnavailable, web.Away)
 			}
 			out := &healthOutput{}
 			out.Body.Status, out.Body.Database = "ok", "ok"
+			if err := d.Store.Room(); errors.Is(err, store.ErrFull) {
+				out.Body.Status, out.Body.Says = "disk full", web.DiskFull
+			}
 			return out, nil
 		})
 	web.Open(api, web.Post("/logout", "logout", "Sign out"), func(ctx context.Context, _ *struct{}) (*struct{}, error) {
@@ -58,7 +67,8 @@ func registerSession(api huma.API, d *web.Deps) {
 
 type healthOutput struct {
 	Body struct {
-		Status   string `json:"status" enum:"ok"`
+		Status   string `json:"status" enum:"ok,disk full" doc:"with a full disk everything can be read and nothing written"`
 		Database string `json:"database" enum:"ok"`
+		Says     string `json:"says,omitempty"`
 	}
 }

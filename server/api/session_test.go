@@ -69,3 +69,33 @@ func TestOtherSitesAreRefusedAndHeadersAreStrict(t *testing.T) {
 	assert.Equal(t, "application/problem+json", res.Header.Get("Content-Type"))
 	assert.Contains(t, res.Header.Get("Content-Security-Policy"), "default-src 'self'")
 }
+
+func TestWrongPasswordsMakeOneWait(t *testing.T) {
+	name := kit.Newcomer(t, "moss", testkit.NoLog)
+	c := kit.Client(t)
+	var p problem
+	for range 5 {
+		assert.Equal(t, http.StatusUnauthorized, c.Do("POST", "/login", object{"name": name, "password": "wrong"}, &p))
+	}
+	assert.Equal(t, http.StatusTooManyRequests, c.Do("POST", "/login", object{"name": strings.ToUpper(name), "password": "grey-pebble"}, &p),
+		"even the right one, however the name is written")
+	assert.Equal(t, "Too many wrong passwords. Try again in 1s.", p.Detail)
+	kit.As(t, kit.Newcomer(t, "moss", testkit.NoLog)) // others sign in as ever
+}
+
+func TestNamesAreComparedByOneRule(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog) // "wren 7"
+	sign := func(as string) int {
+		return kit.Client(t).Do("POST", "/login", object{"name": as, "password": "grey-pebble"}, nil)
+	}
+	assert.Equal(t, http.StatusOK, sign(strings.ToUpper(name)))
+	assert.Equal(t, http.StatusUnauthorized, sign(strings.Replace(name, "e", "é", 1)))
+}
+
+func TestSessionsLastBeyond2038(t *testing.T) {
+	_, err := kit.App.Store.DB().Exec(`INSERT INTO sessions (token, data, expiry) VALUES ('far', '', '2040-02-03 04:05:06.7')`)
+	require.NoError(t, err)
+	var at string
+	require.NoError(t, kit.App.Store.DB().QueryRow(`SELECT CAST(expiry AS CHAR) FROM sessions WHERE token = 'far'`).Scan(&at))
+	assert.Equal(t, "2040-02-03 04:05:06.700000", at)
+}

@@ -32,8 +32,8 @@ func TestReadingWritesNothingToTheDisk(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.ALog)
 	id, water := c.ID("Kettle Bar"), c.ID("Sedge Sound")
 	for _, path := range []string{"/health", "/me", "/spots", "/spots/" + id, "/spots/" + id + "/state", "/spots/" + id + "/ribbon",
-		"/spots/" + id + "/tide", "/spots/" + id + "/windows?target=red-drum", "/spots/" + id + "/shelter", "/chart",
-		"/conditions?spot_id=" + id, "/spells", "/spells?target=red-drum&catches=true&direction=ebb", "/catches", "/kit", "/playbook",
+		"/spots/" + id + "/tide", "/spots/" + id + "/windows", "/spots/" + id + "/shelter", "/chart",
+		"/conditions?spot_id=" + id, "/spells", "/spells?target=red-drum&stage=ebb", "/catches", "/kit", "/playbook",
 		"/targets", "/stations", "/interchange/export?format=geojson", "/interchange/kit.csv",
 		"/interchange/playbook.yaml", "/waters/" + water + "/readings.csv", "/waters/" + water + "/grid.bin"} {
 		assert.Zero(t, counted(t, "Created_tmp_disk_tables", func() {

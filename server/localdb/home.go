@@ -65,9 +65,17 @@ func (h home) markReady() error {
 const (
 	leastSpace = 300 << 20
 	leastRoom  = 64 << 20
+	// leastFree is kept free while running: with less the database may stop in the middle of a large write.
+	leastFree = 24 << 20
 )
 
-// Free bytes on the disk of a directory.
+// HasRoom says whether the disk has room for more to be kept.
+func (s *Server) HasRoom() bool {
+	have, err := free(string(s.home))
+	return err != nil || have >= leastFree
+}
+
+// free bytes on the disk of a directory.
 func free(dir string) (uint64, error) {
 	var fs syscall.Statfs_t
 	if err := syscall.Statfs(dir, &fs); err != nil {

@@ -68,6 +68,9 @@ func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 	if tx, whole := s.db.(*sqlx.Tx); whole {
 		return f(tx)
 	}
+	if err := s.full.before(); err != nil {
+		return err
+	}
 	for n := 1; ; n++ {
 		err := s.full.seen(s.once(ctx, f))
 		if err == nil || n == attempts || !collision(err) {

@@ -83,7 +83,7 @@ func TestTheBenchNamesWhatIsWrong(t *testing.T) {
 			"reach_m": 9, "splash_clear_m": 1, "window_min_m": 0, "window_max_m": 1}, "speed"},
 		"jig":           {object{"depth_m": 0, "run_ms": 0, "line_diameter_m": 0.0003}, "depth"},
 		"float":         {object{"level_m": 0, "crest_m": 0, "clear_m": 1}, "no room"},
-		"rods":          {object{"rods": 99, "reach_m": 90}, "1 to 12"},
+		"rods":          {object{"rods": 99, "reach_m": 90}, "The rods must be 12 or less."},
 		"troll":         {object{"lure": "bucktail", "speed_ms": 99, "behind_m": 1, "ledge_m": 1}, "speed"},
 		"line":          {object{"hazard": "shell", "line_n": 0, "material": "mono"}, "hold more than 0"},
 		"length-weight": {object{"target": "unicorn", "length_m": 1}, "unicorn"},

@@ -67,13 +67,13 @@ func TestBadPredictionsAreNamed(t *testing.T) {
 	for want, body := range map[string]any{
 		"unknown constituent \"X9\"": object{"constituents": []object{m2, {"name": "X9", "amplitude_m": 1, "phase_deg": 0}}, "from": from,
 			"to": to, "step_s": 600},
-		"ends":                object{"constituents": []object{m2}, "from": to, "to": from, "step_s": 600},
-		"at most 200000":      object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0.1},
-		"body.step_s":         object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0},
-		"body.from":           object{"constituents": []object{m2}, "from": "yesterday", "to": to, "step_s": 60},
-		"unexpected property": object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 60, "stp": 1},
-		"body.constituents":   object{"constituents": []object{}, "from": from, "to": to, "step_s": 60},
-		"":                    `{"constituents": [{"name":"M2","amplitude_m":1e999,"phase_deg":0}]}`,
+		"ends":              object{"constituents": []object{m2}, "from": to, "to": from, "step_s": 600},
+		"at most 200000":    object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0.1},
+		"body.step_s":       object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 0},
+		"body.from":         object{"constituents": []object{m2}, "from": "yesterday", "to": to, "step_s": 60},
+		"is not known here": object{"constituents": []object{m2}, "from": from, "to": to, "step_s": 60, "stp": 1},
+		"body.constituents": object{"constituents": []object{}, "from": from, "to": to, "step_s": 60},
+		"":                  `{"constituents": [{"name":"M2","amplitude_m":1e999,"phase_deg":0}]}`,
 	} {
 		var p problem
 		status := kit.Client(t).Do("POST", "/tide/predict", body, &p)

@@ -56,23 +56,32 @@ func Signed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(con
 		}
 		next(ctx)
 	})
-	huma.Register(api, op, func(ctx context.Context, in *I) (*O, error) {
+	register(api, op, func(ctx context.Context, in *I) (*O, error) {
 		angler, ok := d.Accounts.Angler(ctx)
 		if !ok {
 			return nil, huma.Error401Unauthorized("Sign in first.")
 		}
-		out, err := handler(ctx, d.scope(angler), in)
-		if err != nil {
-			return nil, Failed(err)
-		}
-		return out, nil
+		return handler(ctx, d.scope(angler), in)
 	})
 }
 
 // Open registers an operation anyone may ask: it knows nobody's data.
 func Open[I, O any](api huma.API, op huma.Operation, handler func(context.Context, *I) (*O, error)) {
+	register(api, op, handler)
+}
+
+// register an operation so that what is sent is looked through before its handler sees it,
+// what goes wrong is a problem, and what goes well is written out whole.
+func register[I, O any](api huma.API, op huma.Operation, handler func(context.Context, *I) (*O, error)) {
+	op.Middlewares = append(op.Middlewares, carry)
 	huma.Register(api, op, func(ctx context.Context, in *I) (*O, error) {
+		if err := check(in); err != nil {
+			return nil, err
+		}
 		out, err := handler(ctx, in)
+		if err == nil {
+			err = writeOut(ctx, out)
+		}
 		if err != nil {
 			return nil, Failed(err)
 		}

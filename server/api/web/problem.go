@@ -5,9 +5,13 @@ import (
 	"encoding/json"
 	"errors"
 	"log/slog"
+	"maps"
+	"math"
 	"net/http"
 	"regexp"
+	"strconv"
 	"strings"
+	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -22,11 +26,37 @@ func init() {
 			for _, err := range errs {
 				slog.Error("request failed", "status", status, "error", err)
 			}
-			return inner(status, "Something went wrong here; it has been noted. Try again.")
+			return inner(status, Noted)
 		}
-		return inner(status, message, errs...)
+		if message != unchecked {
+			return inner(status, message, errs...)
+		}
+		details := make([]*huma.ErrorDetail, 0, len(errs))
+		for _, err := range errs {
+			var d *huma.ErrorDetail
+			if errors.As(err, &d) {
+				plain(d)
+				details = append(details, d)
+			}
+		}
+		if len(details) == 0 {
+			return inner(status, message, errs...)
+		}
+		return inner(status, told(details), errs...)
 	}
 }
+
+// Noted is what is said of what went wrong inside.
+const Noted = "Something went wrong here; it has been noted. Try again."
+
+// What is said when nothing can be written, or nothing be reached, for a while.
+const (
+	DiskFull = "The disk is full: free space, nothing was lost."
+	Away     = "The database does not answer. Nothing was lost; try again in a moment."
+)
+
+// unchecked is what the router says when fields are not as they should be.
+const unchecked = "validation failed"
 
 // found is the name of the package an error begins with: it is for developers.
 var found = regexp.MustCompile(`^(advise|conditions|ground|kit|playbook|quantity|rate|sky|spot|store|sweep|tackle|tide|water): `)
@@ -59,6 +89,10 @@ func Failed(err error) error {
 		return nil
 	case errors.As(err, &status):
 		return err
+	case errors.Is(err, store.ErrFull), store.DiskFull(err):
+		return &huma.ErrorModel{Status: http.StatusInsufficientStorage, Title: "Insufficient Storage", Detail: DiskFull}
+	case store.Unreachable(err):
+		return Later(2*time.Second, http.StatusServiceUnavailable, Away)
 	case errors.Is(err, context.Canceled):
 		return huma.NewError(statusClientGone, "The request was given up.")
 	case errors.As(err, &inUse):
@@ -73,6 +107,32 @@ func Failed(err error) error {
 		return huma.Error409Conflict(conflict.Error(), details...)
 	}
 	return huma.Error500InternalServerError("", err)
+}
+
+// Later is a problem that goes away by itself: try again after a while.
+func Later(after time.Duration, status int, says string) error {
+	seconds := strconv.Itoa(int(math.Ceil(after.Seconds())))
+	return huma.ErrorWithHeaders(&huma.ErrorModel{Status: status, Title: http.StatusText(status), Detail: says},
+		http.Header{"Retry-After": {seconds}})
+}
+
+// WriteFailed writes what [Failed] makes of an error outside huma.
+func WriteFailed(w http.ResponseWriter, err error) {
+	var status huma.StatusError
+	var headers huma.HeadersError
+	failed := Failed(err)
+	if errors.As(failed, &headers) {
+		maps.Copy(w.Header(), headers.GetHeaders())
+	}
+	if !errors.As(failed, &status) {
+		status = huma.Error500InternalServerError("", err)
+	}
+	says := Noted
+	var model *huma.ErrorModel
+	if errors.As(failed, &model) {
+		says = model.Detail
+	}
+	Refuse(status.GetStatus(), says)(w, nil)
 }
 
 // Refuse writes a problem outside huma.

@@ -17,14 +17,7 @@ ALTER TABLE station ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
 ALTER TABLE zone ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
 ALTER TABLE surge ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
 
--- Where writing is tried out when the disk was full; always empty.
-CREATE TABLE IF NOT EXISTS room_probe (
-  id     INT NOT NULL PRIMARY KEY,
-  filler LONGBLOB NOT NULL
-) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4;
-
 -- +goose Down
-DROP TABLE room_probe;
 ALTER TABLE surge DROP COLUMN revision;
 ALTER TABLE zone DROP COLUMN revision;
 ALTER TABLE station DROP COLUMN revision;

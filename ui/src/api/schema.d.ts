@@ -2467,8 +2467,12 @@ export interface components {
         HealthOutputBody: {
             /** @enum {string} */
             database: "ok";
-            /** @enum {string} */
-            status: "ok";
+            says?: string;
+            /**
+             * @description with a full disk everything can be read and nothing written
+             * @enum {string}
+             */
+            status: "ok" | "disk full";
         };
         HeightAt: {
             /** Format: double */
