@@ -4,6 +4,7 @@ package calendar
 import (
 	"bytes"
 	"fmt"
+	"strings"
 	"time"
 
 	ics "github.com/arran4/golang-ical"
@@ -13,6 +14,12 @@ import (
 
 // caution goes with every entry: a calendar is read without the screen beside it.
 const caution = " Worked out from the predicted tide: look at the water, and heed local warnings."
+
+// folded ends of lines are all of one kind: a bare carriage return would begin a line of
+// its own in the file.
+func folded(text string) string {
+	return strings.ReplaceAll(strings.ReplaceAll(text, "\r\n", "\n"), "\r", "\n")
+}
 
 // Visits to a spot, by its id and name, that have both ends; written at a time now, in
 // words of the spot's own time zone.
@@ -27,8 +34,8 @@ func Visits(id, name string, visits []ground.Visit, zone *time.Location, now tim
 		e.SetDtStampTime(now)
 		e.SetStartAt(v.Opens)
 		e.SetEndAt(v.BeOutBy)
-		e.SetSummary(name)
-		e.SetDescription(v.Says(zone) + caution)
+		e.SetSummary(folded(name))
+		e.SetDescription(folded(v.Says(zone) + caution))
 	}
 	var b bytes.Buffer
 	err := c.SerializeTo(&b, ics.WithNewLineWindows)

@@ -48,3 +48,11 @@ func TestVisitsAsACalendar(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, raw, again, "the same visit is the same event when it is taken again")
 }
+
+func TestABareCarriageReturnBeginsNoLine(t *testing.T) {
+	raw, err := Visits("7", "Bar\rATTACH:x", []ground.Visit{{Window: ground.Window{Opens: time.Unix(0, 0), Closes: time.Unix(9000, 0)},
+		BeOutBy: time.Unix(8000, 0)}}, time.UTC, time.Unix(0, 0))
+	require.NoError(t, err)
+	assert.Contains(t, string(raw), `SUMMARY:Bar\nATTACH:x`)
+	assert.Equal(t, strings.Count(string(raw), "\r"), strings.Count(string(raw), "\r\n"))
+}

@@ -10,6 +10,8 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"math"
+	"strconv"
 	"strings"
 	"time"
 
@@ -29,9 +31,9 @@ type document struct {
 
 // point in the schema's order of elements.
 type point struct {
-	Lat         *float64  `xml:"lat,attr"`
-	Lon         *float64  `xml:"lon,attr"`
-	Ele         *float64  `xml:"ele,omitempty"`
+	Lat         *number   `xml:"lat,attr"`
+	Lon         *number   `xml:"lon,attr"`
+	Ele         *number   `xml:"ele,omitempty"`
 	Time        string    `xml:"time,omitempty"`
 	Name        string    `xml:"name,omitempty"`
 	Comment     string    `xml:"cmt,omitempty"`
@@ -42,6 +44,38 @@ type point struct {
 }
 
 type anything struct{}
+
+// number in a file; what is none is told in words.
+type number float64
+
+// UnmarshalText of an attribute or an element.
+func (n *number) UnmarshalText(text []byte) error {
+	v, err := strconv.ParseFloat(strings.TrimSpace(string(text)), 64)
+	if err != nil || math.IsNaN(v) || math.IsInf(v, 0) {
+		return numberError(text)
+	}
+	*n = number(v)
+	return nil
+}
+
+// MarshalText as short as it can be.
+func (n number) MarshalText() ([]byte, error) {
+	return strconv.AppendFloat(nil, float64(n), 'f', -1, 64), nil
+}
+
+type numberError string
+
+func (e numberError) Error() string {
+	return fmt.Sprintf("expected a number like 31.214, not %q", string(e))
+}
+
+func float(n *number) *float64 {
+	if n == nil {
+		return nil
+	}
+	v := float64(*n)
+	return &v
+}
 
 type route struct {
 	Name        string  `xml:"name,omitempty"`
@@ -81,26 +115,29 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		case errors.Is(err, io.EOF):
 			return nil, nil, parse.At(1, "", "no GPX was found; expected <gpx …>")
 		}
-		return nil, nil, parse.At(line, "", err.Error())
+		var wrong numberError
+		if errors.As(err, &wrong) {
+			return nil, nil, parse.At(line, "", wrong.Error())
+		}
+		return nil, nil, parse.At(line, "", "this is no GPX: "+err.Error())
 	}
 	r := reader{}
 	for i, p := range doc.Points {
 		f := feature.Feature{Kind: feature.Point, Name: p.Name, Comment: p.Comment, Description: p.Description, Symbol: p.Symbol,
 			Type: p.Type}
-		f.Parts = [][]feature.Position{r.places(fmt.Sprintf("wpt %d", i+1), []point{p})}
-		r.keep(f)
+		r.keep(f.With(r.places(fmt.Sprintf("wpt %d", i+1), []point{p})))
 	}
 	for i, p := range doc.Routes {
 		f := feature.Feature{Kind: feature.Route, Name: p.Name, Comment: p.Comment, Description: p.Description, Type: p.Type}
-		f.Parts = [][]feature.Position{r.places(fmt.Sprintf("rte %d", i+1), p.Points)}
-		r.keep(f)
+		r.keep(f.With(r.places(fmt.Sprintf("rte %d", i+1), p.Points)))
 	}
 	for i, t := range doc.Tracks {
 		f := feature.Feature{Kind: feature.Track, Name: t.Name, Comment: t.Comment, Description: t.Description, Type: t.Type}
+		var parts [][]feature.Position
 		for _, s := range t.Segments {
-			f.Parts = append(f.Parts, r.places(fmt.Sprintf("trk %d", i+1), s.Points))
+			parts = append(parts, r.places(fmt.Sprintf("trk %d", i+1), s.Points))
 		}
-		r.keep(f)
+		r.keep(f.With(parts...))
 	}
 	if r.err != nil {
 		return nil, nil, r.err
@@ -121,11 +158,7 @@ type reader struct {
 }
 
 func (r *reader) keep(f feature.Feature) {
-	places := 0
-	for _, p := range f.Parts {
-		places += len(p)
-	}
-	if places == 0 {
+	if f.Places() == 0 {
 		r.skipped = append(r.skipped, feature.Skipped{What: fmt.Sprintf("%s %q", f.Kind, f.Name), Why: "it has no points"})
 		return
 	}
@@ -148,7 +181,7 @@ func (r *reader) places(where string, list []point) []feature.Position {
 			r.fail(fmt.Errorf("gpx: %s, point %d: lat and lon are missing", where, i+1))
 			return nil
 		}
-		q := feature.Position{Lat: *p.Lat, Lon: *p.Lon, Ele: p.Ele}
+		q := feature.Position{Lat: float64(*p.Lat), Lon: float64(*p.Lon), Ele: float(p.Ele)}
 		if err := q.Check(); err != nil {
 			r.fail(fmt.Errorf("gpx: %s, point %d: %w", where, i+1, err))
 			return nil
@@ -218,7 +251,12 @@ func Write(list []feature.Feature, creator string) ([]byte, error) {
 }
 
 func pointOf(p feature.Position) point {
-	q := point{Lat: &p.Lat, Lon: &p.Lon, Ele: p.Ele}
+	lat, lon := number(p.Lat), number(p.Lon)
+	q := point{Lat: &lat, Lon: &lon}
+	if p.Ele != nil {
+		ele := number(*p.Ele)
+		q.Ele = &ele
+	}
 	if p.Time != nil {
 		q.Time = p.Time.UTC().Format(time.RFC3339Nano)
 	}

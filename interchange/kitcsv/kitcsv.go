@@ -154,7 +154,7 @@ func Write(list []kit.Item) ([]byte, error) {
 			case c.name == "kind":
 				line[n] = string(i.Kind)
 			case c.text != nil:
-				line[n] = *c.text(i)
+				line[n] = table.Guarded(*c.text(i))
 			case c.flag != nil:
 				line[n] = map[bool]string{true: "yes", false: "no"}[*c.flag(i)]
 			case c.name == "count":

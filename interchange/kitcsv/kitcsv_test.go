@@ -60,3 +60,16 @@ func FuzzRead(f *testing.F) {
 		require.Equal(t, len(list), len(back))
 	})
 }
+
+func TestFormulasAreDefusedAndComeBack(t *testing.T) {
+	list := []kit.Item{{Kind: kit.Bait, Name: "=1+1", Offering: "cut-mullet", InHand: true}, {Kind: kit.Bait, Name: "-x", Offering: "cut-mullet", InHand: true},
+		{Kind: kit.Bait, Name: "'@y", Offering: "cut-mullet", InHand: true}}
+	raw, err := Write(list)
+	require.NoError(t, err)
+	for _, cell := range []string{"'=1+1", "'-x", "''@y"} {
+		assert.Contains(t, string(raw), ","+cell+",")
+	}
+	again, err := Read(raw)
+	require.NoError(t, err)
+	assert.Equal(t, list, again)
+}

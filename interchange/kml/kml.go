@@ -9,6 +9,7 @@ import (
 	"errors"
 	"fmt"
 	"io"
+	"math"
 	"strconv"
 	"strings"
 
@@ -44,7 +45,12 @@ type polygon struct {
 const deepest = 8
 
 // Read a file. Skipped names what of it was not taken.
+// A packed file (KMZ) is unpacked first.
 func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
+	raw, err := unpacked(raw)
+	if err != nil {
+		return nil, nil, err
+	}
 	d := xml.NewDecoder(bytes.NewReader(raw))
 	var list []feature.Feature
 	var skipped []feature.Skipped
@@ -57,7 +63,7 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		}
 		line, _ := d.InputPos()
 		if err != nil {
-			return nil, nil, parse.At(line, "", err.Error())
+			return nil, nil, damaged(line, err)
 		}
 		start, ok := token.(xml.StartElement)
 		if !ok {
@@ -69,12 +75,12 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 		case "GroundOverlay", "NetworkLink", "ScreenOverlay", "Tour":
 			passed[start.Name.Local]++
 			if err := d.Skip(); err != nil {
-				return nil, nil, parse.At(line, "", err.Error())
+				return nil, nil, damaged(line, err)
 			}
 		case "Placemark":
 			var p placemark
 			if err := d.DecodeElement(&p, &start); err != nil {
-				return nil, nil, parse.At(line, "", err.Error())
+				return nil, nil, damaged(line, err)
 			}
 			one, err := p.features(p.geometries, 0)
 			if err != nil {
@@ -98,13 +104,22 @@ func Read(raw []byte) ([]feature.Feature, []feature.Skipped, error) {
 	return list, skipped, nil
 }
 
+// damaged says where a file is not the XML it should be.
+func damaged(line int, err error) error {
+	var syntax *xml.SyntaxError
+	if errors.As(err, &syntax) {
+		return parse.At(syntax.Line, "", syntax.Msg)
+	}
+	return parse.At(line, "", "this is no KML: "+err.Error())
+}
+
 func (p placemark) features(g geometries, depth int) ([]feature.Feature, error) {
 	if depth > deepest {
 		return nil, fmt.Errorf("geometries are nested too deep")
 	}
 	var out []feature.Feature
 	add := func(k feature.Kind, texts ...string) error {
-		f := feature.Feature{Kind: k, Name: p.Name, Description: p.Description}
+		var parts [][]feature.Position
 		for _, text := range texts {
 			part, err := places(text)
 			if err != nil {
@@ -113,8 +128,9 @@ func (p placemark) features(g geometries, depth int) ([]feature.Feature, error) 
 			if n := len(part); k == feature.Area && n > 1 && part[0].Lat == part[n-1].Lat && part[0].Lon == part[n-1].Lon {
 				part = part[:n-1]
 			}
-			f.Parts = append(f.Parts, part)
+			parts = append(parts, part)
 		}
+		f := feature.Feature{Kind: k, Name: p.Name, Description: p.Description}.With(parts...)
 		if err := f.Check(); err != nil {
 			return err
 		}
@@ -161,7 +177,7 @@ func places(text string) ([]feature.Position, error) {
 		var v [3]float64
 		for i, s := range parts {
 			x, err := strconv.ParseFloat(s, 64)
-			if err != nil {
+			if err != nil || math.IsNaN(x) || math.IsInf(x, 0) {
 				return nil, fmt.Errorf("expected a number, not %q", s)
 			}
 			v[i] = x

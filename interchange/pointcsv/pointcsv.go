@@ -103,7 +103,8 @@ func Write(list []feature.Feature) []byte {
 		if p.Ele != nil {
 			ele = number(*p.Ele)
 		}
-		rows = append(rows, []string{f.Name, number(p.Lat), number(p.Lon), f.Type, ele, f.Description})
+		rows = append(rows, []string{table.Guarded(f.Name), number(p.Lat), number(p.Lon), table.Guarded(f.Type), ele,
+			table.Guarded(f.Description)})
 	}
 	_ = w.WriteAll(rows) // to memory
 	return b.Bytes()

@@ -120,7 +120,7 @@ func (t *Table) Text(column string) (string, error) {
 	if i >= len(t.record) {
 		return "", parse.At(t.line, "", fmt.Sprintf("%d values; expected at least %d", len(t.record), i+1))
 	}
-	return strings.TrimSpace(t.record[i]), nil
+	return strings.TrimSpace(unguarded(t.record[i])), nil
 }
 
 // Number of a column; NaN where it is empty.
