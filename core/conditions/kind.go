@@ -287,7 +287,7 @@ func InUnit(k Kind, value float64, unit string) (float64, error) {
 	}
 	q, err := quantity.Of(n.Dimension, fmt.Sprintf("%v %s", value, unit))
 	if err != nil {
-		return 0, fmt.Errorf("conditions: %s: %w", k, err)
+		return 0, fmt.Errorf("conditions: %s: %w", n.Name, err)
 	}
 	return q, nil
 }

@@ -33,7 +33,11 @@ func (s *Spot) PutMark(m ground.Mark, at ground.LatLon, elevationM *float64, bot
 		return FieldError{"elevation_m", fmt.Errorf("nothing is known of the depth there; say how high the mark lies above chart datum")}
 	}
 	if err := m.Validate(); err != nil {
-		return FieldError{"kind", err}
+		field := "kind"
+		if !ground.KnownBottom(m.Bottom) {
+			field = "bottom"
+		}
+		return FieldError{field, err}
 	}
 	var marks []ground.Mark
 	for _, old := range s.Marks {

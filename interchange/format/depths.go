@@ -78,7 +78,11 @@ var ofDepths = []Depths{
 func readGrid(raw []byte, m Meaning) (*ground.Grid, []ground.Sounding, error) {
 	scale, known := scales[m.Unit]
 	if !known || m.Sign == "" {
-		return nil, nil, MeaningError{"unit",
+		field := "unit"
+		if known {
+			field = "sign"
+		}
+		return nil, nil, MeaningError{field,
 			errors.New("say the unit of the numbers (m, ft, cm) and whether they are elevations or depths")}
 	}
 	g, err := asc.Read(raw, asc.Meaning{Scale: scale, Depths: m.Sign == "depth", DatumM: m.DatumM, Origin: m.Origin})

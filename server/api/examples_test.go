@@ -19,6 +19,8 @@ type example struct {
 
 // examples of every operation of the document that takes something, for an angler like wren.
 func examples(c *testkit.Client) map[string]example {
+	var at struct{ Lat, Lon float64 }
+	c.Do("GET", "/spots/"+c.ID("Kettle Bar"), nil, &at)
 	bar, water := c.ID("Kettle Bar"), c.ID("Sedge Sound")
 	station := c.ID("wren station")
 	when := testkit.Now.Format(time.RFC3339)
@@ -32,7 +34,7 @@ func examples(c *testkit.Client) map[string]example {
 	for k, v := range turns {
 		throw[k] = v
 	}
-	pick := object{"spot_id": bar, "target": "red-drum", "time": when, "offering": "bucktail", "signs": []string{}, "most": 3,
+	pick := object{"spot_id": bar, "target": "red-drum", "time": "2026-11-20T15:00:00Z", "offering": "", "signs": []string{}, "most": 3,
 		"readings": reading, "units": "metric", "kit_only": false}
 	ask := object{"spot_id": bar, "target": "red-drum", "time": when, "readings": reading, "signs": []string{}, "most": 3, "units": "us",
 		"schools": object{}, "kit_only": true, "what_would_change": false}
@@ -78,7 +80,7 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /interchange/export":    {query: map[string]string{"format": "geojson", "private": "blur", "blur_m": "500"}},
 		"POST /interchange/grid":     {query: map[string]string{"format": "asc", "water_id": water, "unit": "m", "sign": "depth", "datum": "chart datum", "keep": "false"}, body: "ncols 3\nnrows 2\nxllcorner -45\nyllcorner 31\ncellsize 0.001\nNODATA_value -9999\n1 2 3\n4 -9999 6\n"},
 		"POST /interchange/import":   {query: map[string]string{"format": "gpx", "as": "spots", "water_id": water, "place": "pier", "preview": "true"}, body: gpx},
-		"POST /interchange/kit":      {query: map[string]string{"preview": "true"}, body: "kind,name\nbait,Frozen mullet\n"},
+		"POST /interchange/kit":      {query: map[string]string{"preview": "true"}, body: "kind,name,offering\nbait,Frozen mullet,cut-mullet\n"},
 		"POST /interchange/playbook": {body: "rules: []\n"},
 		"POST /interchange/read":     {query: map[string]string{"format": "gpx"}, body: gpx},
 		"POST /interchange/section":  {body: "distance_m,elevation_m\n0,1\n10,-1\n"},
@@ -104,7 +106,7 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /spots/{id}":                     {path: one},
 		"PUT /spots/{id}":                     {path: fresh(), body: object{"bottom": "sand", "draught_m": 0.3, "faces_deg": 90, "hazards": "mud", "in": object{"name": "stile", "elevation_m": 0.3}, "out": object{"name": "gully", "elevation_m": 0.5}, "lat": 31.2, "lon": -45.1, "manner": "on foot", "marks": []object{mark}, "name": "New", "note": "n", "place": "surf beach", "public": false, "revision": 0, "section": []object{{"distance_m": 0, "elevation_m": 2}, {"distance_m": 60, "elevation_m": -2}}, "section_bearing_deg": 90, "section_from": object{"lat": 31.2, "lon": -45.1}, "shape": object{"area": true, "points": ring}, "water_id": water}},
 		"PUT /spots/{id}/current":             {path: one, body: object{"basin_m2": 0, "bed_m": -1, "seen_ms": 0.5, "width_m": 0}},
-		"PUT /spots/{id}/marks/{mark_id}":     {path: map[string]string{"id": bar, "mark_id": uuid.Must(uuid.NewV7()).String()}, body: object{"at": object{"lat": 31.2141, "lon": -45.118}, "bottom": "mud", "elevation_m": -0.5, "kind": "edge", "name": "Here", "note": "", "snag": false}},
+		"PUT /spots/{id}/marks/{mark_id}":     {path: map[string]string{"id": bar, "mark_id": uuid.Must(uuid.NewV7()).String()}, body: object{"at": object{"lat": at.Lat + 0.0002, "lon": at.Lon}, "bottom": "mud", "elevation_m": -0.5, "kind": "edge", "name": "Here", "note": "", "snag": false}},
 		"DELETE /spots/{id}/noted/{noted_id}": {path: map[string]string{"id": bar, "noted_id": uuid.NewString()}},
 		"PUT /spots/{id}/noted/{noted_id}":    {path: map[string]string{"id": bar, "noted_id": uuid.NewString()}, body: object{"height_m": 1.2, "kind": "high", "time": when}},
 		"PUT /spots/{id}/offsets":             {path: one, body: object{"difference_high_m": 0.1, "difference_low_m": 0, "factor_high": 1, "factor_low": 1, "lag_high_min": 10, "lag_low_min": 12}},
@@ -127,7 +129,7 @@ func examples(c *testkit.Client) map[string]example {
 		"POST /water/breaking":                {body: object{"bars": []object{{"elevation_m": -1}}, "level_m": 0.5, "swell_height_m": 1, "swell_period_s": 9}},
 		"POST /water/light":                   {body: object{"cloud_fraction": 0.4, "depth_m": 1, "moon_altitude_deg": 10, "moon_illumination": 0.5, "secchi_m": 1, "sun_altitude_deg": 20}},
 		"GET /waters/{id}":                    {path: map[string]string{"id": water}},
-		"PUT /waters/{id}":                    {path: fresh(), body: object{"name": "New water", "station_id": station, "time_zone": "Etc/GMT+3", "revision": 0}},
+		"PUT /waters/{id}":                    {path: fresh(), body: object{"name": "New water", "station_id": station, "time_zone": "Etc/GMT+3"}},
 		"GET /waters/{id}/cut":                {path: map[string]string{"id": water}, query: map[string]string{"from_lat": "31.2", "from_lon": "-45.12", "to_lat": "31.21", "to_lon": "-45.1", "points": "20"}},
 		"GET /waters/{id}/depth.asc":          {path: map[string]string{"id": water}, query: map[string]string{"time": when}},
 		"GET /waters/{id}/finds":              {path: map[string]string{"id": water}, query: map[string]string{"level_m": "0.5"}},

@@ -220,7 +220,7 @@ func (m mutant) wrong(status int, answer []byte) string {
 	case status == 429 && m.op == "POST /login":
 		return ""
 	}
-	for _, jargon := range []string{"strconv", "json:", "Go ", "float64", "expected length", "validation failed", "RFC 4122", "regex", "unmarshal", "nil"} {
+	for _, jargon := range []string{"strconv", "json:", "Go ", "float64", "expected length", "validation failed", "RFC 4122", "regex", "unmarshal", "nil", "quantity:", "ground:"} {
 		if strings.Contains(p.Detail, jargon) {
 			return "speaks to developers"
 		}

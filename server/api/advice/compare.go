@@ -44,7 +44,7 @@ const mostRanked = 1000
 func (s service) pickOf(ctx context.Context, as *web.Scope, b *PickBody, at string) (*advise.Choice, error) {
 	q, err := s.question(ctx, as, &b.AdviseBody)
 	if err != nil {
-		return nil, err
+		return nil, web.Within(at, err)
 	}
 	q.Most, q.Changes = mostRanked, false
 	a, err := q.answer()

@@ -75,7 +75,7 @@ func reelTurns(_ context.Context, in *reelTurnsIn) (o reelTurnsOut, err error) {
 	o.LengthPerTurnM = in.LengthPerTurnM
 	if o.LengthPerTurnM == 0 && (in.GearRatio != 0 || in.SpoolDiameterM != 0) {
 		if o.LengthPerTurnM, err = tackle.TurnLength(in.GearRatio, in.SpoolDiameterM); err != nil {
-			return o, web.Wrong("body.gear_ratio", err)
+			return o, web.Wrong("body", err)
 		}
 	}
 	if err := tackle.ValidTurn(o.LengthPerTurnM); err != nil {

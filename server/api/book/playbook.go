@@ -139,7 +139,7 @@ func (s service) putRule(ctx context.Context, as *web.Scope, in *ruleInput) (*st
 	}
 	c := playbook.Change(in.Body)
 	if err := c.Validate(); err != nil {
-		return nil, web.Wrong("body.effect", err)
+		return nil, web.Wrong("body", err)
 	}
 	// What is the playbook's own anyhow is no change, and follows its updates.
 	if r, built := book.Shipped().Rule(in.ID); built {

@@ -80,7 +80,7 @@ func registerLight(api huma.API) {
 		func(_ context.Context, in *breakingInput) (*breakingOutput, error) {
 			h, err := water.BreakerHeight(in.Body.SwellHeightM, in.Body.SwellPeriodS)
 			if err != nil {
-				return nil, web.Wrong("body.swell_height_m", err)
+				return nil, web.Wrong("body", err)
 			}
 			out := &breakingOutput{}
 			out.Body.BreakerHeightM, out.Body.BreakingDepthM = h, water.BreakingDepth(h)

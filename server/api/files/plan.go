@@ -3,6 +3,7 @@ package files
 import (
 	"encoding/json"
 	"fmt"
+	"slices"
 	"strings"
 	"time"
 
@@ -133,6 +134,9 @@ func (p *plan) add(sp store.Spot) {
 
 // places become spots. Marks and shapes of a whole spot in the file come with it.
 func (p *plan) places(in *importInput, list []feature.Feature, have []*store.Spot) error {
+	if !slices.Contains(ground.Places, in.Place) {
+		return web.Wrong("query.place", fmt.Errorf("unknown kind of place %q; known are %s", in.Place, strings.Join(ground.Places, ", ")))
+	}
 	var brought []*store.Spot
 	for _, f := range list {
 		sp, err := wholeSpot(f, in.WaterID)
@@ -226,9 +230,7 @@ func wholeSpot(f feature.Feature, water uuid.UUID) (*store.Spot, error) {
 		return nil, nil
 	}
 	var b wire.SpotBody
-	d := json.NewDecoder(strings.NewReader(raw))
-	d.DisallowUnknownFields()
-	if err := d.Decode(&b); err != nil {
+	if err := web.Fits([]byte(raw), &b); err != nil {
 		return nil, fmt.Errorf("%q carries a spot that cannot be read: %w", f.Name, err)
 	}
 	b.WaterID = water

@@ -113,7 +113,7 @@ func (s service) cut(ctx context.Context, as *web.Scope, in *cutInput) (*cutOutp
 	out := &cutOutput{}
 	out.Body.BearingDeg, out.Body.Section = ground.Bearing(from, to), wire.SectionPoints(g.Cut(from, to, in.Points))
 	if len(out.Body.Section) < 2 {
-		return nil, web.Wrong("query.to_lat", fmt.Errorf("nothing is known of the depths along that line"))
+		return nil, web.Wrong("query", fmt.Errorf("nothing is known of the depths along that line"))
 	}
 	return out, nil
 }

@@ -56,7 +56,7 @@ func (s service) putZone(ctx context.Context, as *web.Scope, in *zoneInput) (*st
 	z := ground.Zone{Name: b.Name, Kind: ground.ZoneKind(b.Kind), Says: b.Says, Source: b.Source, Checked: checked,
 		From: b.FromMD, To: b.ToMD, Ring: wire.Ground(b.Ring)}
 	if err := z.Validate(); err != nil {
-		return nil, web.Wrong("body.ring", err)
+		return nil, web.Wrong("body", err)
 	}
 	return nil, s.Store.PutZone(ctx, as.Angler, in.WaterID, in.ID, z)
 }

@@ -25,7 +25,7 @@ func (s service) registerSurge(api huma.API) {
 		func(ctx context.Context, as *web.Scope, in *surgeInput) (*struct{}, error) {
 			g, err := tide.NewSurge(in.Body.ByM, as.At(in.Body.SeenAt), time.Duration(in.Body.FadeH*float64(time.Hour)))
 			if err != nil {
-				return nil, web.Wrong("body.by_m", err)
+				return nil, web.Wrong("body", err)
 			}
 			return nil, s.Store.PutSurge(ctx, as.Angler, in.ID, g)
 		})

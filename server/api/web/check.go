@@ -96,10 +96,28 @@ func (c *checker) structure(where string, v reflect.Value) {
 		switch {
 		case f.Anonymous && name == "":
 			c.value(where, v.Field(i))
+		case name == "name" && f.Type.Kind() == reflect.String:
+			c.name(where+".name", v.Field(i))
 		case name != "-":
 			c.value(where+"."+name, v.Field(i))
 		}
 	}
+}
+
+// name without what stands around it; one that is only that is none, and one line is
+// enough for it.
+func (c *checker) name(where string, v reflect.Value) {
+	was := v.String()
+	name := strings.TrimSpace(was)
+	switch {
+	case name == "" && was != "":
+		c.add(where, "must not be empty")
+	case strings.ContainsAny(name, "\n\r\t"):
+		c.add(where, "must stand on one line")
+	case v.CanSet():
+		v.SetString(name)
+	}
+	c.value(where, v)
 }
 
 // unseen is the first character of a text that is not for reading: controls other than the
@@ -108,7 +126,7 @@ func unseen(s string) (rune, bool) {
 	for _, r := range s {
 		switch {
 		case r == '\n', r == '\t', r == '\r':
-		case unicode.Is(unicode.Cc, r), r == unicode.ReplacementChar, r == '\ufeff':
+		case unicode.Is(unicode.Cc, r), r == unicode.ReplacementChar, r == '\ufeff', r&0xfffe == 0xfffe:
 			return r, true
 		case r >= '\u202a' && r <= '\u202e', r >= '\u2066' && r <= '\u2069', r == '\u200e', r == '\u200f':
 			return r, true

@@ -28,6 +28,11 @@ func init() {
 			}
 			return inner(status, Noted)
 		}
+		for _, p := range plainly { // of the body as a whole, without details
+			if strings.HasPrefix(message, p.begins) {
+				return inner(status, "What was sent "+p.says+".", &huma.ErrorDetail{Location: "body", Message: p.says})
+			}
+		}
 		if message != unchecked {
 			return inner(status, message, errs...)
 		}
@@ -58,17 +63,31 @@ const (
 // unchecked is what the router says when fields are not as they should be.
 const unchecked = "validation failed"
 
-// found is the name of the package an error begins with: it is for developers.
-var found = regexp.MustCompile(`^(advise|asc|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|playbook|pointcsv|profile|quantity|` +
+// found is the name of the package an error, or one within it, begins with: it is for
+// developers.
+var found = regexp.MustCompile(`(^|: )(advise|asc|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|playbook|pointcsv|profile|quantity|` +
 	`rate|sky|soundings|spot|station|store|sweep|table|tackle|tide|turns|water): `)
 
 // Said is what an error says, without the package that found it.
-func Said(err error) string { return found.ReplaceAllString(err.Error(), "") }
+func Said(err error) string { return found.ReplaceAllString(err.Error(), "$1") }
 
 // Wrong is a 422 that names the field and what was expected.
 func Wrong(location string, err error) error {
 	says := Said(err)
 	return huma.Error422UnprocessableEntity(says, &huma.ErrorDetail{Location: location, Message: says})
+}
+
+// Within says that what an error names in the body lies deeper in this one: "body.a".
+func Within(at string, err error) error {
+	var p *huma.ErrorModel
+	if errors.As(err, &p) {
+		for _, d := range p.Errors {
+			if rest, is := strings.CutPrefix(d.Location, "body"); is {
+				d.Location = at + rest
+			}
+		}
+	}
+	return err
 }
 
 // NotFound is a 404 in words.

@@ -2,6 +2,7 @@ package web
 
 import (
 	"fmt"
+	"math"
 	"regexp"
 	"strconv"
 	"strings"
@@ -79,11 +80,30 @@ var plainly = []struct{ begins, says string }{
 	{"invalid date/time", "must be a time like 2026-11-20T09:30:00Z"},
 }
 
+// shown of a value that was sent: what is short and can be written; never a whole object,
+// which may hold a password.
+func shown(v any) any {
+	switch v := v.(type) {
+	case bool, int, int64:
+		return v
+	case float64:
+		if !math.IsNaN(v) && !math.IsInf(v, 0) {
+			return v
+		}
+	case string:
+		if len(v) <= 60 {
+			return v
+		}
+	}
+	return nil
+}
+
 // limit is what is said of a number that is out of bounds.
 var limit = regexp.MustCompile(`^must be (\S+) or (more|less)$`)
 
 // plain puts one detail into words and, where a field is missing, at that field.
 func plain(d *huma.ErrorDetail) {
+	d.Value = shown(d.Value)
 	if field, is := strings.CutPrefix(d.Message, missing); is {
 		d.Location, d.Message = d.Location+"."+field, "is missing"
 		return
