@@ -123,11 +123,11 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 	if err := s.AddAngler(ctx, store.Angler{ID: id(a.name), Name: a.name, PasswordHash: hash}); err != nil {
 		return err
 	}
-	if err := s.PutStation(ctx, id(a.name), a.station); err != nil {
+	if _, err := s.PutStation(ctx, id(a.name), a.station); err != nil {
 		return err
 	}
 	for _, w := range a.waters {
-		if err := s.AddWater(ctx, id(a.name), w); err != nil {
+		if _, err := s.PutWater(ctx, id(a.name), w); err != nil {
 			return err
 		}
 	}
@@ -141,7 +141,7 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 			return err
 		}
 		for _, z := range zones(w.Name) {
-			if err := s.PutZone(ctx, id(a.name), w.ID, a.own("zone "+z.Name), z); err != nil {
+			if _, err := s.PutZone(ctx, id(a.name), w.ID, a.own("zone "+z.Name), z, 0); err != nil {
 				return err
 			}
 		}

@@ -43,3 +43,23 @@ func Lasting(d time.Duration) string {
 	}
 	return fmt.Sprintf("%d h %02d min", minutes/60, minutes%60)
 }
+
+// And joins a list as it is spoken: "a", "a and b", "a, b and c".
+func And(list []string) string {
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	last := len(list) - 1
+	return strings.Join(list[:last], ", ") + " and " + list[last]
+}
+
+// Count says how many there are: "no fish", "1 catch", "2 catches".
+func Count(n int, one, many string) string {
+	switch n {
+	case 0:
+		return "no " + many
+	case 1:
+		return "1 " + one
+	}
+	return fmt.Sprintf("%d %s", n, many)
+}

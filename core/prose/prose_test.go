@@ -22,3 +22,13 @@ func TestStretchesOfTime(t *testing.T) {
 		assert.Equal(t, want, Lasting(d))
 	}
 }
+
+func TestListsAndCounts(t *testing.T) {
+	assert.Equal(t, "", And(nil))
+	assert.Equal(t, "a", And([]string{"a"}))
+	assert.Equal(t, "a and b", And([]string{"a", "b"}))
+	assert.Equal(t, "a, b and c", And([]string{"a", "b", "c"}))
+	assert.Equal(t, "no catches", Count(0, "catch", "catches"))
+	assert.Equal(t, "1 catch", Count(1, "catch", "catches"))
+	assert.Equal(t, "12 catches", Count(12, "catch", "catches"))
+}

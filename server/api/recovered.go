@@ -21,7 +21,7 @@ func recovered(next http.Handler) http.Handler {
 			if what == http.ErrAbortHandler { //nolint:errorlint // it is raised as it is
 				panic(what)
 			}
-			slog.Error("panic", "method", r.Method, "path", r.URL.Path, "error", what, "stack", string(debug.Stack()))
+			slog.Error("panic", "method", r.Method, "path", r.URL.Path, "error", what, "stack", clipped(debug.Stack()))
 			if begun.begun {
 				panic(http.ErrAbortHandler) // cut off, so that nobody takes half an answer for a whole
 			}
@@ -30,6 +30,9 @@ func recovered(next http.Handler) http.Handler {
 		next.ServeHTTP(begun, r)
 	})
 }
+
+// clipped to where it happened and what led there.
+func clipped(stack []byte) string { return string(stack[:min(len(stack), 3000)]) }
 
 // beginning remembers whether an answer was begun.
 type beginning struct {

@@ -88,3 +88,8 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note WHERE id = :id`, c)
 	return c.Revision, err
 }
+
+// DeleteCatch takes a catch back.
+func (s *Store) DeleteCatch(ctx context.Context, angler, id uuid.UUID) error {
+	return gone(s.exec(ctx, `DELETE FROM catch WHERE id = ? AND angler_id = ?`, id, angler))
+}

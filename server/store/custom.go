@@ -17,17 +17,23 @@ const (
 )
 
 // Overlay of an angler: their targets and rules, changes and positions.
-func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay, error) {
-	var o playbook.Overlay
-	var err error
-	if o.Changes, err = s.RuleChanges(ctx, angler); err != nil {
+func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (o playbook.Overlay, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		o, err = overlay(ctx, q, angler)
+		return err
+	})
+	return o, err
+}
+
+func overlay(ctx context.Context, q querier, angler uuid.UUID) (o playbook.Overlay, err error) {
+	if o.Changes, err = ruleChanges(ctx, q, angler); err != nil {
 		return o, err
 	}
 	var schools []struct {
 		School   string `db:"school_id"`
 		Position string `db:"position"`
 	}
-	if err = s.db.SelectContext(ctx, &schools, `SELECT school_id, position FROM school_choice WHERE angler_id = ?`, angler); err != nil {
+	if err = q.SelectContext(ctx, &schools, `SELECT school_id, position FROM school_choice WHERE angler_id = ?`, angler); err != nil {
 		return o, err
 	}
 	o.Schools = make(map[string]string, len(schools))
@@ -40,7 +46,7 @@ func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay
 		Source string `db:"source"`
 	}
 	// Targets before the rules that may speak of them.
-	if err = s.db.SelectContext(ctx, &entries, `SELECT kind, id, source FROM own_entry WHERE angler_id = ? ORDER BY kind DESC, id`,
+	if err = q.SelectContext(ctx, &entries, `SELECT kind, id, source FROM own_entry WHERE angler_id = ? ORDER BY kind DESC, id`,
 		angler); err != nil {
 		return o, err
 	}
@@ -48,6 +54,22 @@ func (s *Store) Overlay(ctx context.Context, angler uuid.UUID) (playbook.Overlay
 		o.Files = append(o.Files, playbook.File{Name: e.Kind + " " + e.ID, Data: []byte(e.Source)})
 	}
 	return o, nil
+}
+
+// EditOverlay lets an angler's own entries be looked at and written as one: nobody writes
+// them meanwhile.
+func (s *Store) EditOverlay(ctx context.Context, angler uuid.UUID, edit func(s *Store, o playbook.Overlay) error) error {
+	return s.Whole(ctx, func(s *Store) error {
+		var one int
+		if err := notFound(s.db.GetContext(ctx, &one, `SELECT 1 FROM angler WHERE id = ? FOR UPDATE`, angler)); err != nil {
+			return err
+		}
+		o, err := overlay(ctx, s.db, angler)
+		if err != nil {
+			return err
+		}
+		return edit(s, o)
+	})
 }
 
 // PutSchool takes a position; an empty one goes back to the default.

@@ -90,22 +90,23 @@ func (s *Store) PutKitItem(ctx context.Context, angler, id uuid.UUID, i kit.Item
 		return 0, fmt.Errorf("store: %w", err)
 	}
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		var old struct {
-			Angler   uuid.UUID `db:"angler_id"`
-			Revision int       `db:"revision"`
-		}
-		switch err := notFound(tx.GetContext(ctx, &old, `SELECT angler_id, revision FROM kit_item WHERE id = ? FOR UPDATE`, id)); {
-		case err == ErrNotFound && revision > 0:
-			return ErrNotFound // it was deleted meanwhile
-		case err == nil && old.Angler != angler:
-			return ErrNotFound
-		case err == nil && revision != old.Revision:
-			return ConflictError{"item", old.Revision, []string{"revision"}}
-		case err != nil && err != ErrNotFound:
+		stored, err := claim(ctx, tx, "kit_item", angler, id, revision)
+		if err != nil {
 			return err
 		}
-		now = old.Revision + 1
-		return writeKitItem(ctx, tx, angler, id, i, now)
+		row := kitRowOf(angler, id, i)
+		var old kitRow
+		if stored > 0 {
+			if err := tx.GetContext(ctx, &old, `SELECT `+kitColumns+` FROM kit_item WHERE id = ?`, id); err != nil {
+				return err
+			}
+		}
+		if row.Revision, err = revised("item", stored, revision, differing(old, row)); err != nil || row.Revision == 0 {
+			now = stored
+			return err
+		}
+		now = row.Revision
+		return writeKitItem(ctx, tx, row)
 	})
 	return now, err
 }
@@ -118,7 +119,9 @@ func (s *Store) PutKitItems(ctx context.Context, angler uuid.UUID, list []kit.It
 			if err != nil {
 				return err
 			}
-			if err := writeKitItem(ctx, tx, angler, id, i, 1); err != nil {
+			row := kitRowOf(angler, id, i)
+			row.Revision = 1
+			if err := writeKitItem(ctx, tx, row); err != nil {
 				return err
 			}
 		}
@@ -126,11 +129,13 @@ func (s *Store) PutKitItems(ctx context.Context, angler uuid.UUID, list []kit.It
 	})
 }
 
-func writeKitItem(ctx context.Context, tx *sqlx.Tx, angler, id uuid.UUID, i kit.Item, revision int) error {
-	row := kitRowOf(angler, id, i)
-	row.Revision = revision
-	_, err := tx.NamedExecContext(ctx, `REPLACE INTO kit_item (`+kitColumns+`) VALUES (:`+strings.ReplaceAll(kitColumns, ", ", ", :")+`)`,
-		row)
+// writeKitItem that was claimed: a new one as its first revision, else over what is there.
+func writeKitItem(ctx context.Context, tx *sqlx.Tx, row kitRow) error {
+	write := `INSERT INTO kit_item (` + kitColumns + `) VALUES (:` + strings.ReplaceAll(kitColumns, ", ", ", :") + `)`
+	if row.Revision > 1 {
+		write = `UPDATE kit_item SET ` + assigned(strings.TrimPrefix(kitColumns, "id, angler_id, ")) + ` WHERE id = :id AND angler_id = :angler_id`
+	}
+	_, err := tx.NamedExecContext(ctx, write, row)
 	return err
 }
 

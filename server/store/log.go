@@ -69,41 +69,48 @@ type Summary struct {
 func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell, Summary, error) {
 	where, args := f.where(angler)
 	var sum Summary
-	if err := s.db.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(n = 0), 0) AS blanks, COALESCE(SUM(n), 0) AS catches,
+	var spells []Spell
+	err := s.snapshot(ctx, func(q querier) error {
+		if err := q.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(n = 0), 0) AS blanks, COALESCE(SUM(n), 0) AS catches,
 		COALESCE(SUM(hours), 0) AS rod_hours FROM (SELECT p.rods * TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) / 3600 AS hours,
 		(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id) AS n FROM spell p WHERE `+where+`) AS q`, args...); err != nil {
-		return nil, sum, err
-	}
-	most := f.Most
-	if most <= 0 {
-		most = 200
-	}
-	var spells []Spell
-	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`,
-		append(args, most)...); err != nil {
-		return nil, sum, err
-	}
-	return spells, sum, s.addDetails(ctx, spells)
+			return err
+		}
+		most := f.Most
+		if most <= 0 {
+			most = 200
+		}
+		if err := q.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`,
+			append(args, most)...); err != nil {
+			return err
+		}
+		return addDetails(ctx, q, spells)
+	})
+	return spells, sum, err
 }
 
 // Spell by id, with its readings and catches.
 func (s *Store) Spell(ctx context.Context, angler, id uuid.UUID) (Spell, error) {
 	var spells []Spell
-	if err := s.db.SelectContext(ctx, &spells, listedSpells+` WHERE p.angler_id = ? AND p.id = ?`, angler, id); err != nil {
+	if err := s.snapshot(ctx, func(q querier) error {
+		if err := q.SelectContext(ctx, &spells, listedSpells+` WHERE p.angler_id = ? AND p.id = ?`, angler, id); err != nil {
+			return err
+		}
+		return addDetails(ctx, q, spells)
+	}); err != nil {
 		return Spell{}, err
 	}
 	if len(spells) == 0 {
 		return Spell{}, ErrNotFound
 	}
-	err := s.addDetails(ctx, spells)
-	return spells[0], err
+	return spells[0], nil
 }
 
 // listedSpells with the names of spot and time zone.
 const listedSpells = `SELECT ` + spellColumns + `, s.name AS spot_name, w.time_zone
 	FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id`
 
-func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
+func addDetails(ctx context.Context, q querier, spells []Spell) error {
 	if len(spells) == 0 {
 		return nil
 	}
@@ -114,7 +121,7 @@ func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
 		at[spells[i].ID] = &spells[i]
 	}
 	var catches []Catch
-	if err := selectIn(ctx, s.db, &catches, `SELECT `+catchColumns+` FROM catch c WHERE c.spell_id IN (?)
+	if err := selectIn(ctx, q, &catches, `SELECT `+catchColumns+` FROM catch c WHERE c.spell_id IN (?)
 		ORDER BY c.caught_at, c.id`, ids); err != nil {
 		return err
 	}
@@ -122,7 +129,7 @@ func (s *Store) addDetails(ctx context.Context, spells []Spell) error {
 		at[c.SpellID].Catches = append(at[c.SpellID].Catches, c)
 	}
 	var readings []spellReading
-	if err := selectIn(ctx, s.db, &readings, `SELECT `+spellReadingColumns+` FROM spell_reading WHERE spell_id IN (?)
+	if err := selectIn(ctx, q, &readings, `SELECT `+spellReadingColumns+` FROM spell_reading WHERE spell_id IN (?)
 		ORDER BY kind`, ids); err != nil {
 		return err
 	}

@@ -1,9 +1,11 @@
 package store
 
 import (
+	"cmp"
 	"database/sql"
 	"encoding/json"
 	"fmt"
+	"slices"
 
 	"github.com/google/uuid"
 
@@ -35,6 +37,16 @@ func markRowOf(spot uuid.UUID, m ground.Mark) markRow {
 		r.Lat, r.Lon = sql.NullFloat64{Float64: m.At.Lat, Valid: true}, sql.NullFloat64{Float64: m.At.Lon, Valid: true}
 	}
 	return r
+}
+
+// markRowsOf a spot, nearest first as they are read.
+func markRowsOf(spot uuid.UUID, marks []ground.Mark) []markRow {
+	out := make([]markRow, len(marks))
+	for i, m := range marks {
+		out[i] = markRowOf(spot, m)
+	}
+	slices.SortFunc(out, func(a, b markRow) int { return cmp.Or(cmp.Compare(a.Distance, b.Distance), cmp.Compare(a.ID, b.ID)) })
+	return out
 }
 
 func (r markRow) mark() ground.Mark {

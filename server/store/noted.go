@@ -29,17 +29,17 @@ func (s *Store) PutNoted(ctx context.Context, angler, spot uuid.UUID, n NotedTur
 		if err := owned(ctx, tx, "spot", angler, spot); err != nil {
 			return err
 		}
-		var of uuid.UUID
-		switch err := notFound(tx.GetContext(ctx, &of, `SELECT spot_id FROM noted_turn WHERE id = ? FOR UPDATE`, n.ID)); {
-		case err == nil && of != spot:
-			return ErrNotFound
-		case err != nil && err != ErrNotFound:
+		stored, err := claim(ctx, tx, "noted_turn", angler, n.ID, 0)
+		if err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `INSERT INTO noted_turn (id, spot_id, time, kind, height_m) VALUES (?, ?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE time = VALUES(time), kind = VALUES(kind), height_m = VALUES(height_m)`,
-			n.ID, spot, n.Time, n.Kind.String(), height)
-		return err
+		if stored == 0 {
+			_, err = tx.ExecContext(ctx, `INSERT INTO noted_turn (id, spot_id, time, kind, height_m) VALUES (?, ?, ?, ?, ?)`,
+				n.ID, spot, n.Time, n.Kind.String(), height)
+			return err
+		}
+		return gone(tx.ExecContext(ctx, `UPDATE noted_turn SET time = ?, kind = ?, height_m = ? WHERE id = ? AND spot_id = ?`,
+			n.Time, n.Kind.String(), height, n.ID, spot))
 	})
 }
 

@@ -8,15 +8,15 @@ import (
 	"greypebble/core/playbook"
 )
 
-// RuleChanges an angler laid over the playbook, by rule.
-func (s *Store) RuleChanges(ctx context.Context, angler uuid.UUID) (map[string]playbook.Change, error) {
+// ruleChanges an angler laid over the playbook, by rule.
+func ruleChanges(ctx context.Context, q querier, angler uuid.UUID) (map[string]playbook.Change, error) {
 	var rows []struct {
 		Rule      string `db:"rule_id"`
 		Off       bool   `db:"off"`
 		Effect    string `db:"effect"`
 		Certainty string `db:"certainty"`
 	}
-	if err := s.db.SelectContext(ctx, &rows, `SELECT rule_id, off, effect, certainty FROM rule_change WHERE angler_id = ?`,
+	if err := q.SelectContext(ctx, &rows, `SELECT rule_id, off, effect, certainty FROM rule_change WHERE angler_id = ?`,
 		angler); err != nil {
 		return nil, err
 	}

@@ -6,6 +6,7 @@ import (
 	"context"
 	"database/sql"
 	"fmt"
+	"reflect"
 	"slices"
 	"strings"
 
@@ -24,34 +25,89 @@ type Spot struct {
 	Revision int
 	Water    Water
 	spot.Spot
+	// SurgeRevision of the surge seen at its water, 0 for none.
+	SurgeRevision int
 }
 
-// PutSpot stores a spot with its section and marks, new or over the one with its
-// id, all or none. Writing over a newer revision is a [ConflictError]. It returns
-// the spot's revision.
+// PutSpot stores a spot with its section and marks, new or over the revision of it that was
+// read, all or none. What belongs to its tide is written with a new one and stays otherwise,
+// see [Store.SetOffsets] and [Store.SetCurrent]. It returns the spot's revision.
 func (s *Store) PutSpot(ctx context.Context, angler uuid.UUID, sp Spot) (revision int, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := owned(ctx, tx, "water", angler, sp.Water.ID); err != nil {
-			return err
-		}
-		var old struct {
-			Angler   uuid.UUID `db:"angler_id"`
-			Revision int       `db:"revision"`
-		}
-		switch err := notFound(tx.GetContext(ctx, &old, `SELECT angler_id, revision FROM spot WHERE id = ? FOR UPDATE`, sp.ID)); {
-		case err == ErrNotFound && sp.Revision > 0:
-			return ErrNotFound // it was deleted meanwhile
-		case err == nil && old.Angler != angler:
-			return ErrNotFound
-		case err == nil && sp.Revision != old.Revision:
-			return ConflictError{"spot", old.Revision, []string{"revision"}}
-		case err != nil && err != ErrNotFound:
-			return err
-		}
-		revision = old.Revision + 1
-		return writeSpot(ctx, tx, angler, sp, revision)
+		revision, err = putSpot(ctx, tx, angler, sp)
+		return err
 	})
 	return revision, err
+}
+
+// EditSpot changes what is stored of a spot, whatever that is by then. It returns the spot's
+// revision.
+func (s *Store) EditSpot(ctx context.Context, angler, id uuid.UUID, edit func(*Spot) error) (revision int, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		stored, err := claim(ctx, tx, "spot", angler, id, 1)
+		if err != nil {
+			return err
+		}
+		list, err := readSpots(ctx, tx, " AND s.id = ?", []any{angler, id})
+		if err != nil {
+			return err
+		}
+		sp := *list[0]
+		if err := edit(&sp); err != nil {
+			return err
+		}
+		sp.Revision = stored
+		revision, err = putSpot(ctx, tx, angler, sp)
+		return err
+	})
+	return revision, err
+}
+
+func putSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot) (int, error) {
+	if err := owned(ctx, tx, "water", angler, sp.Water.ID); err != nil {
+		return 0, err
+	}
+	stored, err := claim(ctx, tx, "spot", angler, sp.ID, sp.Revision)
+	if err != nil {
+		return 0, err
+	}
+	changed := []string{"id"}
+	if stored > 0 {
+		if changed, err = spotChanges(ctx, tx, angler, sp); err != nil {
+			return 0, err
+		}
+	}
+	revision, err := revised("spot", stored, sp.Revision, changed)
+	if err != nil || revision == 0 {
+		return stored, err
+	}
+	return revision, writeSpot(ctx, tx, angler, sp, revision)
+}
+
+// spotChanges are the fields in which a spot that is written differs from what is stored.
+func spotChanges(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot) ([]string, error) {
+	list, err := readSpots(ctx, tx, " AND s.id = ?", []any{angler, sp.ID})
+	if err != nil {
+		return nil, err
+	}
+	old := *list[0]
+	sp.Offsets, sp.Current = old.Offsets, old.Current
+	a, err := columnsOf(old)
+	if err != nil {
+		return nil, err
+	}
+	b, err := columnsOf(sp)
+	if err != nil {
+		return nil, err
+	}
+	changed := differing(a, b)
+	if !slices.Equal(old.Section, sp.Section) {
+		changed = append(changed, "section")
+	}
+	if !reflect.DeepEqual(markRowsOf(sp.ID, old.Marks), markRowsOf(sp.ID, sp.Marks)) {
+		changed = append(changed, "marks")
+	}
+	return changed, nil
 }
 
 // PutSpots stores new spots, all or none.
@@ -69,49 +125,68 @@ func (s *Store) PutSpots(ctx context.Context, angler uuid.UUID, list []Spot) err
 	})
 }
 
+// writeSpot that was claimed: a new one as its first revision, else over what is there.
 func writeSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot, revision int) error {
 	columns, err := columnsOf(sp)
 	if err != nil {
 		return err
 	}
 	columns.Revision = revision
-	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spot (id, angler_id, `+ownColumns+`) VALUES (:id, :angler_id,
-		:`+strings.ReplaceAll(ownColumns, ", ", ", :")+`)
-		ON DUPLICATE KEY UPDATE `+overwritten(ownColumns), struct {
+	write := `INSERT INTO spot (id, angler_id, ` + ownColumns + `) VALUES (:id, :angler_id, :` + strings.ReplaceAll(ownColumns, ", ", ", :") + `)`
+	if revision > 1 {
+		write = `UPDATE spot SET ` + assigned(writtenColumns) + ` WHERE id = :id AND angler_id = :angler_id`
+	}
+	if _, err := tx.NamedExecContext(ctx, write, struct {
 		spotColumns
 		Angler uuid.UUID `db:"angler_id"`
 	}{columns, angler}); err != nil {
 		return err
 	}
-	for _, table := range []string{"section_point", "mark"} {
-		if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE spot_id = ?`, sp.ID); err != nil {
-			return err
-		}
-	}
-	for _, p := range sp.Section {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO section_point (spot_id, distance_m, elevation_m) VALUES (?, ?, ?)`,
-			sp.ID, p.DistanceM, p.ElevationM); err != nil {
-			return err
-		}
-	}
-	for _, m := range sp.Marks {
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO mark (id, spot_id, name, kind, distance_m, elevation_m, bottom, fishable_min_m,
-			fishable_max_m, line, lat_deg, lon_deg, note, snag) VALUES (:id, :spot_id, :name, :kind, :distance_m, :elevation_m, :bottom,
-			:fishable_min_m, :fishable_max_m, :line, :lat_deg, :lon_deg, :note, :snag)`, markRowOf(sp.ID, m)); err != nil {
-			if duplicate(err) {
-				return InUseError{fmt.Sprintf("the id of mark %q is taken", m.Name)}
+	if revision > 1 {
+		for _, table := range []string{"section_point", "mark"} {
+			if _, err := tx.ExecContext(ctx, `DELETE FROM `+table+` WHERE spot_id = ?`, sp.ID); err != nil {
+				return err
 			}
-			return err
 		}
 	}
-	return nil
+	return writeGround(ctx, tx, sp)
 }
 
-// overwritten writes "a = VALUES(a), b = VALUES(b)".
-func overwritten(columns string) string {
+// writeGround of a spot that has none.
+func writeGround(ctx context.Context, tx *sqlx.Tx, sp Spot) error {
+	points := make([]pointRow, len(sp.Section))
+	for i, p := range sp.Section {
+		points[i] = pointRow{sp.ID, p.DistanceM, p.ElevationM}
+	}
+	if len(points) > 0 {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO section_point (spot_id, distance_m, elevation_m)
+			VALUES (:spot_id, :distance_m, :elevation_m)`, points); err != nil {
+			return err
+		}
+	}
+	if len(sp.Marks) == 0 {
+		return nil
+	}
+	_, err := tx.NamedExecContext(ctx, `INSERT INTO mark (id, spot_id, name, kind, distance_m, elevation_m, bottom, fishable_min_m,
+		fishable_max_m, line, lat_deg, lon_deg, note, snag) VALUES (:id, :spot_id, :name, :kind, :distance_m, :elevation_m, :bottom,
+		:fishable_min_m, :fishable_max_m, :line, :lat_deg, :lon_deg, :note, :snag)`, markRowsOf(sp.ID, sp.Marks))
+	if duplicate(err) {
+		return InUseError{"the id of one of the marks is taken"}
+	}
+	return err
+}
+
+type pointRow struct {
+	Spot      uuid.UUID `db:"spot_id"`
+	Distance  float64   `db:"distance_m"`
+	Elevation float64   `db:"elevation_m"`
+}
+
+// assigned writes "a = :a, b = :b".
+func assigned(columns string) string {
 	list := strings.Split(columns, ", ")
 	for i, c := range list {
-		list[i] = c + " = VALUES(" + c + ")"
+		list[i] = c + " = :" + c
 	}
 	return strings.Join(list, ", ")
 }
@@ -134,12 +209,15 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 	})
 }
 
-// ownColumns of a spot's row besides its id and its angler.
-const ownColumns = "water_id, name, place, lat_deg, lon_deg, lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, " +
-	"difference_low_m, " +
-	"current_seen_ms, basin_m2, passage_width_m, passage_bed_m, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, " +
-	"draught_m, " +
-	"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
+// ownColumns of a spot's row besides its id and its angler: those that are written with the
+// spot, and those of its tide, which are written by themselves.
+const (
+	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
+		"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
+	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
+		"passage_width_m, passage_bed_m"
+	ownColumns = writtenColumns + ", " + tideColumns
+)
 
 // spotColumns are a spot's own row.
 type spotColumns struct {
@@ -197,7 +275,8 @@ type spotRow struct {
 	TimeZone  string    `db:"time_zone"`
 	StationID uuid.UUID `db:"station_id"`
 	surgeColumns
-	Rings sql.NullString `db:"rings"`
+	WaterRevision int            `db:"water_revision"`
+	Rings         sql.NullString `db:"rings"`
 }
 
 // roseReach is how far over the water a fetch is followed, metres.
@@ -240,7 +319,7 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 	where := " WHERE s.angler_id = ?" + also
 	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name,
 		w.time_zone, w.station_id,
-		g.by_m, g.seen_at, g.fade_s, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
+		g.by_m, g.seen_at, g.fade_s, g.revision AS surge_revision, w.revision AS water_revision, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
 		LEFT JOIN outline o ON o.water_id = w.id`+where, args...); err != nil || len(rows) == 0 {
 		return nil, err
 	}
@@ -272,7 +351,7 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 type around struct {
 	stations Stations
 	outlines map[uuid.UUID]*ground.Outline
-	zones    map[uuid.UUID][]ground.Zone
+	zones    map[uuid.UUID][]Zone
 }
 
 func surroundings(ctx context.Context, q querier, rows []spotRow) (a around, err error) {
@@ -307,14 +386,14 @@ func surroundings(ctx context.Context, q querier, rows []spotRow) (a around, err
 func (a around) place(sp *Spot, r *spotRow) (err error) {
 	for _, z := range a.zones[r.Water] {
 		if z.Touches(sp.Touched()) {
-			sp.Zones = append(sp.Zones, z)
+			sp.Zones = append(sp.Zones, z.Zone)
 		}
 	}
 	if sp.Tide, err = a.stations.Follow(r.StationID, sp.Offsets); err != nil {
 		return fmt.Errorf("store: tide of %s: %w", r.Name, err)
 	}
 	if g := r.surge(); g != nil {
-		sp.Surge, sp.Tide = g, tide.WithSurge(sp.Tide, *g)
+		sp.Surge, sp.Tide, sp.SurgeRevision = g, tide.WithSurge(sp.Tide, *g), int(r.SurgeRevision.Int64)
 	}
 	if o := a.outlines[r.Water]; o != nil {
 		rose := water.Rose(o.Fetches(sp.LatLon, roseReach))
@@ -328,7 +407,7 @@ func (r spotRow) spot() (*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone}, Spot: spot.Spot{
+	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone, r.WaterRevision}, Spot: spot.Spot{
 		Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
 		FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
 		Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
@@ -341,11 +420,7 @@ func (r spotRow) spot() (*Spot, error) {
 }
 
 func addGround(ctx context.Context, q querier, spots map[uuid.UUID]*Spot, where string, args []any) error {
-	var points []struct {
-		Spot      uuid.UUID `db:"spot_id"`
-		Distance  float64   `db:"distance_m"`
-		Elevation float64   `db:"elevation_m"`
-	}
+	var points []pointRow
 	if err := q.SelectContext(ctx, &points, `SELECT p.spot_id, p.distance_m, p.elevation_m FROM section_point p
 		JOIN spot s ON s.id = p.spot_id`+where+` ORDER BY p.spot_id, p.distance_m`, args...); err != nil {
 		return err

@@ -3,6 +3,8 @@ package store
 import (
 	"context"
 	"fmt"
+	"slices"
+	"strings"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -20,6 +22,7 @@ type Station struct {
 	// Reference is the station it follows, nil for one with constituents.
 	Reference *uuid.UUID
 	Offsets   tide.Offsets
+	Revision  int
 }
 
 // errChain says that a station that follows another cannot be followed itself.
@@ -50,39 +53,44 @@ func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Predictor, error)
 // Tide of the station itself.
 func (all Stations) Tide(id uuid.UUID) (tide.Predictor, error) { return all.Follow(id, tide.Offsets{}) }
 
-// PutStation stores a station with its constituents or reference, new or over
-// the one with its id, all or none.
-func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) error {
+// PutStation stores a station with its constituents or reference, new or over the revision
+// of it that was read, all or none. It returns its revision.
+func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) (revision int, err error) {
 	if st.Reference == nil {
 		if _, err := tide.NewHarmonics(st.Constituents, st.Z0M); err != nil {
-			return fmt.Errorf("store: station: %w", err)
+			return 0, fmt.Errorf("store: station: %w", err)
 		}
 	}
-	return s.within(ctx, func(tx *sqlx.Tx) error {
-		var owner uuid.UUID
-		err := notFound(tx.GetContext(ctx, &owner, `SELECT angler_id FROM station WHERE id = ? FOR UPDATE`, st.ID))
-		switch {
-		case err == nil && owner != angler:
-			return ErrNotFound
-		case err != nil && err != ErrNotFound:
+	row := stationRow{ID: st.ID, Name: st.Name, Source: st.Source, Z0: st.Z0M, Reference: st.Reference, offsets: offsetsOf(st.Offsets)}
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		stored, err := claim(ctx, tx, "station", angler, st.ID, st.Revision)
+		if err != nil {
 			return err
 		}
+		changed, err := stationChanges(ctx, tx, stored, row, st.Constituents)
+		if err != nil {
+			return err
+		}
+		if row.Revision, err = revised("station", stored, st.Revision, changed); err != nil || row.Revision == 0 {
+			revision = stored
+			return err
+		}
+		revision = row.Revision
 		if err := checkReference(ctx, tx, angler, st); err != nil {
 			return err
 		}
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO station (id, angler_id, name, z0_m, source, reference_id, `+offsetColumns+`)
-			VALUES (:id, :angler, :name, :z0, :source, :reference, :lag_high_s, :lag_low_s, :factor_high, :factor_low,
-				:difference_high_m, :difference_low_m)
-			ON DUPLICATE KEY UPDATE name = VALUES(name), z0_m = VALUES(z0_m), source = VALUES(source), reference_id = VALUES(reference_id),
-			lag_high_s = VALUES(lag_high_s), lag_low_s = VALUES(lag_low_s), factor_high = VALUES(factor_high),
-				factor_low = VALUES(factor_low),
-			difference_high_m = VALUES(difference_high_m), difference_low_m = VALUES(difference_low_m)`, struct {
-			ID, Angler   uuid.UUID
-			Name, Source string
-			Z0           float64
-			Reference    *uuid.UUID
-			offsets
-		}{st.ID, angler, st.Name, st.Source, st.Z0M, st.Reference, offsetsOf(st.Offsets)}); err != nil {
+		write := `UPDATE station SET name = :name, z0_m = :z0_m, source = :source, reference_id = :reference_id, lag_high_s = :lag_high_s,
+			lag_low_s = :lag_low_s, factor_high = :factor_high, factor_low = :factor_low, difference_high_m = :difference_high_m,
+			difference_low_m = :difference_low_m, revision = :revision WHERE id = :id AND angler_id = :angler_id`
+		if stored == 0 {
+			write = `INSERT INTO station (id, angler_id, name, z0_m, source, reference_id, ` + offsetColumns + `, revision)
+				VALUES (:id, :angler_id, :name, :z0_m, :source, :reference_id, :lag_high_s, :lag_low_s, :factor_high, :factor_low,
+				:difference_high_m, :difference_low_m, :revision)`
+		}
+		if _, err := tx.NamedExecContext(ctx, write, struct {
+			stationRow
+			Angler uuid.UUID `db:"angler_id"`
+		}{row, angler}); err != nil {
 			return err
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM station_constituent WHERE station_id = ?`, st.ID); err != nil {
@@ -97,6 +105,29 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) er
 		}
 		return nil
 	})
+	return revision, err
+}
+
+// stationChanges are the fields in which a station that is stored differs; for one that is
+// not, all.
+func stationChanges(ctx context.Context, tx *sqlx.Tx, stored int, row stationRow, constituents []tide.Constituent) ([]string, error) {
+	if stored == 0 {
+		return []string{"id"}, nil
+	}
+	var rows []stationRow
+	if err := tx.SelectContext(ctx, &rows, `SELECT `+stationColumns+` FROM station t WHERE t.id = ?`, row.ID); err != nil {
+		return nil, err
+	}
+	old, err := withConstituents(ctx, tx, rows)
+	if err != nil {
+		return nil, err
+	}
+	changed := differing(rows[0], row)
+	byName := func(a, b tide.Constituent) int { return strings.Compare(a.Name, b.Name) }
+	if !slices.Equal(slices.SortedFunc(slices.Values(old[0].Constituents), byName), slices.SortedFunc(slices.Values(constituents), byName)) {
+		changed = append(changed, "constituents")
+	}
+	return changed, nil
 }
 
 const offsetColumns = `lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m`
@@ -157,10 +188,11 @@ type stationRow struct {
 	Source    string     `db:"source"`
 	Z0        float64    `db:"z0_m"`
 	Reference *uuid.UUID `db:"reference_id"`
+	Revision  int        `db:"revision"`
 	offsets
 }
 
-const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.lag_high_s, t.lag_low_s, t.factor_high, t.factor_low,
+const stationColumns = `t.id, t.name, t.source, t.z0_m, t.reference_id, t.revision, t.lag_high_s, t.lag_low_s, t.factor_high, t.factor_low,
 	t.difference_high_m, t.difference_low_m`
 
 // Stations of an angler by name.
@@ -206,7 +238,7 @@ func withConstituents(ctx context.Context, q querier, rows []stationRow) ([]Stat
 	ids, at := make([]uuid.UUID, len(rows)), make(map[uuid.UUID]*Station, len(rows))
 	out := make([]Station, len(rows))
 	for i, r := range rows {
-		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Reference: r.Reference, Offsets: r.tide()}
+		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Reference: r.Reference, Offsets: r.tide(), Revision: r.Revision}
 		ids[i], at[r.ID] = r.ID, &out[i]
 	}
 	var constituents []struct {

@@ -32,6 +32,7 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 		return nil, fmt.Errorf("store: the database address is not of the form user:password@tcp(host:port)/name: %w", err)
 	}
 	c.ParseTime, c.Loc = true, time.UTC
+	c.ClientFoundRows = true // an update that changes nothing has found its row all the same
 	if c.Params == nil {
 		c.Params = map[string]string{}
 	}
@@ -72,7 +73,7 @@ func (s *Store) within(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 		return err
 	}
 	for n := 1; ; n++ {
-		err := s.full.seen(s.once(ctx, f))
+		err := s.full.seen(referred(s.once(ctx, f)))
 		if err == nil || n == attempts || !collision(err) {
 			return err
 		}
@@ -153,6 +154,22 @@ func selectIn[K any](ctx context.Context, q querier, dest any, query string, lis
 func collision(err error) bool {
 	var m *mysql.MySQLError
 	return errors.As(err, &m) && (m.Number == 1213 || m.Number == 1205 || m.Number == 1020 || m.Number == 1062)
+}
+
+// referred names what the database refuses because of rows that speak of one another: what
+// a new one speaks of is gone (1452), or something speaks of one that was to go (1451).
+func referred(err error) error {
+	var m *mysql.MySQLError
+	if !errors.As(err, &m) {
+		return err
+	}
+	switch m.Number {
+	case 1452:
+		return ErrNotFound
+	case 1451:
+		return InUseError{"something of yours was added meanwhile that speaks of it"}
+	}
+	return err
 }
 
 func notFound(err error) error {

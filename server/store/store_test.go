@@ -57,9 +57,11 @@ func someone(t *testing.T) (angler uuid.UUID, water store.Water) {
 	require.NoError(t, s.AddAngler(ctx, store.Angler{ID: angler, Name: angler.String()[:20], PasswordHash: "x"}))
 	st := store.Station{ID: id(), Name: "Head", Source: "made up", Z0M: 1,
 		Constituents: []tide.Constituent{{Name: "M2", AmplitudeM: 0.6, PhaseDeg: 120}}}
-	require.NoError(t, s.PutStation(ctx, angler, st))
+	_, err := s.PutStation(ctx, angler, st)
+	require.NoError(t, err)
 	water = store.Water{ID: id(), StationID: st.ID, Name: "Bight", TimeZone: "Etc/GMT+3"}
-	require.NoError(t, s.PutWater(ctx, angler, water))
+	_, err = s.PutWater(ctx, angler, water)
+	require.NoError(t, err)
 	return angler, water
 }
 
@@ -196,7 +198,8 @@ func TestZonesOfASpot(t *testing.T) {
 	first, err := uuid.Parse(zones[0].ID)
 	require.NoError(t, err)
 	assert.ErrorIs(t, s.DeleteZone(ctx, other, first), store.ErrNotFound)
-	assert.ErrorIs(t, s.PutZone(ctx, other, water.ID, first, zone("taken over", square(31, -45))), store.ErrNotFound)
+	_, err = s.PutZone(ctx, other, water.ID, first, zone("taken over", square(31, -45)), 1)
+	assert.ErrorIs(t, err, store.ErrNotFound)
 	require.NoError(t, s.DeleteZone(ctx, angler, first))
 }
 
@@ -206,14 +209,14 @@ func TestRuleChangesAreAnAnglersOwn(t *testing.T) {
 	other, _ := someone(t)
 	require.NoError(t, s.PutRuleChange(ctx, angler, "moving-water", playbook.Change{Off: true}))
 	require.NoError(t, s.PutRuleChange(ctx, angler, "moving-water", playbook.Change{Effect: "hopeless", Certainty: "firm"}))
-	got, err := s.RuleChanges(ctx, angler)
+	got, err := s.Overlay(ctx, angler)
 	require.NoError(t, err)
-	assert.Equal(t, map[string]playbook.Change{"moving-water": {Effect: "hopeless", Certainty: "firm"}}, got)
-	got, err = s.RuleChanges(ctx, other)
+	assert.Equal(t, map[string]playbook.Change{"moving-water": {Effect: "hopeless", Certainty: "firm"}}, got.Changes)
+	got, err = s.Overlay(ctx, other)
 	require.NoError(t, err)
-	assert.Empty(t, got)
+	assert.Empty(t, got.Changes)
 	require.NoError(t, s.PutRuleChange(ctx, angler, "moving-water", playbook.Change{}))
-	got, err = s.RuleChanges(ctx, angler)
+	got, err = s.Overlay(ctx, angler)
 	require.NoError(t, err)
-	assert.Empty(t, got)
+	assert.Empty(t, got.Changes)
 }

@@ -11,18 +11,48 @@ import (
 	"greypebble/core/tide"
 )
 
-// PutSurge notes how much the water stands off its prediction; it takes the
-// place of an earlier one.
-func (s *Store) PutSurge(ctx context.Context, angler, water uuid.UUID, g tide.Surge) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+// PutSurge notes how much the water stands off its prediction, over the revision of an
+// earlier one that was read. It returns its revision.
+func (s *Store) PutSurge(ctx context.Context, angler, water uuid.UUID, g tide.Surge, read int) (revision int, err error) {
+	row := surgeRow{water, g.ByM, g.Seen.UTC().Truncate(time.Millisecond), int(g.Fade.Seconds()), 0}
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `INSERT INTO surge (water_id, by_m, seen_at, fade_s) VALUES (?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE by_m = VALUES(by_m), seen_at = VALUES(seen_at), fade_s = VALUES(fade_s)`,
-			water, g.ByM, g.Seen, int(g.Fade.Seconds()))
+		stored, err := claim(ctx, tx, "surge", angler, water, read)
+		if err != nil {
+			return err
+		}
+		var old surgeRow
+		if stored > 0 {
+			if err := tx.GetContext(ctx, &old, `SELECT water_id, by_m, seen_at, fade_s, revision FROM surge WHERE water_id = ?`, water); err != nil {
+				return err
+			}
+		}
+		if read == 0 && stored > 0 && !old.Seen.Add(time.Duration(old.FadeS)*time.Second).After(row.Seen) {
+			read = stored // nothing is left of that one, nobody is shown it any more
+		}
+		if row.Revision, err = revised("surge", stored, read, differing(old, row)); err != nil || row.Revision == 0 {
+			revision = stored
+			return err
+		}
+		revision = row.Revision
+		write := `UPDATE surge SET by_m = :by_m, seen_at = :seen_at, fade_s = :fade_s, revision = :revision WHERE water_id = :water_id`
+		if stored == 0 {
+			write = `INSERT INTO surge (water_id, by_m, seen_at, fade_s, revision) VALUES (:water_id, :by_m, :seen_at, :fade_s, :revision)`
+		}
+		_, err = tx.NamedExecContext(ctx, write, row)
 		return err
 	})
+	return revision, err
+}
+
+type surgeRow struct {
+	Water    uuid.UUID `db:"water_id"`
+	ByM      float64   `db:"by_m"`
+	Seen     time.Time `db:"seen_at"`
+	FadeS    int       `db:"fade_s"`
+	Revision int       `db:"revision"`
 }
 
 // DeleteSurge takes it back.
@@ -41,6 +71,8 @@ type surgeColumns struct {
 	By   sql.NullFloat64 `db:"by_m"`
 	Seen sql.NullTime    `db:"seen_at"`
 	Fade sql.NullInt64   `db:"fade_s"`
+	// SurgeRevision of it.
+	SurgeRevision sql.NullInt64 `db:"surge_revision"`
 }
 
 func (c surgeColumns) surge() *tide.Surge {

@@ -17,48 +17,60 @@ type Water struct {
 	StationID uuid.UUID
 	Name      string
 	TimeZone  string
+	Revision  int
 }
 
-// PutWater stores a water, new or over the one with its id.
-func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+// PutWater stores a water, new or over the revision of it that was read. It returns its
+// revision.
+func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revision int, err error) {
+	row := waterRow{w.ID, w.StationID, w.Name, w.TimeZone, 0}
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "station", angler, w.StationID); err != nil {
 			return err
 		}
-		var owner uuid.UUID
-		switch err := notFound(tx.GetContext(ctx, &owner, `SELECT angler_id FROM water WHERE id = ? FOR UPDATE`, w.ID)); {
-		case err == nil && owner != angler:
-			return ErrNotFound
-		case err != nil && err != ErrNotFound:
+		stored, err := claim(ctx, tx, "water", angler, w.ID, w.Revision)
+		if err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)
-			ON DUPLICATE KEY UPDATE station_id = VALUES(station_id), name = VALUES(name), time_zone = VALUES(time_zone)`,
-			w.ID, angler, w.StationID, w.Name, w.TimeZone)
+		var old waterRow
+		if stored > 0 {
+			if err := tx.GetContext(ctx, &old, `SELECT `+waterColumns+` FROM water WHERE id = ?`, w.ID); err != nil {
+				return err
+			}
+		}
+		if row.Revision, err = revised("water", stored, w.Revision, differing(old, row)); err != nil || row.Revision == 0 {
+			revision = stored
+			return err
+		}
+		revision = row.Revision
+		if stored == 0 {
+			_, err = tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone, revision) VALUES (?, ?, ?, ?, ?, 1)`,
+				w.ID, angler, w.StationID, w.Name, w.TimeZone)
+			return err
+		}
+		_, err = tx.ExecContext(ctx, `UPDATE water SET station_id = ?, name = ?, time_zone = ?, revision = ? WHERE id = ? AND angler_id = ?`,
+			w.StationID, w.Name, w.TimeZone, revision, w.ID, angler)
 		return err
 	})
+	return revision, err
 }
 
-// AddWater stores a water.
-func (s *Store) AddWater(ctx context.Context, angler uuid.UUID, w Water) error {
-	_, err := s.exec(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone) VALUES (?, ?, ?, ?, ?)`,
-		w.ID, angler, w.StationID, w.Name, w.TimeZone)
-	return err
-}
+const waterColumns = `id, station_id, name, time_zone, revision`
 
 type waterRow struct {
-	ID      uuid.UUID `db:"id"`
-	Station uuid.UUID `db:"station_id"`
-	Name    string    `db:"name"`
-	Zone    string    `db:"time_zone"`
+	ID       uuid.UUID `db:"id"`
+	Station  uuid.UUID `db:"station_id"`
+	Name     string    `db:"name"`
+	Zone     string    `db:"time_zone"`
+	Revision int       `db:"revision"`
 }
 
-func (r waterRow) water() Water { return Water{r.ID, r.Station, r.Name, r.Zone} }
+func (r waterRow) water() Water { return Water{r.ID, r.Station, r.Name, r.Zone, r.Revision} }
 
 // Waters of an angler by name.
 func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
 	var rows []waterRow
-	err := s.db.SelectContext(ctx, &rows, `SELECT id, station_id, name, time_zone FROM water WHERE angler_id = ? ORDER BY name`, angler)
+	err := s.db.SelectContext(ctx, &rows, `SELECT `+waterColumns+` FROM water WHERE angler_id = ? ORDER BY name`, angler)
 	out := make([]Water, len(rows))
 	for i, r := range rows {
 		out[i] = r.water()
@@ -69,7 +81,7 @@ func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
 // Water of an angler by id.
 func (s *Store) Water(ctx context.Context, angler, id uuid.UUID) (Water, error) {
 	var r waterRow
-	err := s.db.GetContext(ctx, &r, `SELECT id, station_id, name, time_zone FROM water WHERE id = ? AND angler_id = ?`, id, angler)
+	err := s.db.GetContext(ctx, &r, `SELECT `+waterColumns+` FROM water WHERE id = ? AND angler_id = ?`, id, angler)
 	return r.water(), notFound(err)
 }
 
@@ -82,7 +94,8 @@ func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `UPDATE water SET station_id = ? WHERE id = ?`, station, water)
+		_, err := tx.ExecContext(ctx, `UPDATE water SET revision = revision + (station_id <> ?), station_id = ? WHERE id = ? AND angler_id = ?`, station, station,
+			water, angler)
 		return err
 	})
 }
@@ -112,7 +125,7 @@ func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[u
 			Station uuid.UUID `db:"station_id"`
 			surgeColumns
 		}
-		if err := q.SelectContext(ctx, &rows, `SELECT w.id, w.station_id, g.by_m, g.seen_at, g.fade_s FROM water w
+		if err := q.SelectContext(ctx, &rows, `SELECT w.id, w.station_id, g.by_m, g.seen_at, g.fade_s, g.revision AS surge_revision FROM water w
 			LEFT JOIN surge g ON g.water_id = w.id WHERE `+where, args...); err != nil {
 			return err
 		}
@@ -172,4 +185,45 @@ func (s *Store) Outline(ctx context.Context, angler, water uuid.UUID) (*ground.O
 	}
 	rings, err := ringsOf(text)
 	return &ground.Outline{Rings: rings}, err
+}
+
+// Holding is what goes with a water that is deleted.
+type Holding struct {
+	Name     string `db:"name"`
+	Spots    int    `db:"spots"`
+	Spells   int    `db:"spells"`
+	Catches  int    `db:"catches"`
+	Zones    int    `db:"zones"`
+	Readings int    `db:"readings"`
+}
+
+// Empty says that nothing of the angler's goes with it.
+func (h Holding) Empty() bool { return h.Spots+h.Spells+h.Catches+h.Zones+h.Readings == 0 }
+
+// DeleteWater removes a water. One that holds something stays unless everything is to go
+// with it; what it holds, or held, is told.
+func (s *Store) DeleteWater(ctx context.Context, angler, id uuid.UUID, everything bool) (h Holding, err error) {
+	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if _, err := claim(ctx, tx, "water", angler, id, 1); err != nil {
+			return err
+		}
+		if err := tx.GetContext(ctx, &h, `SELECT w.name, (SELECT COUNT(*) FROM spot s WHERE s.water_id = w.id) AS spots,
+			(SELECT COUNT(*) FROM spell p JOIN spot s ON s.id = p.spot_id WHERE s.water_id = w.id) AS spells,
+			(SELECT COUNT(*) FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id WHERE s.water_id = w.id) AS catches,
+			(SELECT COUNT(*) FROM zone z WHERE z.water_id = w.id) AS zones,
+			(SELECT COUNT(*) FROM reading r WHERE r.water_id = w.id AND r.own) AS readings FROM water w WHERE w.id = ?`, id); err != nil {
+			return err
+		}
+		if !everything && !h.Empty() {
+			return nil
+		}
+		for _, q := range []string{`DELETE p FROM spell p JOIN spot s ON s.id = p.spot_id WHERE s.water_id = ?`,
+			`DELETE FROM spot WHERE water_id = ?`, `DELETE FROM water WHERE id = ?`} {
+			if _, err := tx.ExecContext(ctx, q, id); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	return h, err
 }

@@ -71,7 +71,8 @@ func TestStationsAndTheTideTheyGive(t *testing.T) {
 	// A secondary station follows it; neither can go while something rests on it.
 	o := tide.Lagged(40*time.Minute, 0.8)
 	creek := store.Station{ID: id(), Name: "Creek", Source: "by eye", Reference: &head.ID, Offsets: o}
-	require.NoError(t, s.PutStation(ctx, angler, creek))
+	_, err = s.PutStation(ctx, angler, creek)
+	require.NoError(t, err)
 	require.NoError(t, s.UseStation(ctx, angler, w.ID, creek.ID))
 	var used store.InUseError
 	require.ErrorAs(t, s.DeleteStation(ctx, angler, head.ID), &used)
@@ -92,7 +93,8 @@ func TestStationsAndTheTideTheyGive(t *testing.T) {
 	assert.InDelta(t, at(want), at(p), 1e-6)
 
 	// A surge lifts it, and is taken back.
-	require.NoError(t, s.PutSurge(ctx, angler, w.ID, tide.Surge{ByM: 0.4, Seen: morning, Fade: 12 * time.Hour}))
+	_, err = s.PutSurge(ctx, angler, w.ID, tide.Surge{ByM: 0.4, Seen: morning, Fade: 12 * time.Hour}, 0)
+	require.NoError(t, err)
 	p, err = s.TideOf(ctx, angler, w.ID)
 	require.NoError(t, err)
 	assert.InDelta(t, at(want)+0.4, at(p), 1e-6)

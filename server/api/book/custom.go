@@ -141,17 +141,15 @@ func (s service) registerCustom(api huma.API) {
 		web.Signed(api, s.Deps, web.Delete("/playbook/"+path+"/{id}", "delete-own-"+kind,
 			"Take your own "+kind+" out; the playbook's comes back"), func(ctx context.Context, as *web.Scope, in *ownID) (*struct{},
 			error) {
-			o, err := s.Store.Overlay(ctx, as.Angler)
-			if err != nil {
-				return nil, err
-			}
-			// What speaks of it must go first.
-			before := len(as.BookFitting(o).Aside())
-			o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
-			if aside := as.BookFitting(o).Aside(); len(aside) > before {
-				return nil, web.InTheWay("Something of yours still speaks of it: " + web.Said(aside[len(aside)-1].Err))
-			}
-			return nil, s.Store.DeleteCustom(ctx, as.Angler, kind, in.ID)
+			return nil, s.Store.EditOverlay(ctx, as.Angler, func(st *store.Store, o playbook.Overlay) error {
+				// What speaks of it must go first.
+				before := len(as.BookFitting(o).Aside())
+				o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
+				if aside := as.BookFitting(o).Aside(); len(aside) > before {
+					return web.InTheWay("Something of yours still speaks of it: " + web.Said(aside[len(aside)-1].Err))
+				}
+				return st.DeleteCustom(ctx, as.Angler, kind, in.ID)
+			})
 		})
 	}
 	web.Signed(api, s.Deps, web.Post("/playbook/check", "checkPlaybook",
@@ -185,20 +183,19 @@ func (s service) putCustom(ctx context.Context, as *web.Scope, kind, id string, 
 	if err := playbook.CheckID(id); err != nil {
 		return nil, web.Wrong("path.id", err)
 	}
-	o, err := s.Store.Overlay(ctx, as.Angler)
-	if err != nil {
-		return nil, err
-	}
-	name := kind + " " + id
-	o.Files = playbook.WithoutFile(o.Files, name)
-	if err := tooMany(len(o.Files) + 1); err != nil {
-		return nil, err
-	}
-	found, err := as.BookFitting(o).Check(playbook.File{Name: name, Data: source})
-	if err != nil {
-		return nil, web.Wrong("body", err)
-	}
-	return findings(found), s.Store.PutCustom(ctx, as.Angler, kind, id, source)
+	var found []playbook.Finding
+	err := s.Store.EditOverlay(ctx, as.Angler, func(st *store.Store, o playbook.Overlay) (err error) {
+		name := kind + " " + id
+		o.Files = playbook.WithoutFile(o.Files, name)
+		if err := tooMany(len(o.Files) + 1); err != nil {
+			return err
+		}
+		if found, err = as.BookFitting(o).Check(playbook.File{Name: name, Data: source}); err != nil {
+			return web.Wrong("body", err)
+		}
+		return st.PutCustom(ctx, as.Angler, kind, id, source)
+	})
+	return findings(found), err
 }
 
 func findings(list []playbook.Finding) *ownOutput {

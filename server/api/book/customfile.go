@@ -45,15 +45,19 @@ func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput)
 	if err != nil {
 		return nil, web.Wrong("body", err)
 	}
-	o, err := s.Store.Overlay(ctx, as.Angler)
-	if err != nil {
-		return nil, err
-	}
 	out := &ownFileOutput{}
+	return out, s.Store.EditOverlay(ctx, as.Angler, func(st *store.Store, o playbook.Overlay) error {
+		return keepOwn(ctx, as, st, o, f, entries, out)
+	})
+}
+
+// keepOwn entries of a file over those there are, all or none.
+func keepOwn(ctx context.Context, as *web.Scope, st *store.Store, o playbook.Overlay, f playbook.File, entries []playbook.Entry,
+	out *ownFileOutput) error {
 	out.Body.Targets, out.Body.Rules, out.Body.Findings = []string{}, []string{}, []string{}
 	for _, e := range entries {
 		if err := playbook.CheckID(e.ID); err != nil {
-			return nil, web.Wrong("body", err)
+			return web.Wrong("body", err)
 		}
 		o.Files = playbook.WithoutFile(o.Files, e.Kind+" "+e.ID)
 		if e.Kind == store.CustomTarget {
@@ -63,18 +67,18 @@ func (s service) importOwn(ctx context.Context, as *web.Scope, in *ownFileInput)
 		}
 	}
 	if err := tooMany(len(o.Files) + len(entries)); err != nil {
-		return nil, err
+		return err
 	}
 	// The file's targets come before rules kept earlier that may speak of them.
 	o.Files = append([]playbook.File{f}, o.Files...)
 	book := as.BookFitting(o)
 	for _, a := range book.Aside() {
 		if a.Name == f.Name {
-			return nil, web.Wrong("body", a.Err)
+			return web.Wrong("body", a.Err)
 		}
 	}
 	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Custom() && slices.Contains(out.Body.Rules, r.ID) }) {
 		out.Body.Findings = append(out.Body.Findings, k.String())
 	}
-	return out, s.Store.PutAllCustom(ctx, as.Angler, entries)
+	return st.PutAllCustom(ctx, as.Angler, entries)
 }

@@ -17,7 +17,7 @@ func TestGridsAreAskedWhatTheyMean(t *testing.T) {
 	id := uuid.NewString()
 	var stations []struct{ ID string }
 	require.Equal(t, http.StatusOK, c.Do("GET", "/stations", nil, &stations))
-	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/waters/"+id, object{"name": "Bay", "time_zone": "Atlantic/Azores",
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/waters/"+id, object{"name": "Bay", "time_zone": "Atlantic/Azores",
 		"station_id": stations[0].ID}, nil))
 	asc := "ncols 3\nnrows 2\nxllcorner -45\nyllcorner 31\ncellsize 0.001\nNODATA_value -9999\n1 2 3\n4 -9999 6\n"
 	send := func(query, body string) (int, problem, object) {

@@ -42,6 +42,10 @@ type catchesOutput struct {
 func (s service) registerCatches(api huma.API) {
 	put := web.Conflicting(web.Put("/catches/{id}", "putCatch", "Write a catch of a spell, new or changed"))
 	web.Signed(api, s.Deps, put, s.putCatch)
+	web.Signed(api, s.Deps, web.Delete("/catches/{id}", "deleteCatch", "Take a catch back; its spell stays"),
+		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
+			return nil, s.Store.DeleteCatch(ctx, as.Angler, in.ID)
+		})
 	web.Signed(api, s.Deps, web.Get("/catches", "listCatches", "Catches with the water they were caught in, newest spell first"),
 		s.listCatches)
 }

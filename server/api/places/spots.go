@@ -116,16 +116,18 @@ type shelterNow struct {
 }
 
 type surgeOut struct {
-	ByM    float64   `json:"by_m"`
-	SeenAt time.Time `json:"seen_at"`
-	EndsAt time.Time `json:"ends_at"`
+	Revision int       `json:"revision"`
+	ByM      float64   `json:"by_m"`
+	SeenAt   time.Time `json:"seen_at"`
+	EndsAt   time.Time `json:"ends_at"`
 }
 
-func surgeLeft(g *tide.Surge, t time.Time) *surgeOut {
+func surgeLeft(sp *store.Spot, t time.Time) *surgeOut {
+	g := sp.Surge
 	if g == nil || t.After(g.Ends()) {
 		return nil
 	}
-	return &surgeOut{g.ByM, g.Seen, g.Ends()}
+	return &surgeOut{sp.SurgeRevision, g.ByM, g.Seen, g.Ends()}
 }
 
 type peakOut struct {
@@ -215,7 +217,7 @@ func (s service) spotState(ctx context.Context, as *web.Scope, in *wire.ByIDAt) 
 	if sp.Hazards != "" {
 		b.Cautions = append(b.Cautions, sp.Hazards)
 	}
-	b.Surge = surgeLeft(sp.Surge, t)
+	b.Surge = surgeLeft(sp.Spot, t)
 	peak, err := tide.NextPeak(sp.Tide, t)
 	if err != nil {
 		return nil, err

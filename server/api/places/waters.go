@@ -10,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/core/prose"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/store"
@@ -20,6 +21,7 @@ type waterOut struct {
 	Name      string          `json:"name"`
 	TimeZone  string          `json:"time_zone"`
 	StationID string          `json:"station_id"`
+	Revision  int             `json:"revision"`
 	Zones     []zoneOut       `json:"zones" nullable:"false"`
 	Outline   [][]wire.LatLon `json:"outline" nullable:"false" doc:"rings of its shores: land, lake, island in turn"`
 	Grid      *gridOut        `json:"grid,omitempty" doc:"its depths; the cells are at grid.bin"`
@@ -44,24 +46,40 @@ type waterInput struct {
 		Name      string    `json:"name" minLength:"1" maxLength:"80"`
 		TimeZone  string    `json:"time_zone" maxLength:"64"`
 		StationID uuid.UUID `json:"station_id" format:"uuid"`
+		Revision  int       `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
 	}
+}
+
+type deleteWaterInput struct {
+	wire.ByID
+	Everything bool `query:"everything" doc:"with all that it holds; otherwise a water that holds something stays, and what it holds is told"`
 }
 
 func (s service) registerWaters(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/waters/{id}", "getWater", "A water with its shores, zones and what is known of its depths"),
 		s.getWater)
-	web.Signed(api, s.Deps, web.Put("/waters/{id}", "putWater", "Write a water, new or changed"), s.putWater)
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/waters/{id}", "putWater", "Write a water, new or changed")), s.putWater)
+	web.Signed(api, s.Deps, web.Conflicting(web.Delete("/waters/{id}", "deleteWater", "Remove a water")), s.deleteWater)
 	web.Signed(api, s.Deps, web.Get("/waters/{id}/reach", "reachSpots",
 		"How long the way to each spot of a water takes, each in its own manner"), s.reach)
 	s.registerDepths(api)
 }
 
-func (s service) putWater(ctx context.Context, as *web.Scope, in *waterInput) (*struct{}, error) {
+func (s service) putWater(ctx context.Context, as *web.Scope, in *waterInput) (*wire.RevisionOutput, error) {
 	if _, err := time.LoadLocation(in.Body.TimeZone); err != nil || in.Body.TimeZone == "" {
 		return nil, web.Wrong("body.time_zone", fmt.Errorf("unknown time zone %q; expected a name like Atlantic/Azores", in.Body.TimeZone))
 	}
-	return nil, s.Store.PutWater(ctx, as.Angler, store.Water{ID: in.ID, StationID: in.Body.StationID, Name: in.Body.Name,
-		TimeZone: in.Body.TimeZone})
+	revision, err := s.Store.PutWater(ctx, as.Angler, store.Water{ID: in.ID, StationID: in.Body.StationID, Name: in.Body.Name,
+		TimeZone: in.Body.TimeZone, Revision: in.Body.Revision})
+	return wire.Revised(revision), err
+}
+
+func (s service) deleteWater(ctx context.Context, as *web.Scope, in *deleteWaterInput) (*struct{}, error) {
+	holds, err := s.Store.DeleteWater(ctx, as.Angler, in.ID, in.Everything)
+	if err == nil && !in.Everything && !holds.Empty() {
+		return nil, web.InTheWay(wouldGo(holds))
+	}
+	return nil, err
 }
 
 func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{ Body waterOut }, error) {
@@ -69,7 +87,7 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 	if err != nil {
 		return nil, err
 	}
-	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Zones: []zoneOut{},
+	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Revision: w.Revision, Zones: []zoneOut{},
 		Outline: [][]wire.LatLon{}}
 	if o.HighM, err = s.Desk.Highest(ctx, as.Angler, in.ID, as.Now()); err != nil {
 		return nil, err
@@ -102,4 +120,19 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 		return nil, err
 	}
 	return &struct{ Body waterOut }{o}, nil
+}
+
+// wouldGo says what a water holds that would go with it.
+func wouldGo(h store.Holding) string {
+	var list []string
+	for _, c := range []struct {
+		n         int
+		one, many string
+	}{{h.Spots, "spot", "spots"}, {h.Spells, "spell", "spells"}, {h.Catches, "catch", "catches"}, {h.Zones, "zone", "zones"},
+		{h.Readings, "reading of yours", "readings of yours"}} {
+		if c.n > 0 {
+			list = append(list, prose.Count(c.n, c.one, c.many))
+		}
+	}
+	return fmt.Sprintf("%s holds %s. All of it would go with it.", h.Name, prose.And(list))
 }

@@ -50,14 +50,6 @@ func (s service) putSpot(ctx context.Context, as *web.Scope, in *spotInput) (*wi
 		return nil, err
 	}
 	sp.Revision = in.Body.Revision
-	// What belongs to its tide is written elsewhere and stays.
-	old, err := s.Store.Spot(ctx, as.Angler, in.ID)
-	switch {
-	case err == nil:
-		sp.Offsets, sp.Current = old.Offsets, old.Current
-	case !errors.Is(err, store.ErrNotFound):
-		return nil, err
-	}
 	revision, err := s.Store.PutSpot(ctx, as.Angler, sp)
 	return wire.Revised(revision), err
 }
@@ -83,10 +75,9 @@ func (s service) putMark(ctx context.Context, as *web.Scope, in *markInput) (*wi
 	}
 	b := in.Body
 	m := ground.Mark{ID: in.MarkID.String(), Name: b.Name, Kind: ground.MarkKind(b.Kind), Bottom: b.Bottom, Note: b.Note, Snag: b.Snag}
-	if err := sp.PutMark(m, ground.LatLon(b.At), b.ElevationM, bottom); err != nil {
-		return nil, wire.Checked(err)
-	}
-	revision, err := s.Store.PutSpot(ctx, as.Angler, *sp)
+	revision, err := s.Store.EditSpot(ctx, as.Angler, in.ID, func(sp *store.Spot) error {
+		return wire.Checked(sp.PutMark(m, ground.LatLon(b.At), b.ElevationM, bottom))
+	})
 	return wire.Revised(revision), err
 }
 

@@ -35,7 +35,10 @@ func TestASpotIsWrittenChangedAndRemoved(t *testing.T) {
 	again["name"], again["revision"] = "Old hole", got.Revision
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+id, again, &rev))
 	assert.Equal(t, 2, rev.Revision)
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+id, again, &rev), "the same again")
+	assert.Equal(t, 2, rev.Revision)
 	var p problem
+	again["name"] = "Older hole"
 	assert.Equal(t, http.StatusConflict, c.Do("PUT", "/spots/"+id, again, &p), "written over a newer one")
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+id, nil, &got))
 	assert.Equal(t, "Old hole", got.Written["name"])

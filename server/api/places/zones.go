@@ -10,6 +10,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
+	"greypebble/server/store"
 )
 
 // ZoneBody is an area with a rule, as the user entered it. It is exported for huma,
@@ -26,28 +27,32 @@ type ZoneBody struct {
 }
 
 type zoneOut struct {
-	ID      string `json:"id"`
-	Warning string `json:"warning"`
+	ID       string `json:"id"`
+	Warning  string `json:"warning"`
+	Revision int    `json:"revision"`
 	ZoneBody
 }
 
-func zoneBodyOf(z ground.Zone, now time.Time) zoneOut {
-	return zoneOut{ID: z.ID, Warning: z.Warning(now), ZoneBody: ZoneBody{Name: z.Name, Kind: string(z.Kind), Says: z.Says, Source: z.Source,
+func zoneBodyOf(z store.Zone, now time.Time) zoneOut {
+	return zoneOut{ID: z.ID, Warning: z.Warning(now), Revision: z.Revision, ZoneBody: ZoneBody{Name: z.Name, Kind: string(z.Kind), Says: z.Says, Source: z.Source,
 		CheckedOn: z.Checked.Format(time.DateOnly), FromMD: z.From, ToMD: z.To, Ring: wire.LatLons(z.Ring)}}
 }
 
 type zoneInput struct {
 	wire.ByID
 	WaterID uuid.UUID `query:"water_id" format:"uuid" required:"true"`
-	Body    ZoneBody
+	Body    struct {
+		ZoneBody
+		Revision int `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+	}
 }
 
 func (s service) registerZones(api huma.API) {
-	web.Signed(api, s.Deps, web.Put("/zones/{id}", "putZone", "Write a zone with its rule, new or changed"), s.putZone)
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/zones/{id}", "putZone", "Write a zone with its rule, new or changed")), s.putZone)
 	web.Signed(api, s.Deps, web.Delete("/zones/{id}", "deleteZone", "Remove a zone"), s.deleteZone)
 }
 
-func (s service) putZone(ctx context.Context, as *web.Scope, in *zoneInput) (*struct{}, error) {
+func (s service) putZone(ctx context.Context, as *web.Scope, in *zoneInput) (*wire.RevisionOutput, error) {
 	b := in.Body
 	checked, err := time.Parse(time.DateOnly, b.CheckedOn)
 	if err != nil {
@@ -58,7 +63,8 @@ func (s service) putZone(ctx context.Context, as *web.Scope, in *zoneInput) (*st
 	if err := z.Validate(); err != nil {
 		return nil, web.Wrong("body", err)
 	}
-	return nil, s.Store.PutZone(ctx, as.Angler, in.WaterID, in.ID, z)
+	revision, err := s.Store.PutZone(ctx, as.Angler, in.WaterID, in.ID, z, b.Revision)
+	return wire.Revised(revision), err
 }
 
 func (s service) deleteZone(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {

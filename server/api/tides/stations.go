@@ -23,6 +23,7 @@ type stationOut struct {
 	Waters       []waterRef       `json:"waters" nullable:"false" doc:"waters that follow it"`
 	ReferenceID  *uuid.UUID       `json:"reference_id,omitempty" format:"uuid" doc:"the station it follows, for one without constituents"`
 	Offsets      *OffsetsBody     `json:"offsets,omitempty" doc:"on its reference"`
+	Revision     int              `json:"revision"`
 }
 
 type constituentOut struct {
@@ -49,6 +50,7 @@ type stationInput struct {
 		Constituents []constituentIn `json:"constituents,omitempty" maxItems:"200" nullable:"false"`
 		ReferenceID  *uuid.UUID      `json:"reference_id,omitempty" format:"uuid" doc:"the station to follow, instead of constituents"`
 		Offsets      *OffsetsBody    `json:"offsets,omitempty" doc:"on the reference"`
+		Revision     int             `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
 	}
 }
 
@@ -61,7 +63,7 @@ type useStationInput struct {
 
 func (s service) registerStations(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/stations", "listStations", "Your tide stations"), s.listStations)
-	web.Signed(api, s.Deps, web.Put("/stations/{id}", "putStation", "Write a tide station, new or changed"), s.putStation)
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/stations/{id}", "putStation", "Write a tide station, new or changed")), s.putStation)
 	remove := web.Conflicting(web.Delete("/stations/{id}", "deleteStation", "Remove a station nothing follows"))
 	web.Signed(api, s.Deps, remove, func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
 		return nil, s.Store.DeleteStation(ctx, as.Angler, in.ID)
@@ -108,7 +110,7 @@ func stationOf(all store.Stations, st store.Station) (stationOut, error) {
 		return stationOut{}, err
 	}
 	o := stationOut{ID: st.ID.String(), Name: st.Name, Source: st.Source, Z0M: st.Z0M, SpringRangeM: place.MeanSpringRange(),
-		Constituents: []constituentOut{}, Waters: []waterRef{}, ReferenceID: st.Reference}
+		Constituents: []constituentOut{}, Waters: []waterRef{}, ReferenceID: st.Reference, Revision: st.Revision}
 	if st.Reference != nil {
 		b := offsetsOut(st.Offsets)
 		o.Offsets = &b
@@ -125,7 +127,7 @@ func (s service) putStation(ctx context.Context, as *web.Scope, in *stationInput
 		return nil, err
 	}
 	st := store.Station{ID: in.ID, Name: in.Body.Name, Source: in.Body.Source, Z0M: in.Body.Z0M,
-		Constituents: constituentsOf(in.Body.Constituents), Reference: in.Body.ReferenceID}
+		Constituents: constituentsOf(in.Body.Constituents), Reference: in.Body.ReferenceID, Revision: in.Body.Revision}
 	if in.Body.Offsets != nil {
 		st.Offsets = in.Body.Offsets.offsets()
 	}
@@ -141,7 +143,8 @@ func (s service) putStation(ctx context.Context, as *web.Scope, in *stationInput
 		}
 		return nil, web.Wrong(where, err)
 	}
-	return &struct{ Body stationOut }{o}, s.Store.PutStation(ctx, as.Angler, st)
+	o.Revision, err = s.Store.PutStation(ctx, as.Angler, st)
+	return &struct{ Body stationOut }{o}, err
 }
 
 func constituentsOf(list []constituentIn) []tide.Constituent {

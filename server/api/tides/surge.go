@@ -14,20 +14,23 @@ import (
 type surgeInput struct {
 	wire.ByID
 	Body struct {
-		ByM    float64   `json:"by_m" doc:"how much higher than predicted the water stands; negative for lower"`
-		SeenAt time.Time `json:"seen_at,omitempty" doc:"now if left out"`
-		FadeH  float64   `json:"fade_h" doc:"hours until nothing is left of it"`
+		ByM      float64   `json:"by_m" doc:"how much higher than predicted the water stands; negative for lower"`
+		SeenAt   time.Time `json:"seen_at,omitempty" doc:"now if left out"`
+		FadeH    float64   `json:"fade_h" doc:"hours until nothing is left of it"`
+		Revision int       `json:"revision,omitempty" doc:"of the one you read; 0 where none was noted"`
 	}
 }
 
 func (s service) registerSurge(api huma.API) {
-	web.Signed(api, s.Deps, web.Put("/waters/{id}/surge", "putSurge", "Note how much the water stands off its prediction"),
-		func(ctx context.Context, as *web.Scope, in *surgeInput) (*struct{}, error) {
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/waters/{id}/surge", "putSurge",
+		"Note how much the water stands off its prediction")),
+		func(ctx context.Context, as *web.Scope, in *surgeInput) (*wire.RevisionOutput, error) {
 			g, err := tide.NewSurge(in.Body.ByM, as.At(in.Body.SeenAt), time.Duration(in.Body.FadeH*float64(time.Hour)))
 			if err != nil {
 				return nil, web.Wrong("body", err)
 			}
-			return nil, s.Store.PutSurge(ctx, as.Angler, in.ID, g)
+			revision, err := s.Store.PutSurge(ctx, as.Angler, in.ID, g, in.Body.Revision)
+			return wire.Revised(revision), err
 		})
 	web.Signed(api, s.Deps, web.Delete("/waters/{id}/surge", "deleteSurge", "Go back to the prediction"),
 		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {

@@ -36,7 +36,7 @@ func TestSurge(t *testing.T) {
 	before := at("2026-11-20T14:00:00Z")
 	require.NotNil(t, before.NextPeak)
 	assert.Nil(t, before.Surge)
-	require.Equal(t, 204, wren.Do("PUT", water, object{"by_m": 0.3, "seen_at": "2026-11-20T14:00:00Z", "fade_h": 24}, nil))
+	require.Equal(t, 200, wren.Do("PUT", water, object{"by_m": 0.3, "seen_at": "2026-11-20T14:00:00Z", "fade_h": 24}, nil))
 	after := at("2026-11-20T14:00:00Z")
 	assert.InDelta(t, before.LevelM+0.3, after.LevelM, 1e-9)
 	for i := range before.Marks {

@@ -372,7 +372,8 @@ export interface paths {
         /** Write a catch of a spell, new or changed */
         put: operations["putCatch"];
         post?: never;
-        delete?: never;
+        /** Take a catch back; its spell stays */
+        delete: operations["deleteCatch"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1367,7 +1368,8 @@ export interface paths {
         /** Write a water, new or changed */
         put: operations["putWater"];
         post?: never;
-        delete?: never;
+        /** Remove a water */
+        delete: operations["deleteWater"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4177,6 +4179,11 @@ export interface components {
              * @description the station to follow, instead of constituents
              */
             reference_id?: string;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
             /** @description where the constants come from */
             source: string;
             /**
@@ -4198,6 +4205,8 @@ export interface components {
              * @description the station it follows, for one without constituents
              */
             reference_id?: string;
+            /** Format: int64 */
+            revision: number;
             source: string;
             /** @description waters that follow it */
             waters: components["schemas"]["WaterRef"][];
@@ -4325,6 +4334,11 @@ export interface components {
              */
             fade_h: number;
             /**
+             * Format: int64
+             * @description of the one you read; 0 where none was noted
+             */
+            revision?: number;
+            /**
              * Format: date-time
              * @description now if left out
              */
@@ -4335,6 +4349,8 @@ export interface components {
             by_m: number;
             /** Format: date-time */
             ends_at: string;
+            /** Format: int64 */
+            revision: number;
             /** Format: date-time */
             seen_at: string;
         };
@@ -4694,6 +4710,11 @@ export interface components {
         };
         WaterInputBody: {
             name: string;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
             /** Format: uuid */
             station_id: string;
             time_zone: string;
@@ -4710,6 +4731,8 @@ export interface components {
             name: string;
             /** @description rings of its shores: land, lake, island in turn */
             outline: (components["schemas"]["LatLon"][] | null)[];
+            /** Format: int64 */
+            revision: number;
             station_id: string;
             time_zone: string;
             zones: components["schemas"]["ZoneOut"][];
@@ -4766,7 +4789,7 @@ export interface components {
             result: string;
             weak: string;
         };
-        ZoneBody: {
+        ZoneInputBody: {
             /**
              * Format: date
              * @description when it was last looked up
@@ -4780,6 +4803,11 @@ export interface components {
             /** @enum {string} */
             kind: "no take" | "seasonal" | "voluntary code";
             name: string;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
             ring: components["schemas"]["LatLon"][];
             /** @description the rule in words */
             says: string;
@@ -4812,6 +4840,8 @@ export interface components {
             /** @enum {string} */
             kind: "no take" | "seasonal" | "voluntary code";
             name: string;
+            /** Format: int64 */
+            revision: number;
             ring: components["schemas"]["LatLon"][];
             /** @description the rule in words */
             says: string;
@@ -6139,6 +6169,62 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteCatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -9508,6 +9594,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -10219,6 +10314,76 @@ export interface operations {
             };
         };
         responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteWater: {
+        parameters: {
+            query?: {
+                /** @description with all that it holds; otherwise a water that holds something stays, and what it holds is told */
+                everything?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
             /** @description No Content */
             204: {
                 headers: {
@@ -10237,6 +10402,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -10902,12 +11076,14 @@ export interface operations {
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -10920,6 +11096,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -11016,16 +11201,18 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["ZoneBody"];
+                "application/json": components["schemas"]["ZoneInputBody"];
             };
         };
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -11038,6 +11225,15 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -63,7 +63,12 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
   };
   const put = useMutation({
     mutationFn: () =>
-      api.putSurge(here.spot.water_id, { by_m: by!, fade_h: fade!, seen_at: moment.frame!.time }),
+      api.putSurge(here.spot.water_id, {
+        by_m: by!,
+        fade_h: fade!,
+        seen_at: moment.frame!.time,
+        revision: state.surge?.revision,
+      }),
     onSuccess: done,
   });
   const clear = useMutation({ mutationFn: () => api.deleteSurge(here.spot.water_id), onSuccess: done });

@@ -140,6 +140,7 @@ function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [id] = useState(() => v7());
+  const [revision, setRevision] = useState(0);
   const [name, setName] = useState(file.replace(/\.csv$/i, ''));
   const [datum, setDatum] = useState(of === 'turns' ? '0' : '');
   const offset = Number(datum.replace(',', '.').replace('−', '-'));
@@ -150,13 +151,15 @@ function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
         name: name.trim(),
         source: `analysed from ${file}`.slice(0, 200),
         z0_m: a.z0_m - offset,
+        revision,
         constituents: a.constituents.map((c) => ({
           name: c.name,
           amplitude_m: c.amplitude_m,
           phase_deg: c.phase_deg,
         })),
       }),
-    onSuccess: () => {
+    onSuccess: (kept) => {
+      setRevision(kept.revision);
       void invalidate('tide');
       void message.success('The station is kept. Choose above which water follows it.');
     },

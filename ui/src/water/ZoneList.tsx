@@ -90,7 +90,7 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
     mutationFn: () => {
       const { name, kind, says, source, checked_on, ring } = z;
       const [from, to] = kind === 'seasonal' ? season.map(read) : [0, 0];
-      const zone: ZoneIn = { name, kind, says, source, checked_on, ring };
+      const zone: ZoneIn = { name, kind, says, source, checked_on, ring, revision: z.revision };
       if (from || to) Object.assign(zone, { from_md: from, to_md: to });
       return api.putZone(id ?? v7(), waterId, zone);
     },
