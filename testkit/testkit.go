@@ -158,6 +158,11 @@ func (s *Server) As(t testing.TB, name string) *Client {
 	return c
 }
 
+// Device is another of the same angler, signed in by the same session.
+func (c *Client) Device(t testing.TB) *Client {
+	return &Client{Name: c.Name, t: t, base: c.base, http: http.Client{Jar: c.http.Jar, Timeout: c.http.Timeout}}
+}
+
 // Do sends a request with a JSON body (nil for none, a string as it is) and
 // decodes the answer into out (as it is into a
 // string) unless that is nil. It returns the status.
