@@ -81,7 +81,7 @@ var resources = []resource{
 		return object{"name": word, "place": "pier", "lat": 31.2, "lon": -45.1, "manner": "on foot", "water_id": waterOf(c),
 			"in": object{"name": "stair", "elevation_m": 3}, "out": object{"name": "stair", "elevation_m": 3},
 			"section": []object{{"distance_m": 0, "elevation_m": 2}, {"distance_m": 60, "elevation_m": -2}},
-			"marks": []object{{"id": uuid.NewSHA1(uuid.Nil, []byte(word)).String(), "name": word, "kind": "timber", "distance_m": 9}}}
+			"marks":   []object{{"id": uuid.NewSHA1(uuid.Nil, []byte(word)).String(), "name": word, "kind": "timber", "distance_m": 9}}}
 	}, func(c *testkit.Client, id string) (string, int, bool) {
 		var o struct {
 			Name     string
@@ -116,7 +116,9 @@ var resources = []resource{
 	{"station", plainPath("/stations/"), func(_ *testkit.Client, _, word string) object {
 		return object{"name": word, "source": word, "z0_m": 1, "constituents": []object{{"name": "M2", "amplitude_m": 0.5, "phase_deg": 10},
 			{"name": "S2", "amplitude_m": 0.1, "phase_deg": 20}}}
-	}, func(c *testkit.Client, id string) (string, int, bool) { return listed(c, "/stations", "", id, "source") }},
+	}, func(c *testkit.Client, id string) (string, int, bool) {
+		return listed(c, "/stations", "", id, "source")
+	}},
 	{"kit", plainPath("/kit/"), func(_ *testkit.Client, _, word string) object {
 		return object{"kind": "bait", "name": word, "offering": "cut-mullet", "in_hand": true}
 	}, func(c *testkit.Client, id string) (string, int, bool) { return listed(c, "/kit", "items", id, "name") }},
@@ -124,10 +126,14 @@ var resources = []resource{
 		o := testkit.ASpell(home(c))
 		o["note"] = word
 		return o
-	}, func(c *testkit.Client, id string) (string, int, bool) { return listed(c, "/spells?most=1000", "spells", id, "note") }},
+	}, func(c *testkit.Client, id string) (string, int, bool) {
+		return listed(c, "/spells?most=1000", "spells", id, "note")
+	}},
 	{"catch", plainPath("/catches/"), func(c *testkit.Client, _, word string) object {
 		return object{"spell_id": c.ID("the spell of the catches"), "note": word}
-	}, func(c *testkit.Client, id string) (string, int, bool) { return listed(c, "/catches?most=1000", "catches", id, "note") }},
+	}, func(c *testkit.Client, id string) (string, int, bool) {
+		return listed(c, "/catches?most=1000", "catches", id, "note")
+	}},
 }
 
 // writing somebody was told is kept.

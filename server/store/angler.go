@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"crypto/rand"
 	"fmt"
 
 	"github.com/google/uuid"
@@ -47,4 +48,24 @@ func (s *Store) ForgetSessions(ctx context.Context) (n int64, err error) {
 		return 0, err
 	}
 	return r.RowsAffected()
+}
+
+// Secret of an angler, made up when it is first asked for; nobody is ever shown it.
+func (s *Store) Secret(ctx context.Context, angler uuid.UUID) (secret []byte, err error) {
+	read := func() error {
+		return notFound(s.db.GetContext(ctx, &secret, `SELECT COALESCE(secret, '') FROM angler WHERE id = ?`, angler))
+	}
+	if err := read(); err != nil || len(secret) > 0 {
+		return secret, err
+	}
+	made := make([]byte, 32)
+	if _, err := rand.Read(made); err != nil {
+		return nil, err
+	}
+	// Two may come at once: the first one's holds.
+	if _, err := s.exec(ctx, `UPDATE angler SET secret = ? WHERE id = ? AND secret IS NULL`, made, angler); err != nil {
+		return nil, err
+	}
+	err = read()
+	return secret, err
 }

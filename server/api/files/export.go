@@ -3,7 +3,6 @@ package files
 import (
 	"context"
 	"fmt"
-	"math/rand/v2"
 
 	"greypebble/core/ground"
 	"greypebble/interchange/feature"
@@ -15,7 +14,7 @@ import (
 type exportInput struct {
 	Format  placesFormat `query:"format" required:"true"`
 	Private string       `query:"private" enum:"leave_out,blur,include" default:"leave_out" doc:"what to do with private spots"`
-	BlurM   float64      `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved"`
+	BlurM   float64      `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved: 100, 200, 500 m and so on up to 20 km; others are rounded up"`
 }
 
 func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*web.File, error) {
@@ -28,6 +27,10 @@ func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*w
 		return nil, err
 	}
 	var list []feature.Feature
+	secret, err := s.Store.Secret(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
 	for _, sp := range spots {
 		switch {
 		case sp.Public || in.Private == "include":
@@ -37,19 +40,16 @@ func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*w
 			}
 			list = append(list, one...)
 		case in.Private == "blur":
-			list = append(list, blurred(sp, in.BlurM))
+			list = append(list, blurred(sp, secret, ground.BlurWithin(in.BlurM)))
 		}
 	}
 	raw, err := f.Write(list)
 	return web.Attached("spots."+f.ID, f.MIME, raw), err
 }
 
-// blurred is only a spot's name and kind, moved by up to a distance, by as much every time
-// it is exported.
-func blurred(sp *store.Spot, blurM float64) feature.Feature {
-	r := rand.New(rand.NewPCG(uint64(sp.ID.ID()),
-		uint64(sp.ID.Time()))) //nolint:gosec // not a secret: it hides a place, and must be the same every time
-	at := ground.Toward(sp.LatLon, r.Float64()*360, blurM*(0.4+0.6*r.Float64()))
-	return feature.Feature{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", blurM),
+// blurred is only a spot's name and kind, moved within a distance.
+func blurred(sp *store.Spot, secret []byte, withinM float64) feature.Feature {
+	at := ground.Blurred(sp.LatLon, secret, sp.ID.String(), withinM)
+	return feature.Feature{Kind: feature.Point, Name: sp.Name, Type: sp.Place, Comment: fmt.Sprintf("within %.0f m", withinM),
 		Parts: [][]feature.Position{{{Lat: at.Lat, Lon: at.Lon}}}}
 }
