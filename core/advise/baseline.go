@@ -39,7 +39,7 @@ func Baseline(book *playbook.Book, belief rate.Belief, target *playbook.Target, 
 		}
 		applicable := scene.Applicable(s, book, target.ID)
 		for t := from; t.Before(to); t = t.Add(baselineStep) {
-			if !s.Access.Passable(c.Level(t)) {
+			if !s.Access.Passable(c.Level(t)) || s.Closing(t) != nil {
 				continue
 			}
 			day, light := skies.at(s.Observer(), t)

@@ -29,11 +29,8 @@ func stay(q *Question) string {
 // noTake is the rule of a zone in which nothing may be taken at a time; empty where
 // there is none.
 func noTake(s *spot.Spot, t time.Time) string {
-	for i := range s.Zones {
-		z := &s.Zones[i]
-		if z.Kind != ground.Voluntary && z.InSeason(t) {
-			return z.Warning(t)
-		}
+	if z := s.Closing(t); z != nil {
+		return z.Warning(t)
 	}
 	return ""
 }

@@ -18,10 +18,13 @@ type Visit struct {
 	// SureFrom and SureUntil hold even if the water stands off the prediction by
 	// what is not known of it; both zero when no time is sure.
 	SureFrom, SureUntil time.Time
-	// BestFrom and BestUntil: most marks are worth a cast at once. Zero when none is.
+	// BestFrom and BestUntil: most marks are worth a cast at once. Zero where that is the
+	// visit's own end, and both where no mark is.
 	BestFrom, BestUntil time.Time
 	// Marks worth a cast at best.
 	Marks int
+	// begins with the window, or with the interval that was asked about.
+	begins time.Time
 }
 
 // Plan of a visit.
@@ -32,6 +35,8 @@ type Plan struct {
 	UncertainM float64
 	// Light, if not nil, are the times of daylight one wants to stay within.
 	Light []Window
+	// Allowed, if not nil, are the times no rule closes the spot.
+	Allowed []Window
 }
 
 // Usual uncertainties of a level, metres: weather moves the water by so much
@@ -65,11 +70,14 @@ func (a Access) Visits(c *tide.Curve, marks []Mark, p Plan) []Visit {
 		}
 		open, sure = Both(open, light), Both(sure, light)
 	}
+	if p.Allowed != nil {
+		open, sure = Both(open, p.Allowed), Both(sure, p.Allowed)
+	}
 	from, to := c.Interval()
 	var out []Visit
 	for _, w := range open {
-		v := Visit{Window: w}
 		begin, end := latest(w.Opens, from), w.Closes
+		v := Visit{Window: w, begins: begin}
 		if end.IsZero() {
 			end = to
 		} else {
@@ -81,6 +89,7 @@ func (a Access) Visits(c *tide.Curve, marks []Mark, p Plan) []Visit {
 		}
 		v.SureFrom, v.SureUntil = longest(sure, begin, end)
 		v.best(c, marks, begin, end)
+		v.forgetEdges(begin, end)
 		out = append(out, v)
 	}
 	return out
@@ -137,16 +146,39 @@ func (v *Visit) best(c *tide.Curve, marks []Mark, from, to time.Time) {
 	}
 }
 
+// forgetEdges of the best time that are only those of the visit, or of what was asked about:
+// they say nothing of when it is best.
+func (v *Visit) forgetEdges(begin, end time.Time) {
+	if v.BestFrom.Equal(begin) {
+		v.BestFrom = time.Time{}
+	}
+	if v.BestUntil.Equal(end) {
+		v.BestUntil = time.Time{}
+	}
+}
+
 // Says the visit in words, in the time of a place: "Opens 09:40, best
 // 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back."
 func (v Visit) Says(zone *time.Location) string {
-	at := func(t time.Time) string { return t.In(zone).Format("15:04") }
+	day := v.begins.In(zone).Format(time.DateOnly)
+	at := func(t time.Time) string {
+		t = t.In(zone)
+		if !v.begins.IsZero() && t.Format(time.DateOnly) != day {
+			return t.Format("Mon 15:04") // another day names itself
+		}
+		return t.Format("15:04")
+	}
 	var parts []string
 	if !v.Opens.IsZero() {
 		parts = append(parts, "opens "+at(v.Opens))
 	}
-	if !v.BestFrom.IsZero() {
+	switch {
+	case !v.BestFrom.IsZero() && !v.BestUntil.IsZero():
 		parts = append(parts, "best "+at(v.BestFrom)+"–"+at(v.BestUntil))
+	case !v.BestFrom.IsZero():
+		parts = append(parts, "best from "+at(v.BestFrom))
+	case !v.BestUntil.IsZero():
+		parts = append(parts, "best until "+at(v.BestUntil))
 	}
 	switch {
 	case v.Opens.IsZero() && v.Closes.IsZero():

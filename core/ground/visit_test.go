@@ -73,6 +73,10 @@ func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 		if v.Marks < 2 {
 			continue
 		}
+		assert.False(t, v.BestFrom.Equal(v.begins), "the visit's own beginning says nothing of the best")
+		if v.BestFrom.IsZero() || v.BestUntil.IsZero() {
+			continue
+		}
 		for at := v.BestFrom.Add(time.Minute); at.Before(v.BestUntil.Add(-time.Minute)); at = at.Add(10 * time.Minute) {
 			assert.GreaterOrEqual(t, c.Level(at), 1.1-1e-3, "both marks")
 		}
@@ -93,6 +97,13 @@ func TestVisitInWords(t *testing.T) {
 		BestUntil: at(15, 10)}
 	zone := time.FixedZone("", -3*3600)
 	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone))
+	v.begins, v.BestFrom, v.BestUntil = at(12, 40), at(27, 20), at(28, 10)
+	assert.Contains(t, v.Says(zone), "best Wed 00:20–Wed 01:10", "another day names itself")
+	v.BestFrom = time.Time{}
+	v.BestUntil = at(15, 10)
+	assert.Contains(t, v.Says(zone), "best until 12:10,")
+	v.BestFrom, v.BestUntil = at(13, 20), time.Time{}
+	assert.Contains(t, v.Says(zone), "best from 10:20,")
 	assert.Equal(t, "Open throughout.", Visit{}.Says(zone))
 	assert.Equal(t, "Opens 09:40, stays open as far as was asked.", Visit{Window: Window{Opens: at(12, 40)}}.Says(zone))
 }

@@ -99,7 +99,7 @@ func (s *Spot) ZoneWarnings(t time.Time) []string {
 	out := []string{}
 	touched, area := s.Touched()
 	for i := range s.Zones {
-		if z := &s.Zones[i]; z.HoldsOn(touched, area, t) {
+		if z := &s.Zones[i]; z.HoldsOn(touched, area, s.local(t)) {
 			out = append(out, z.Warning(t))
 		}
 	}

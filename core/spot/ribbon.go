@@ -61,7 +61,7 @@ func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 	if err != nil {
 		return nil, err
 	}
-	open, marks := s.Access.Open(c), make([][]ground.Window, len(s.Marks))
+	open, marks := s.Open(c), make([][]ground.Window, len(s.Marks))
 	for j, k := range s.Marks {
 		marks[j] = k.Windows(c)
 	}
@@ -79,7 +79,7 @@ func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 			TempsC:  make([]float64, len(s.Marks)),
 			Surface: m.Surface(), CurrentMS: math.NaN(), MarksSay: make([]string, len(s.Marks))}
 		f.Under = f.sayUnder(as.Units, section)
-		f.WayTitle, f.Way = SayWay(open, t, as.Zone)
+		f.WayTitle, f.Way = s.SayWay(open, t, as.Zone)
 		if u, known := m.Current(); known {
 			f.CurrentMS = u
 		}

@@ -1,6 +1,8 @@
 package spot
 
 import (
+	"time"
+
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
 	"greypebble/core/sky"
@@ -42,6 +44,8 @@ type Spot struct {
 	Rose *water.Rose
 	// Zones of its water that it touches, whatever the season.
 	Zones []ground.Zone
+	// Clock of the place, for the days of rules; nil is UTC.
+	Clock *time.Location
 	// Readings of its water around the time it is asked about.
 	Readings conditions.Readings
 }

@@ -12,7 +12,7 @@ import (
 // daylight keeps them between civil dawn and dusk.
 func (s *Spot) Visits(c *tide.Curve, margin time.Duration, daylight bool) []ground.Visit {
 	from, to := c.Interval()
-	plan := ground.Plan{Margin: margin, UncertainM: ground.Uncertainty(s.SurgeAt(from))}
+	plan := ground.Plan{Margin: margin, UncertainM: ground.Uncertainty(s.SurgeAt(from)), Allowed: s.allowed(from, to)}
 	if daylight {
 		plan.Light = []ground.Window{}
 		for _, w := range s.Observer().Twilit(from, to) {
@@ -20,6 +20,22 @@ func (s *Spot) Visits(c *tide.Curve, margin time.Duration, daylight bool) []grou
 		}
 	}
 	return s.Access.Visits(c, s.Marks, plan)
+}
+
+// NoVisit says why there is no visit within a curve's interval under a plan that found none.
+func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, daylight bool) string {
+	from, to := c.Interval()
+	switch {
+	case len(s.allowed(from, to)) == 0:
+		return s.Closing(from).Name + " closes it all that time."
+	case len(s.Open(c)) == 0:
+		return "There is no getting in and back in all that time."
+	case daylight && len(s.Visits(c, 0, true)) == 0:
+		return "The way is open only in the dark."
+	case margin > 0 && daylight && len(s.Visits(c, margin, false)) > 0:
+		return "By day no time is long enough for that margin."
+	}
+	return "No time is long enough for that margin."
 }
 
 // Gate is whether one can get in and back at a moment, and when that changes.

@@ -2,6 +2,7 @@ package spot
 
 import (
 	"fmt"
+	"strings"
 	"time"
 
 	"greypebble/core/ground"
@@ -27,9 +28,12 @@ func standing(windows []ground.Window, t time.Time) (now, next *ground.Window) {
 
 // SayWay says whether one can get in and back at a time, and what comes next, in the
 // place's own time: "Until 13:55, in 1 h 05 min: then it is too deep at the gut on the way
-// back."
-func SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says string) {
+// back." A rule that closes the spot then goes before.
+func (s *Spot) SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says string) {
 	now, next := standing(open, t)
+	if z := s.Closing(t); z != nil {
+		return "Closed by " + z.Name, strings.TrimRight(z.Says, ".") + ". Ask your authority."
+	}
 	switch {
 	case now != nil && now.Closes.IsZero():
 		return wayOpen, "For as long as the ribbon shows."

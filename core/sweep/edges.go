@@ -172,7 +172,7 @@ func (s *sweeping) spotAt(at int) error {
 	rates, count := make([][conditions.Scenarios]float64, len(s.Targets)), 0.0
 	best := make([]float64, len(s.Targets))
 	spread, f, tides := new(Spread), playbook.Nothing(), scene.TidesOf(sp)
-	open := make([]int, 0, len(sp.Marks))
+	open, closed := make([]int, 0, len(sp.Marks)), false
 	for i := range s.steps {
 		if i%perHour == 0 {
 			f = h[i/perHour].facts
@@ -181,7 +181,10 @@ func (s *sweeping) spotAt(at int) error {
 			best[t] = math.Inf(-1)
 		}
 		open = open[:0]
-		if sp.Access.Passable(levels[i]) && s.momentFacts(&f, tides, c, i, levels[i], hourly[i], &skies[i]) {
+		if i%perHour == 0 {
+			closed = sp.Closing(s.From.Add(time.Duration(i)*s.Step)) != nil
+		}
+		if !closed && sp.Access.Passable(levels[i]) && s.momentFacts(&f, tides, c, i, levels[i], hourly[i], &skies[i]) {
 			for k := range sp.Marks {
 				if sp.Marks[k].Fishable.Holds(sp.Marks[k].Depth(levels[i])) {
 					open = append(open, k)

@@ -9,6 +9,8 @@ import (
 	"reflect"
 	"slices"
 	"strings"
+	"sync"
+	"time"
 
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
@@ -389,6 +391,7 @@ func (a around) place(sp *Spot, r *spotRow) (err error) {
 			sp.Zones = append(sp.Zones, z.Zone)
 		}
 	}
+	sp.Clock = clockOf(r.TimeZone)
 	if sp.Tide, err = a.stations.Follow(r.StationID, sp.Offsets); err != nil {
 		return fmt.Errorf("store: tide of %s: %w", r.Name, err)
 	}
@@ -400,6 +403,22 @@ func (a around) place(sp *Spot, r *spotRow) (err error) {
 		sp.Rose = &rose
 	}
 	return nil
+}
+
+// clocks by the names of their zones: reading one takes its file.
+var clocks sync.Map
+
+// clockOf a time zone; UTC for one that is not known here.
+func clockOf(zone string) *time.Location {
+	if c, ok := clocks.Load(zone); ok {
+		return c.(*time.Location)
+	}
+	c, err := time.LoadLocation(zone)
+	if err != nil {
+		c = time.UTC
+	}
+	clocks.Store(zone, c)
+	return c
 }
 
 func (r spotRow) spot() (*Spot, error) {

@@ -24,6 +24,7 @@ type chartSpot struct {
 	Closing  bool            `json:"closing"`
 	Closes   *time.Time      `json:"closes,omitempty"`
 	Opens    *time.Time      `json:"opens,omitempty" doc:"when it opens next, if it is shut"`
+	ClosedBy string          `json:"closed_by,omitempty" doc:"the zone whose rule closes it now"`
 	Says     string          `json:"says"`
 	Surface  wire.SurfaceOut `json:"surface"`
 	Warnings []string        `json:"warnings" nullable:"false" doc:"of zones that hold there now"`
@@ -120,11 +121,14 @@ func onChart(sp *desk.Laid, t time.Time, u quantity.Units) (chartSpot, error) {
 	if err != nil {
 		return chartSpot{}, err
 	}
-	gate := spot.GateAt(sp.Access.Open(c), t)
+	gate := spot.GateAt(sp.Open(c), t)
 	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: wire.Moment(gate.Closes),
 		Opens: wire.Moment(gate.Opens), Says: m.Headline(u), Surface: wire.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t),
 		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
+	if z := sp.Spot.Spot.Closing(t); z != nil {
+		o.ClosedBy = z.Name
+	}
 	for _, k := range sp.Marks {
 		if at := sp.PositionOf(k); at != nil {
 			o.Marks = append(o.Marks, chartMark{Name: k.Name, Kind: string(k.Kind), Lat: at.Lat, Lon: at.Lon, DepthM: k.Depth(m.LevelM),

@@ -134,7 +134,7 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	}
 	out := &ribbonOutput{}
 	b := &out.Body
-	b.From, b.To, b.Turns, b.Windows = from, to, wire.Turns(c.Turns()), windowsOf(sp.Access.Open(c))
+	b.From, b.To, b.Turns, b.Windows = from, to, wire.Turns(c.Turns()), windowsOf(sp.Open(c))
 	b.Marks = make([]ribbonMark, len(sp.Marks))
 	for i, m := range sp.Marks {
 		b.Marks[i] = ribbonMark{markOf(m), windowsOf(m.Windows(c))}

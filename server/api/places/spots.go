@@ -203,7 +203,7 @@ func (s service) spotState(ctx context.Context, as *web.Scope, in *wire.ByIDAt) 
 		b.Marks[i] = markState{MarkOut: markOf(k), DepthM: d, Covered: d > 0, Fishable: k.Fishable.Holds(d),
 			Windows: windowsOf(k.Windows(c))}
 	}
-	open := sp.Access.Open(c)
+	open := sp.Open(c)
 	b.Open = spot.GateAt(open, t).Open
 	b.Windows, b.Conditions, b.Surface = windowsOf(open), wire.Conditions(&m), wire.Surface(m.Surface())
 	now := m.ShelterNow()

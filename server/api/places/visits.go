@@ -36,8 +36,15 @@ type visitOut struct {
 	Says      string     `json:"says" doc:"the same in words, in the water's own time"`
 }
 
-type visitsOutput struct {
+type windowsOutput struct {
 	Body []visitOut `nullable:"false"`
+}
+
+type visitsOutput struct {
+	Body struct {
+		Visits []visitOut `json:"visits" nullable:"false"`
+		Why    string     `json:"why,omitempty" doc:"why there is none"`
+	}
 }
 
 // Visits are worked out over so long at most.
@@ -49,45 +56,47 @@ const (
 func (s service) registerVisits(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows", "spotWindows",
 		"When one can be at a spot, when it is best, and when to be out"), s.windows)
+	web.Signed(api, s.Deps, web.Get("/spots/{id}/visits", "spotVisits", "The same, and why where there is none"), s.listVisits)
 	web.Signed(api, s.Deps, web.Get("/spots/{id}/windows.ics", "spotCalendar", "The same as a calendar (iCalendar)"), s.calendar)
 }
 
-func (s service) windows(ctx context.Context, as *web.Scope, in *visitsInput) (*visitsOutput, error) {
-	sp, visits, err := s.visits(ctx, as, in)
+func (s service) windows(ctx context.Context, as *web.Scope, in *visitsInput) (*windowsOutput, error) {
+	v, err := s.listVisits(ctx, as, in)
 	if err != nil {
 		return nil, err
 	}
-	zone, err := time.LoadLocation(sp.Water.TimeZone)
+	return &windowsOutput{v.Body.Visits}, nil
+}
+
+func (s service) listVisits(ctx context.Context, as *web.Scope, in *visitsInput) (*visitsOutput, error) {
+	sp, visits, why, err := s.visits(ctx, as, in)
 	if err != nil {
 		return nil, err
 	}
-	out := &visitsOutput{Body: []visitOut{}}
+	out := &visitsOutput{}
+	out.Body.Visits, out.Body.Why = []visitOut{}, why
 	for _, v := range visits {
-		out.Body = append(out.Body, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy,
+		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy,
 			Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
 			BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
-			Marks: v.Marks, Says: v.Says(zone)})
+			Marks: v.Marks, Says: v.Says(sp.Clock)})
 	}
 	return out, nil
 }
 
 func (s service) calendar(ctx context.Context, as *web.Scope, in *visitsInput) (*web.File, error) {
-	sp, visits, err := s.visits(ctx, as, in)
+	sp, visits, _, err := s.visits(ctx, as, in)
 	if err != nil {
 		return nil, err
 	}
-	zone, err := time.LoadLocation(sp.Water.TimeZone)
-	if err != nil {
-		return nil, err
-	}
-	raw, err := calendar.Visits(sp.ID.String(), sp.Name, visits, zone, as.Now())
+	raw, err := calendar.Visits(sp.ID.String(), sp.Name, visits, sp.Clock, as.Now())
 	return web.Attached("windows.ics", "text/calendar; charset=utf-8", raw), err
 }
 
-func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (*store.Spot, []ground.Visit, error) {
-	sp, err := s.Store.Spot(ctx, as.Angler, in.ID)
+func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (sp *store.Spot, visits []ground.Visit, why string, err error) {
+	sp, err = s.Store.Spot(ctx, as.Angler, in.ID)
 	if err != nil {
-		return nil, nil, err
+		return nil, nil, "", err
 	}
 	from := as.At(in.From)
 	to := in.To.UTC()
@@ -95,11 +104,15 @@ func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (*s
 		to = from.Add(usualVisits)
 	}
 	if y := from.Year(); y < 1900 || y > 2100 || to.Sub(from) > longestVisits || to.Before(from) {
-		return nil, nil, web.Wrong("query.to", fmt.Errorf("expected an interval of at most 62 days forward in time, between 1900 and 2100"))
+		return nil, nil, "", web.Wrong("query.to", fmt.Errorf("expected an interval of at most 62 days forward in time, between 1900 and 2100"))
 	}
 	c, err := tide.Over(sp.Tide, from, to)
 	if err != nil {
-		return nil, nil, err
+		return nil, nil, "", err
 	}
-	return sp, sp.Visits(c, time.Duration(in.MarginMin*float64(time.Minute)), in.Daylight), nil
+	margin := time.Duration(in.MarginMin * float64(time.Minute))
+	if visits = sp.Visits(c, margin, in.Daylight); len(visits) == 0 {
+		why = sp.NoVisit(c, margin, in.Daylight)
+	}
+	return sp, visits, why, nil
 }

@@ -184,11 +184,11 @@ export const api = {
         },
       }),
     ),
-  windows: (
+  visits: (
     id: string,
     query: { from: string; to: string; margin_min: number; daylight: boolean },
     signal?: AbortSignal,
-  ) => settle(client.GET('/v1/spots/{id}/windows', { params: { path: { id }, query }, signal })),
+  ) => settle(client.GET('/v1/spots/{id}/visits', { params: { path: { id }, query }, signal })),
   shelter: (id: string, wind_ms: number, signal?: AbortSignal) =>
     settle(client.GET('/v1/spots/{id}/shelter', { params: { path: { id }, query: { wind_ms } }, signal })),
   pier: (id: string, time: string, signal?: AbortSignal) =>

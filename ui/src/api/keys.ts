@@ -19,7 +19,7 @@ export const keys = {
 const ofReadings = [
   'state',
   'ribbon',
-  'windows',
+  'visits',
   'chart',
   'conditions',
   'advise',

@@ -1117,6 +1117,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same, and why where there is none */
+        get: operations["spotVisits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/windows": {
         parameters: {
             query?: never;
@@ -1865,6 +1882,8 @@ export interface components {
             time: string;
         };
         ChartSpot: {
+            /** @description the zone whose rule closes it now */
+            closed_by?: string;
             /** Format: date-time */
             closes?: string;
             closing: boolean;
@@ -4692,6 +4711,11 @@ export interface components {
             /** Format: date-time */
             sure_until?: string;
         };
+        VisitsOutputBody: {
+            visits: components["schemas"]["VisitOut"][];
+            /** @description why there is none */
+            why?: string;
+        };
         VocabularyOut: {
             name: string;
             /** @description of a measure */
@@ -6549,7 +6573,7 @@ export interface operations {
                 format: "gpx" | "geojson" | "kml" | "csv";
                 /** @description what to do with private spots */
                 private?: "leave_out" | "blur" | "include";
-                /** @description how far a blurred spot may be moved */
+                /** @description how far a blurred spot may be moved: 100, 200, 500 m and so on up to 20 km; others are rounded up */
                 blur_m?: number;
             };
             header?: never;
@@ -9260,6 +9284,73 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SpotTideOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotVisits: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                /** @description three days on if left out */
+                to?: string;
+                /** @description minutes to be out before the way shuts */
+                margin_min?: number;
+                /** @description only from civil dawn to civil dusk */
+                daylight?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitsOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -167,7 +167,7 @@ describe('how one goes', () => {
     expect(going.plan).toEqual({ margin: 20, daylight: false });
     act(() => going.setPlan({ margin: 60, daylight: true }));
     await waitFor(() =>
-      expect(vi.mocked(api.windows).mock.calls.at(-1)![1]).toMatchObject({ margin_min: 60, daylight: true }),
+      expect(vi.mocked(api.visits).mock.calls.at(-1)![1]).toMatchObject({ margin_min: 60, daylight: true }),
     );
     cleanup();
     await opened();

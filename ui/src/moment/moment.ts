@@ -52,6 +52,8 @@ export interface Going {
   plan: Plan;
   setPlan: (p: Plan) => void;
   visits: Visit[];
+  /** Why there is none. */
+  why?: string;
 }
 
 export const PlaceContext = createContext<Place | null>(null);

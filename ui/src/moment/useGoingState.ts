@@ -21,10 +21,10 @@ function stored(): Plan {
 /** How one goes to a spot, remembered, and the visits that follow from it. */
 export function useGoingState(spotId: string, from: number): Going {
   const [plan, set] = useState(stored);
-  const { data: visits } = useQuery({
-    queryKey: ['windows', spotId, from, plan],
+  const { data } = useQuery({
+    queryKey: ['visits', spotId, from, plan],
     queryFn: ({ signal }) =>
-      api.windows(
+      api.visits(
         spotId,
         {
           from: new Date(from).toISOString(),
@@ -40,5 +40,8 @@ export function useGoingState(spotId: string, from: number): Going {
     localStorage.setItem(planKey, JSON.stringify(p));
     set(p);
   }, []);
-  return useMemo(() => ({ plan, setPlan, visits: visits ?? none }), [plan, setPlan, visits]);
+  return useMemo(
+    () => ({ plan, setPlan, visits: data?.visits ?? none, why: data?.why }),
+    [plan, setPlan, data],
+  );
 }

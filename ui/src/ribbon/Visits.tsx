@@ -30,7 +30,9 @@ export function Visits(props: {
       })}
       {visits.map((v, i) => {
         const whole = bar(v.opens, v.closes);
-        const best = v.best_from ? bar(v.best_from, v.best_until) : undefined;
+        // What is missing of it is the visit's own end.
+        const best =
+          v.best_from || v.best_until ? bar(v.best_from ?? v.opens, v.best_until ?? v.closes) : undefined;
         return (
           whole && (
             <g key={i} data-visit={v.opens ?? 'open'}>
@@ -43,7 +45,7 @@ export function Visits(props: {
                   y={y}
                   height={5}
                   rx={2.5}
-                  aria-label={`best ${clock(v.best_from!, zone)}–${clock(v.best_until!, zone)}`}
+                  aria-label={`best ${v.best_from ? clock(v.best_from, zone) : ''}–${v.best_until ? clock(v.best_until, zone) : ''}`}
                 />
               )}
             </g>

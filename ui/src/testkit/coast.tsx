@@ -177,7 +177,7 @@ const target = (id: string, name: string) => ({
 export function serve() {
   vi.spyOn(api, 'kinds').mockResolvedValue(kinds);
   vi.spyOn(api, 'state').mockResolvedValue(state);
-  vi.spyOn(api, 'windows').mockResolvedValue([]);
+  vi.spyOn(api, 'visits').mockResolvedValue({ visits: [] });
   vi.spyOn(api, 'spells').mockResolvedValue({ spells: [] } as never);
   vi.spyOn(api, 'targets').mockResolvedValue([target('drum', 'Red drum'), target('trout', 'Seatrout')]);
   vi.spyOn(api, 'ribbon').mockImplementation((_, from, hours) =>

@@ -8,6 +8,7 @@ const going: Record<string, string> = { 'on foot': 'walk', wading: 'walk', kayak
 /** When it shuts, or opens next. */
 function when(s: ChartSpot): string {
   if (s.open) return s.closes ? `until ${clock(s.closes, s.time_zone)}` : 'open';
+  if (s.closed_by) return `closed by ${s.closed_by}`;
   return s.opens ? `from ${clock(s.opens, s.time_zone)}` : 'shut';
 }
 

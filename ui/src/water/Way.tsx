@@ -55,7 +55,12 @@ export function Way() {
             </li>
           );
         })}
-        {shown.length === 0 && <li className="quiet">No time is long enough for that margin.</li>}
+        {shown.length === 0 && (
+          <li className="quiet">
+            {going.why ??
+              (going.visits.length > 0 ? 'None after this moment, as far as was looked.' : 'One moment…')}
+          </li>
+        )}
       </ul>
       <a className="small" href={`/api/v1/spots/${here.spot.id}/windows.ics?${calendar}`} download>
         Two weeks of it as a calendar
