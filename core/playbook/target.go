@@ -20,6 +20,8 @@ type Target struct {
 	// Weight is the length–weight relation, from memory unless the origin says
 	// otherwise.
 	Weight tackle.Curve
+	// LongestM is the longest known, metres, from memory; 0: not said.
+	LongestM float64
 	// Senses it feeds by: sight, scent, both.
 	Senses string
 	// Columns of the water it feeds in.
@@ -68,7 +70,7 @@ var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tac
 var aspects = []string{"warmth", "cold", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes", "eats"}
 
 func (b *Book) readTarget(n node) error {
-	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "senses", "column", "feeds", "gone_below", "best",
+	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds", "gone_below", "best",
 		"away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions", "note", "says")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
@@ -81,6 +83,9 @@ func (b *Book) readTarget(n node) error {
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
+	if _, there := r.in["longest"]; there {
+		t.LongestM = r.quantity("longest", quantity.Length, true)
+	}
 	if _, there := r.in["gone_below"]; there {
 		c := r.quantity("gone_below", quantity.Temperature, true)
 		t.GoneBelowC = &c

@@ -17,6 +17,7 @@ type sourceTarget struct {
 	Origin    string            `yaml:"origin"`
 	WeightA   float64           `yaml:"weight_a"`
 	WeightB   float64           `yaml:"weight_b"`
+	Longest   string            `yaml:"longest,omitempty"`
 	Senses    string            `yaml:"senses"`
 	Column    []string          `yaml:"column,flow"`
 	Feeds     sourceSpan        `yaml:"feeds,flow"`
@@ -50,6 +51,9 @@ func (t *Target) Source() ([]byte, error) {
 		Senses: t.Senses, Column: t.Columns, Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives, Likes: t.Likes,
 		Eats: t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, Cautions: t.Cautions, Note: t.Note, Says: t.says}
+	if t.LongestM > 0 {
+		out.Longest = number(t.LongestM, "m")
+	}
 	if t.GoneBelowC != nil {
 		out.GoneBelow = number(*t.GoneBelowC, "°C")
 	}

@@ -28,8 +28,7 @@ func (s *Spot) local(t time.Time) time.Time {
 
 // allowed are the times within an interval in which no rule closes the spot.
 func (s *Spot) allowed(from, to time.Time) []ground.Window {
-	var out []ground.Window
-	var open bool
+	out, open := []ground.Window{}, false // empty, not nil: closed throughout
 	for day := from; day.Before(to); day = nextDay(s.local(day)) {
 		z := s.Closing(day)
 		switch {

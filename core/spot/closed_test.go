@@ -39,6 +39,7 @@ func TestASeasonClosesTheSpot(t *testing.T) {
 	}
 	after := over(midnight, midnight.AddDate(0, 0, 3))
 	assert.Empty(t, s.Open(after))
+	assert.Empty(t, s.Visits(after, 0, false))
 	assert.Equal(t, "Nursery closes it all that time.", s.NoVisit(after, 0, false))
 	title, says := s.SayWay(s.Open(after), midnight.Add(time.Hour), zone)
 	assert.Equal(t, "Closed by Nursery", title)

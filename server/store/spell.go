@@ -32,6 +32,7 @@ type SpellWater struct {
 	TideLevelM       float64 `db:"tide_level_m"`
 	TideDirection    string  `db:"tide_direction"`
 	TideThird        int     `db:"tide_third"`
+	TideSays         string  `db:"tide_says"`
 	TideRateMPerH    float64 `db:"tide_rate_m_per_h"`
 	SunAltitudeDeg   float64 `db:"sun_altitude_deg"`
 	Light            string  `db:"light"`
@@ -41,7 +42,7 @@ type SpellWater struct {
 
 // WaterAt freezes a moment for the log.
 func WaterAt(m *spot.Moment) SpellWater {
-	return SpellWater{TideLevelM: m.LevelM, TideDirection: m.Stage.Direction.String(), TideThird: m.Stage.Third,
+	return SpellWater{TideLevelM: m.LevelM, TideDirection: m.Stage.Direction.String(), TideThird: m.Stage.Third, TideSays: m.Stage.String(),
 		TideRateMPerH: m.Stage.RateMPerH, SunAltitudeDeg: m.Sun.Altitude, Light: m.Light().String(),
 		MoonIllumination: m.Phase.Illumination, MoonPhase: m.Phase.Name()}
 }
@@ -120,7 +121,7 @@ func observed(readings []conditions.Reading) string {
 }
 
 const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.ended_at, p.rods, p.mark, p.approach, p.offering, p.note,
-	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light, p.moon_illumination, p.moon_phase`
+	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light, p.moon_illumination, p.moon_phase`
 
 // PutSpell stores a spell and the catches given with it, all or none. Writing
 // the same again changes nothing; writing over a newer revision is a
@@ -186,7 +187,7 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (rev
 	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,
 		ended_at = :ended_at,
 		rods = :rods, mark = :mark, approach = :approach, offering = :offering, note = :note, revision = :revision,
-		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_rate_m_per_h = :tide_rate_m_per_h,
+		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_says = :tide_says, tide_rate_m_per_h = :tide_rate_m_per_h,
 		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
 		WHERE id = :id`, sp); err != nil {
 		return 0, false, err
@@ -202,10 +203,10 @@ func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) e
 	}{sp, angler}
 	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark,
 		approach,
-		offering, note, tide_level_m, tide_direction, tide_third, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase)
+		offering, note, tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase)
 		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note,
 			:tide_level_m,
-		:tide_direction, :tide_third, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination, :moon_phase)`, row); err != nil {
+		:tide_direction, :tide_third, :tide_says, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination, :moon_phase)`, row); err != nil {
 		return err
 	}
 	return writeReadings(ctx, tx, sp)

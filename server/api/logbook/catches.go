@@ -85,7 +85,7 @@ func (s service) putCatch(ctx context.Context, as *web.Scope, in *catchInput) (*
 	if err != nil {
 		return nil, err
 	}
-	entry, err := n.catchEntry(in.Body.CatchIn, sought, sp.EndedAt, "body")
+	entry, err := n.catchEntry(in.Body.CatchIn, sought, span{sp.StartedAt, sp.EndedAt}, as.Units, "body")
 	if err != nil {
 		return nil, err
 	}

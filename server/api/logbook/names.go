@@ -1,10 +1,14 @@
 package logbook
 
 import (
+	"cmp"
 	"context"
+	"errors"
+	"fmt"
 	"time"
 
 	"greypebble/core/playbook"
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
@@ -29,24 +33,43 @@ func (n namer) target(id string) (name, inSentence string) {
 	return id, id
 }
 
-// catchEntry of what was said of a catch; where names its place in the body.
-func (n namer) catchEntry(c CatchIn, sought *playbook.Target, ended time.Time, where string) (store.CatchEntry, error) {
-	e := store.CatchEntry{Target: sought.ID, CaughtAt: ended, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note}
+// span of a spell.
+type span struct{ from, to time.Time }
+
+// holds a time, to the minute: that is how people write it down.
+func (s span) holds(t time.Time) bool {
+	return !t.Before(s.from.Add(-time.Minute)) && !t.After(s.to.Add(time.Minute))
+}
+
+// catchEntry of what was said of a catch in a spell; where names its place in the body.
+func (n namer) catchEntry(c CatchIn, sought *playbook.Target, spell span, u quantity.Units, where string) (store.CatchEntry, error) {
+	e := store.CatchEntry{Target: sought.ID, CaughtAt: spell.to, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note}
 	if c.Target != "" {
 		target, err := n.book.Target(c.Target)
 		if err != nil {
 			return e, web.Wrong(where+".target", err)
 		}
-		e.Target = target.ID
+		e.Target, sought = target.ID, target
+	}
+	if ask := sought.Doubt(c.LengthM, c.MassKg, u); ask != "" && !c.Sure {
+		field := ".length_m"
+		if c.LengthM == nil || *c.LengthM <= sought.LongestM {
+			field = ".mass_kg"
+		}
+		return e, web.Wrong(where+field, errors.New(ask+" Say that you are sure."))
 	}
 	if !c.CaughtAt.IsZero() {
 		e.CaughtAt = c.CaughtAt.UTC().Truncate(time.Millisecond)
+	}
+	if !spell.holds(e.CaughtAt) {
+		return e, web.Wrong(where+".caught_at", fmt.Errorf("a catch lies within its spell, from %s to %s", spell.from.Format(time.RFC3339),
+			spell.to.Format(time.RFC3339)))
 	}
 	return e, nil
 }
 
 func waterOf(w store.SpellWater) WaterOut {
-	return WaterOut{TideLevelM: w.TideLevelM, TideStage: tide.SayThird(w.TideDirection, w.TideThird), TideDirection: w.TideDirection,
+	return WaterOut{TideLevelM: w.TideLevelM, TideStage: cmp.Or(w.TideSays, tide.SayThird(w.TideDirection, w.TideThird)), TideDirection: w.TideDirection,
 		TideThird: w.TideThird, TideRateMPerH: w.TideRateMPerH, SunAltitudeDeg: w.SunAltitudeDeg, Light: w.Light,
 		MoonIllumination: w.MoonIllumination, MoonPhase: w.MoonPhase}
 }

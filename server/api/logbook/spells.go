@@ -2,6 +2,7 @@ package logbook
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"slices"
 	"time"
@@ -9,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/core/conditions"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/desk"
@@ -23,6 +25,7 @@ type CatchIn struct {
 	MassKg   *float64  `json:"mass_kg,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"500"`
 	Kept     bool      `json:"kept,omitempty"`
 	Note     string    `json:"note,omitempty" maxLength:"1000"`
+	Sure     bool      `json:"sure,omitempty" doc:"it really was longer or heavier than the longest known"`
 	Revision int       `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
 }
 
@@ -135,8 +138,12 @@ func (s service) registerSpells(api huma.API) {
 		})
 }
 
-// longestSpell keeps a slip of the pen out of the log.
-const longestSpell = 24 * time.Hour
+const (
+	// longestSpell keeps a slip of the pen out of the log.
+	longestSpell = 24 * time.Hour
+	// early is how far somebody's clock may be ahead of the server's.
+	early = 5 * time.Minute
+)
 
 func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*spellOutput, error) {
 	b := &in.Body
@@ -144,6 +151,10 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 	if ended.Before(started) {
 		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell must not end (%s) before it starts (%s)", ended.Format(time.RFC3339),
 			started.Format(time.RFC3339)))
+	}
+	if ended.After(as.Now().Add(early)) {
+		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell is logged when it is over; this one ends %s, which is to come",
+			ended.Format(time.RFC3339)))
 	}
 	if ended.Sub(started) > longestSpell {
 		return nil, web.Wrong("body.ended_at", fmt.Errorf("a spell lasts at most 24 h; enter a longer one in parts"))
@@ -174,8 +185,11 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 		SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: target.ID, StartedAt: started, EndedAt: ended, Rods: max(b.Rods, 1),
 			Mark: b.Mark, Approach: b.Approach, Offering: b.Offering, Note: b.Note},
 		SpellWater: store.WaterAt(&m), Readings: store.ReadingsAt(&m)}
+	if err := s.asBefore(ctx, as, &spell, said); err != nil {
+		return nil, err
+	}
 	for i, c := range b.Catches {
-		entry, err := n.catchEntry(c.CatchIn, target, ended, fmt.Sprintf("body.catches[%d]", i))
+		entry, err := n.catchEntry(c.CatchIn, target, span{started, ended}, as.Units, fmt.Sprintf("body.catches[%d]", i))
 		if err != nil {
 			return nil, err
 		}
@@ -186,6 +200,30 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 		return nil, err
 	}
 	return &spellOutput{n.spell(stored)}, nil
+}
+
+// asBefore keeps of a spell that is changed what the change does not touch: its catches lie
+// in it, and what was read then stays, with whose reading it was and when. What is read of
+// the water now may have been thinned out since.
+func (s service) asBefore(ctx context.Context, as *web.Scope, spell *store.Spell, said []conditions.Reading) error {
+	old, err := s.Store.Spell(ctx, as.Angler, spell.ID)
+	if errors.Is(err, store.ErrNotFound) {
+		return nil
+	}
+	if err != nil {
+		return err
+	}
+	during := span{spell.StartedAt, spell.EndedAt}
+	for _, c := range old.Catches {
+		if !during.holds(c.CaughtAt) {
+			return web.Wrong("body.ended_at", fmt.Errorf("a catch of this spell at %s would lie outside it", c.CaughtAt.Format(time.RFC3339)))
+		}
+	}
+	if old.SpotID == spell.SpotID && old.StartedAt.Equal(spell.StartedAt) && old.EndedAt.Equal(spell.EndedAt) {
+		spell.Readings = conditions.Kept(old.Readings, said, spell.Readings)
+		spell.SpellWater = old.SpellWater
+	}
+	return nil
 }
 
 // write a spell, and say how it is stored: as it was given if all of it is new; otherwise it

@@ -5,6 +5,7 @@ import (
 	"greypebble/testkit"
 	"net/http"
 	"testing"
+	"time"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
@@ -96,4 +97,63 @@ func TestAMarkIsPutOnTheMap(t *testing.T) {
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "a spot of its own")
 	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", mark, object{"name": "x", "kind": "wreckage", "at": at}, &p))
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "moss").Do("PUT", mark, object{"name": "x", "kind": "timber", "at": at}, nil))
+}
+
+func TestAWaterIsRemovedWithWhatItHoldsOnlyWhenTold(t *testing.T) {
+	c, other := kit.Fresh(t, "wren"), kit.Fresh(t, "moss")
+	water := c.ID("Sedge Sound")
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), testkit.ASpell(c.ID("Kettle Bar")), nil))
+	assert.Equal(t, http.StatusNotFound, other.Do("DELETE", "/waters/"+water+"?everything=true", nil, nil))
+	var p problem
+	require.Equal(t, http.StatusConflict, c.Do("DELETE", "/waters/"+water, nil, &p))
+	assert.Regexp(t, `^Sedge Sound holds \d+ spots, 1 spell.* and .*\. All of it would go with it\.$`, p.Detail)
+	require.Equal(t, http.StatusOK, c.Do("GET", "/waters/"+water, nil, nil), "nothing went")
+	require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/waters/"+water+"?everything=true", nil, nil))
+	assert.Equal(t, http.StatusNotFound, c.Do("GET", "/waters/"+water, nil, nil))
+	assert.Equal(t, http.StatusNotFound, c.Do("GET", "/spots/"+c.ID("Kettle Bar"), nil, nil))
+	for _, path := range []string{"/spots", "/chart", "/spells", "/stations"} {
+		assert.Equal(t, http.StatusOK, c.Do("GET", path, nil, new(string)), path)
+	}
+}
+
+// A season closes a spot in the list, in its state, in its ribbon and in its windows.
+func TestASeasonClosesEverywhere(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	bar := c.ID("Kettle Bar")
+	var at struct{ Lat, Lon float64 }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+bar, nil, &at))
+	ring := []object{{"lat": at.Lat - 0.01, "lon": at.Lon - 0.01}, {"lat": at.Lat - 0.01, "lon": at.Lon + 0.01}, {"lat": at.Lat + 0.02, "lon": at.Lon}}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/zones/"+uuid.NewString()+"?water_id="+c.ID("Sedge Sound"), object{"name": "Nursery",
+		"kind": "seasonal", "says": "No fishing from 1 November", "source": "invented", "checked_on": "2026-10-01", "from_md": 1101, "to_md": 228, "ring": ring}, nil))
+	for n := range 12 {
+		when := testkit.Now.Add(time.Duration(n) * time.Hour).Format(time.RFC3339)
+		var chart struct {
+			Spots []struct {
+				ID       string
+				Open     bool
+				ClosedBy string `json:"closed_by"`
+			}
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", "/chart?time="+when, nil, &chart))
+		for _, s := range chart.Spots {
+			if s.ID == bar {
+				assert.False(t, s.Open, when)
+				assert.Equal(t, "Nursery", s.ClosedBy)
+			}
+		}
+		var state struct {
+			Open    bool
+			Windows []object
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+bar+"/state?time="+when, nil, &state))
+		assert.False(t, state.Open)
+		assert.Empty(t, state.Windows)
+	}
+	var visits struct {
+		Visits []object
+		Why    string
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+bar+"/visits", nil, &visits))
+	assert.Empty(t, visits.Visits)
+	assert.Equal(t, "Nursery closes it all that time.", visits.Why)
 }

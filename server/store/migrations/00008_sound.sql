@@ -11,6 +11,9 @@ ALTER TABLE angler MODIFY name VARCHAR(60) CHARACTER SET utf8mb4 COLLATE utf8mb4
 -- What exported positions are moved by, so that nobody can work it out from the ids.
 ALTER TABLE angler ADD COLUMN IF NOT EXISTS secret VARBINARY(32) NULL;
 
+-- The tide of a spell in the words the spot had for it then, slack water among them.
+ALTER TABLE spell ADD COLUMN IF NOT EXISTS tide_says VARCHAR(40) NOT NULL DEFAULT '';
+
 -- Two devices write over one another only knowingly.
 ALTER TABLE water ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
 ALTER TABLE station ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
@@ -22,5 +25,6 @@ ALTER TABLE surge DROP COLUMN revision;
 ALTER TABLE zone DROP COLUMN revision;
 ALTER TABLE station DROP COLUMN revision;
 ALTER TABLE water DROP COLUMN revision;
+ALTER TABLE spell DROP COLUMN tide_says;
 ALTER TABLE angler DROP COLUMN secret;
 DROP INDEX reading_time ON reading;

@@ -1831,6 +1831,8 @@ export interface components {
             revision?: number;
             /** Format: uuid */
             spell_id: string;
+            /** @description it really was longer or heavier than the longest known */
+            sure?: boolean;
             /** @description the spell's if left out */
             target?: string;
         };
@@ -3569,7 +3571,16 @@ export interface components {
         ReadingOut: {
             kind: string;
             origin: string;
+            /** @description where in the water it was taken */
+            place?: string;
+            /** @description in a word, where there is one: stained */
+            says?: string;
             source: string;
+            /**
+             * Format: double
+             * @description how far off it may be, one standard deviation
+             */
+            spread?: number;
             /** Format: date-time */
             time: string;
             unit: string;
@@ -3910,6 +3921,8 @@ export interface components {
              * @description the one you read; 0 for a new one
              */
             revision?: number;
+            /** @description it really was longer or heavier than the longest known */
+            sure?: boolean;
             /** @description the spell's if left out */
             target?: string;
         };

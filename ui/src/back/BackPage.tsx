@@ -195,6 +195,19 @@ function SpellDetail({ s }: { s: Spell }) {
     mutationFn: () => api.deleteSpell(s.id),
     onSuccess: () => invalidate('log'),
   });
+  const release = useMutation({
+    mutationFn: (id: string) => api.deleteCatch(id),
+    onSuccess: () => invalidate('log'),
+  });
+  const askOf = (id: string, what: string) =>
+    modal.confirm({
+      title: `Take this ${what} out of the log?`,
+      content: 'The spell stays. This cannot be undone.',
+      okText: 'Take it out',
+      cancelText: 'Keep',
+      okButtonProps: { danger: true },
+      onOk: () => release.mutateAsync(id),
+    });
   const ask = () =>
     modal.confirm({
       title: 'Remove this spell from the log?',
@@ -259,7 +272,15 @@ function SpellDetail({ s }: { s: Spell }) {
                 : c.mass_estimate_kg
                   ? `, about ${fixed(c.mass_estimate_kg, 1)} kg by its length`
                   : ''}
-              , {c.kept ? 'kept' : 'released'}
+              , {c.kept ? 'kept' : 'released'}{' '}
+              <Button
+                size="small"
+                type="text"
+                aria-label={`Take the ${c.target_in_sentence} of ${clock(c.caught_at, s.time_zone)} out`}
+                onClick={() => askOf(c.id, c.target_in_sentence)}
+              >
+                take out
+              </Button>
             </li>
           ))}
         </ul>

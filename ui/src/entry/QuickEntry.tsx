@@ -8,7 +8,7 @@ import { useSpotState } from '../conditions/useSpotState';
 import { useKinds, type Kind, type Kinds } from '../conditions/kinds';
 import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
-import { useGiven, useMoment, usePlace } from '../moment/moment';
+import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
 import { last, remember, type Entry } from './entry';
 import './entry.css';
 
@@ -66,9 +66,13 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   const ahead = !!moment.frame && Date.parse(moment.frame.time) > present.getTime() + 300_000;
   const ended = old ? old.ended_at : moment.frame && !ahead ? moment.frame.time : present.toISOString();
   const seed = { ...last(), ...dropEmpty(entry) };
+  // The tide kept with a spell is that of its middle, so that is what is shown.
+  const minutes = Form.useWatch('minutes', form) ?? 30;
+  const middle = Date.parse(ended) - minutes * 30_000;
+  const filled = moment.ribbon?.frames[nearest(moment.ribbon.frames, middle)];
 
   const save = useMutation({
-    mutationFn: (f: Fields) => api.putSpell(ids.spell, body(f)),
+    mutationFn: (f: Fields & { sure?: boolean }) => api.putSpell(ids.spell, body(f)),
     onSuccess: (s) => {
       remember({ target: s.target, approach: s.approach, offering: s.offering, mark: s.mark });
       void invalidate('log');
@@ -79,7 +83,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
     },
   });
 
-  function body(f: Fields): SpellIn {
+  function body(f: Fields & { sure?: boolean }): SpellIn {
     const readings: ReadingIn[] = overridable.flatMap(({ kind }) => {
       const v = f.readings?.[kind];
       return typeof v === 'number' ? [{ kind, value: v }] : [];
@@ -93,6 +97,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
       ...(f.length_cm ? { length_m: f.length_cm / 100 } : {}),
       ...(f.mass_kg ? { mass_kg: f.mass_kg } : {}),
       ...(f.kept ? { kept: true } : {}),
+      ...(f.sure ? { sure: true } : {}),
     };
     return {
       spot_id: old?.spot_id ?? here.spot.id,
@@ -111,6 +116,10 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   }
 
   const error = save.error instanceof Problem ? save.error : null;
+  // A fish longer than any known is asked about, not refused.
+  const doubted = error?.fields.some(
+    (f) => /\.(length_m|mass_kg)$/.test(f.location) && f.message.includes('?'),
+  );
   const adding = kind === 'catch' && !old?.catches.length;
   return (
     <Form
@@ -126,7 +135,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         offering: old ? old.offering : seed.offering,
         mark: (old ? old.mark : seed.mark) || undefined,
         note: old?.note ?? entry?.note,
-        readings: observed(old, given.readings),
+        readings: observed(kinds, old, given.readings),
       }}
     >
       {!old && (
@@ -151,8 +160,8 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
             ? `${old.tide_stage}, ${metres(old.tide_level_m)}, ${old.light}, ${old.moon_phase}`
             : ahead
               ? 'The ribbon shows a time to come; this is logged for now. Tide, light and moon are filled in.'
-              : moment.frame
-                ? `Filled in: ${moment.frame.stage}, ${metres(moment.frame.level_m)}, ${moment.frame.light} light, moon.`
+              : filled
+                ? `Filled in for the middle of it: ${filled.stage}, ${metres(filled.level_m)}, ${filled.light} light, moon.`
                 : ''}
         </p>
       </div>
@@ -236,6 +245,14 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
           {error?.status === 409
             ? `This spell was changed elsewhere meanwhile: ${error.fields.map((f) => f.location.replace('body.', '')).join(', ')}. Close and look at it again.`
             : save.error.message}
+          {doubted && (
+            <>
+              {' '}
+              <Button size="small" onClick={() => save.mutate({ ...form.getFieldsValue(), sure: true })}>
+                It was: log it
+              </Button>
+            </>
+          )}
         </div>
       )}
       <div className="entry-save">
@@ -256,8 +273,14 @@ function dropEmpty<T extends object>(o: T): Partial<T> {
   return Object.fromEntries(Object.entries(o).filter(([, v]) => v !== undefined && v !== '')) as Partial<T>;
 }
 
+/** A value as finely as its kind is written; what comes back so is still the same reading. */
+const written = (n: ReturnType<Kinds['of']>, value: number) =>
+  n ? Number(value.toFixed(n.decimals)) : value;
+
 /** The readings the angler gave: those of a stored spell, or those overruled on screen. */
-function observed(old: Spell | undefined, current: ReadingIn[]): Partial<Record<Kind, number>> {
+function observed(kinds: Kinds, old: Spell | undefined, current: ReadingIn[]): Partial<Record<Kind, number>> {
   const list = old ? old.readings.filter((r) => r.origin === 'observed') : current;
-  return Object.fromEntries(list.map((r) => [r.kind, r.value]));
+  return Object.fromEntries(
+    list.map((r) => [r.kind, r.value === undefined ? undefined : written(kinds.of(r.kind), r.value)]),
+  );
 }

@@ -132,6 +132,26 @@ describe('quick entry', () => {
     expect(second![0]).toBe(first![0]);
     expect(second![1].catches![0]!.id).toBe(first![1].catches![0]!.id);
   });
+  it('asks about a fish longer than any known, and logs it when told to', async () => {
+    put.mockRejectedValueOnce(
+      new Problem(422, 'A 3.9 m drum?', [{ location: 'body.catches[0].length_m', message: 'A 3.9 m drum?' }]),
+    );
+    const onClose = await opened({ kind: 'catch', target: 'drum' });
+    type('Length', '390');
+    send('Log the catch');
+    expect((await screen.findByRole('alert')).textContent).toContain('A 3.9 m drum?');
+    send('It was: log it');
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    expect(put.mock.calls[0]![1].catches![0]).not.toHaveProperty('sure');
+    expect(put.mock.calls[1]![1].catches![0]).toMatchObject({ length_m: 3.9, sure: true });
+  });
+  it('shows the tide of the middle of the spell, which is what is kept', async () => {
+    await opened({ kind: 'blank', target: 'drum' });
+    const said = () => document.querySelector('.entry-where .quiet')!.textContent;
+    const before = said();
+    type('Fished for', '240');
+    await waitFor(() => expect(said()).not.toBe(before));
+  });
 });
 
 describe('changing a spell', () => {
@@ -145,7 +165,7 @@ describe('changing a spell', () => {
   });
   const old = spell({
     readings: [
-      reading('water_temp_c', 11, 'observed'),
+      reading('water_temp_c', 11.0371, 'observed'),
       reading('swell_height_m', 0.4, 'observed'),
       reading('wind_speed_ms', 3, 'forecast'),
     ],
