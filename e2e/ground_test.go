@@ -106,20 +106,31 @@ func TestTheWayOutOfTheBackLake(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
 	choose(t, p, "Lantern Lake")
 	says := `document.querySelector('.visits').innerText`
-	require.NoError(t, p.Wait(says+`.includes('be out by')`))
+	require.NoError(t, p.Wait(says+`.includes('Lantern Refuge closes it all that time.')`))
+	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('Closed by Lantern Refuge')`))
+	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('No fishing from 1 November')`), "with its rule")
+	_, err := browser.Eval[any](p, `(async () => {
+		const state = await (await fetch('/api/v1/waters/'+(await (await fetch('/api/v1/spots')).json()).find((s) => s.name === 'Lantern Lake').water_id)).json();
+		const zone = state.zones.find((z) => z.name === 'Lantern Refuge');
+		await fetch('/api/v1/zones/' + zone.id, {method: 'DELETE'});
+		location.reload();
+	})()`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.visits') && `+says+`.includes('be out by')`))
 	before := eval[string](t, p, says)
 	assert.Contains(t, before, "too little water over the sill")
-	assert.Regexp(t, `Opens \d\d:\d\d, best \d\d:\d\d–\d\d:\d\d, be out by \d\d:\d\d`, before)
+	assert.Regexp(t, `Opens \d\d:\d\d, be out by (\w+ )?\d\d:\d\d`, before)
 	require.NoError(t, p.Click("Margin"))
 	require.NoError(t, p.Click("60 min"))
 	require.NoError(t, p.Wait(fmt.Sprintf(`%s !== %q && %s.includes('be out by')`, says, before, says)))
 	assert.Positive(t, eval[int](t, p, `document.querySelectorAll('.ribbon .visit').length`))
-	assert.Positive(t, eval[int](t, p, `document.querySelectorAll('.ribbon .best').length`))
 	calendar := eval[string](t, p, `fetch(document.querySelector('.visits a').href).then((r) => r.text())`)
 	assert.Contains(t, calendar, "BEGIN:VEVENT")
 	assert.Contains(t, calendar, "SUMMARY:Lantern Lake")
-	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('Lantern Refuge')`), "the zone's rule stands first")
 	noViolations(t, p, "visits")
+	choose(t, p, "Kettle Bar")
+	require.NoError(t, p.Wait(says+`.includes('best ')`), "where it is better for a part of the visit")
+	assert.Positive(t, eval[int](t, p, `document.querySelectorAll('.ribbon .best').length`))
 }
 
 // A spot put on the map, its section cut from the depths and then drawn by hand,

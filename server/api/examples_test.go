@@ -115,6 +115,7 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /spots/{id}/shelter":             {path: one, query: map[string]string{"wind_ms": "8"}},
 		"GET /spots/{id}/state":               {path: one, query: map[string]string{"time": when}},
 		"GET /spots/{id}/tide":                {path: one},
+		"GET /spots/{id}/visits":              {path: one, query: map[string]string{"from": when, "to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},
 		"GET /spots/{id}/windows":             {path: one, query: map[string]string{"from": when, "to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},
 		"GET /spots/{id}/windows.ics":         {path: one, query: map[string]string{"from": when, "to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},
 		"POST /stations/read":                 {body: "name,amplitude_m,phase_deg\nM2,0.6,120\n"},

@@ -41,7 +41,10 @@ type beginning struct {
 }
 
 func (b *beginning) WriteHeader(status int) {
-	b.begun = true
+	if b.begun && status >= http.StatusOK {
+		return // a session that could not be kept is told too late
+	}
+	b.begun = b.begun || status >= http.StatusOK
 	b.ResponseWriter.WriteHeader(status)
 }
 

@@ -62,7 +62,7 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		"its ribbon":         {8, get("/spots/" + id + "/ribbon")},
 		"the chart":          {11, get("/chart")},
 		"its conditions":     {9, get("/conditions?spot_id=" + id)},
-		"a catch logged": {14, func() {
+		"a catch logged": {15, func() {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))

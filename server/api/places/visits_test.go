@@ -23,9 +23,24 @@ type visit struct {
 	SureFrom             *time.Time `json:"sure_from"`
 }
 
+// open a spot by taking the zone away that closes it.
+func open(t *testing.T, c *testkit.Client, zone string) {
+	var w struct{ Zones []struct{ ID, Name string } }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/waters/"+c.ID("Sedge Sound"), nil, &w))
+	for _, z := range w.Zones {
+		if z.Name == zone {
+			require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/zones/"+z.ID, nil, nil))
+			return
+		}
+	}
+	t.Fatal("no such zone")
+}
+
 func TestWindowsWithAMargin(t *testing.T) {
 	c := kit.Fresh(t, "wren")
 	id := c.ID("Lantern Lake")
+	assert.Empty(t, visitsOf(t, c, id, ""), "Lantern Refuge closes it from 1 November")
+	open(t, c, "Lantern Refuge")
 	plain, kept := visitsOf(t, c, id, ""), visitsOf(t, c, id, "margin_min=40")
 	require.NotEmpty(t, plain)
 	for _, v := range plain {
