@@ -123,14 +123,14 @@ func TestTheWayOutOfTheBackLake(t *testing.T) {
 	require.NoError(t, p.Click("Margin"))
 	require.NoError(t, p.Click("60 min"))
 	require.NoError(t, p.Wait(fmt.Sprintf(`%s !== %q && %s.includes('be out by')`, says, before, says)))
-	assert.Positive(t, eval[int](t, p, `document.querySelectorAll('.ribbon .visit').length`))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.ribbon .visit').length > 0`))
 	calendar := eval[string](t, p, `fetch(document.querySelector('.visits a').href).then((r) => r.text())`)
 	assert.Contains(t, calendar, "BEGIN:VEVENT")
 	assert.Contains(t, calendar, "SUMMARY:Lantern Lake")
 	noViolations(t, p, "visits")
 	choose(t, p, "Kettle Bar")
 	require.NoError(t, p.Wait(says+`.includes('best ')`), "where it is better for a part of the visit")
-	assert.Positive(t, eval[int](t, p, `document.querySelectorAll('.ribbon .best').length`))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.ribbon .best').length > 0`))
 }
 
 // A spot put on the map, its section cut from the depths and then drawn by hand,

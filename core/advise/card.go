@@ -16,6 +16,8 @@ import (
 // Card is a presentation written out: what to tie, where to throw it, how to move it.
 // Lines that do not apply are empty.
 type Card struct {
+	// KitID is the thing owned it takes, by whose name the offering goes; empty for none.
+	KitID                                                string
 	OfferingID, Offering, Approach, Size, Finish, Hooked string
 	RigID, Rig, Weight, Hook, Leader, LeaderOf, Knot     string
 	Mark, Cast                                           string

@@ -27,14 +27,14 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	fill := strings.NewReplacer("{weight}", q.Units.ShowWeight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern),
 		" hook hook", " hook")
 	article := strings.NewReplacer(" a 8 ", " an 8 ", " a 11 ", " an 11 ", " a 18 ", " an 18 ")
-	name := r.offering.Name
+	name, owned := r.offering.Name, ""
 	if r.owned != nil {
-		name = r.owned.Name
+		name, owned = r.owned.Name, r.owned.ID
 	}
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
 	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:],
 		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
-	ch.Card = Card{OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
+	ch.Card = Card{KitID: owned, OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
 		Hooked: r.offering.Hooked, Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name,
 		Cast: castTo(q.Units, m.Spot, &r.presentation),
 		Tip:  r.rig.Tip, Bite: prose.Capital(r.rig.Bite) + ".", Refused: prose.Capital(r.rig.Refused) + ".", Style: r.way.Style,

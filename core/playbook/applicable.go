@@ -47,7 +47,7 @@ func (b *Book) Applicable(target string, f *Facts, open func(Word) bool) *Applic
 // within the families. Each row of dst has a place for every rule of the book.
 // Rules that do not look at an uncertain reading are weighed once.
 func (s *Applicable) Weights(facts []Facts, dst [][]float64) {
-	var sums [32]float64
+	var sums [len(families)]float64
 	for k := range facts {
 		clear(dst[k])
 	}

@@ -65,7 +65,7 @@ func (b *Book) Weights(target string, f *Facts, dst []float64) {
 
 // share a family's weight where it adds to more than one.
 func (b *Book) share(about []int, dst []float64) {
-	var sums [32]float64
+	var sums [len(families)]float64
 	for _, i := range about {
 		sums[b.Rules[i].family] += dst[i]
 	}
@@ -101,7 +101,7 @@ func (b *Book) index() {
 func (b *Book) readRule(n node) error {
 	r := n.reader("id", "says", "idea", "origin", "family", "effect", "certainty", "school", "targets", "when")
 	rule := Rule{ID: r.text("id"), Says: r.text("says"), Idea: r.text("idea"), Origin: r.text("origin"),
-		Family: r.word("family", "family", families), Effect: r.word("effect", "effect", sortedKeys(effects)),
+		Family: r.word("family", "family", families[:]), Effect: r.word("effect", "effect", sortedKeys(effects)),
 		Certainty: r.word("certainty", "certainty", sortedKeys(certainties)),
 		targets:   r.words("targets", "target", b.targetIDs(), false), custom: n.custom}
 	rule.School = read(r, "school", false, func(n node) (string, error) {
@@ -126,7 +126,7 @@ func (b *Book) addRule(rule Rule, n node) error {
 	}
 	rule.Prior = prior(rule.Effect, rule.Certainty)
 	rule.written = fmt.Sprint(rule.when)
-	rule.family = slices.Index(families, rule.Family)
+	rule.family = slices.Index(families[:], rule.Family)
 	b.Rules = append(b.Rules, rule)
 	return nil
 }

@@ -23,11 +23,11 @@ func prior(effect, certainty string) Prior {
 
 // families group rules that speak of the same thing; within one, weights that
 // add to more than one are divided by their sum.
-var families = []string{"presence", "flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark",
+var families = [...]string{"presence", "flow", "level", "light", "clarity", "warmth", "season", "disturbance", "signs", "place", "mark",
 	"approach", "offering", "bait", "size", "finish", "pace", "retrieve", "depth", "rig", "moon"}
 
 // Families in the order they are spoken of.
-func Families() []string { return families }
+func Families() []string { return families[:] }
 
 // Basis is said wherever an edge is shown.
 const Basis = "From rules of thumb alone: the strengths are this program's judgement, not measurements, and your log does not correct " +

@@ -47,6 +47,7 @@ type workingOut struct {
 // cardOut is the presentation written out; lines that do not apply are empty.
 type cardOut struct {
 	OfferingID string  `json:"offering_id"`
+	KitID      string  `json:"kit_id,omitempty" doc:"the thing of your kit it takes"`
 	Size       string  `json:"size"`
 	Finish     string  `json:"finish"`
 	Hooked     string  `json:"hooked" doc:"how the bait goes on the hook"`

@@ -13,6 +13,7 @@ import (
 type PickBody struct {
 	AdviseBody
 	Offering string `json:"offering,omitempty" doc:"by its name in a choice; the best if left out"`
+	KitID    string `json:"kit_id,omitempty" doc:"which thing of your kit, where two go by that name"`
 }
 
 type compareAdviceInput struct {
@@ -52,7 +53,8 @@ func (s service) pickOf(ctx context.Context, as *web.Scope, b *PickBody, at stri
 		return nil, err
 	}
 	for i := range a.Choices {
-		if b.Offering == "" || a.Choices[i].Card.Offering == b.Offering {
+		card := &a.Choices[i].Card
+		if (b.Offering == "" || card.Offering == b.Offering) && (b.KitID == "" || card.KitID == b.KitID) {
 			return &a.Choices[i], nil
 		}
 	}

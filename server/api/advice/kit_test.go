@@ -72,3 +72,35 @@ func TestAdviceComesFromTheKit(t *testing.T) {
 	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", body(object{"kit_only": true}), &a))
 	assert.Len(t, a.Choices, 2)
 }
+
+// Two things of one name are two things: each can be chosen and compared.
+func TestTwoThingsOfOneNameAreTwo(t *testing.T) {
+	wren := kit.Fresh(t, "wren")
+	clearKit(t, wren)
+	for _, finish := range []string{"dark", "white"} {
+		require.Equal(t, http.StatusOK, wren.Do("PUT", "/kit/"+uuid.Must(uuid.NewV7()).String(), object{"kind": "lure", "name": "Old one",
+			"offering": "paddle-tail-" + finish, "length_m": 0.1, "in_hand": true}, nil))
+	}
+	ask := object{"spot_id": wren.ID("Kettle Bar"), "target": "red-drum", "time": "2026-11-20T15:00:00Z"}
+	var a struct {
+		Choices []struct {
+			Offering string
+			Edge     float64
+			Card     struct {
+				KitID string `json:"kit_id"`
+			}
+		}
+	}
+	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", ask, &a))
+	require.Len(t, a.Choices, 2)
+	one, other := a.Choices[0], a.Choices[1]
+	assert.Equal(t, one.Offering, other.Offering)
+	assert.NotEqual(t, one.Card.KitID, other.Card.KitID)
+	pick := func(id string) object {
+		return object{"spot_id": ask["spot_id"], "target": "red-drum", "time": ask["time"], "offering": "Old one", "kit_id": id}
+	}
+	var c struct{ A, B struct{ Edge float64 } }
+	require.Equal(t, http.StatusOK, wren.Do("POST", "/advise/compare", object{"a": pick(one.Card.KitID), "b": pick(other.Card.KitID)}, &c))
+	assert.InDelta(t, one.Edge, c.A.Edge, 1e-9)
+	assert.InDelta(t, other.Edge, c.B.Edge, 1e-9)
+}

@@ -1755,6 +1755,8 @@ export interface components {
             hook: string;
             /** @description how the bait goes on the hook */
             hooked: string;
+            /** @description the thing of your kit it takes */
+            kit_id?: string;
             knot: string;
             leader: string;
             /** Format: double */
@@ -3360,6 +3362,8 @@ export interface components {
             time: string;
         };
         PickBody: {
+            /** @description which thing of your kit, where two go by that name */
+            kit_id?: string;
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**

@@ -69,7 +69,7 @@ export default function TiePage() {
   const chosen =
     choices.find((c) => keyOf(c) === picked) ?? (beyond && keyOf(beyond) === picked ? beyond : choices[0]);
   const asAside = (c: Choice): Aside => ({
-    pick: { ...question, targets: [c.target], offering: c.offering } as Pick,
+    pick: { ...question, targets: [c.target], offering: c.offering, kit_id: c.card.kit_id } as Pick,
     says: clock(question.time, here.spot.time_zone),
   });
   const choose = (c: Choice) => {
@@ -221,7 +221,7 @@ export default function TiePage() {
   );
 }
 
-const keyOf = (c: Choice) => `${c.target} ${c.offering}`;
+const keyOf = (c: Choice) => `${c.target} ${c.offering} ${c.card.kit_id ?? ''}`;
 
 function Offer(props: { c: Choice; chosen: boolean; several: boolean; onChoose: () => void }) {
   const { c, chosen, several, onChoose } = props;

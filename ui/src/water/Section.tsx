@@ -60,8 +60,9 @@ export function Section({ spot, frame, turns, range }: Props) {
   ];
 
   // Their labels end before the outermost stem.
-  const outermost = Math.max(...spot.marks.map((k) => k.distance_m));
-  const ghostAt = drawn ? Math.min(drawn.x(outermost) - 10, width - pad.right - 6) : 0;
+  const outermost = Math.max(0, ...spot.marks.map((k) => k.distance_m));
+  const free = width - pad.right - 6;
+  const ghostAt = drawn && spot.marks.length > 0 ? Math.min(drawn.x(outermost) - 10, free) : free;
 
   return (
     <div className="section" ref={box}>
