@@ -97,9 +97,13 @@ const BaselineRule = "blind-pick"
 // reachAhead is how far ahead a way's closing is looked for.
 const reachAhead = 14 * time.Hour
 
-// Ask ranks what can be presented.
+// Ask ranks what can be presented. A spot that is written of in words the playbook does not
+// know is a [spot.FieldError].
 func Ask(q Question) (Advice, error) {
 	s := q.Spots[q.At]
+	if err := s.CheckWords(); err != nil {
+		return Advice{}, err
+	}
 	c, err := tide.Over(s.Tide, q.Time, q.Time.Add(reachAhead))
 	if err != nil {
 		return Advice{}, err
@@ -196,6 +200,9 @@ func nothing(q *Question, m *spot.Moment) string {
 			return "Nothing the playbook has for " + q.Target.Name +
 				" can be fished here now. Try another target, or move the time along the ribbon."
 		}
+	}
+	if len(m.Spot.Marks) == 0 {
+		return fmt.Sprintf("Nothing is known of the ground at %s: put a mark on it, with its depth, and it can be advised on.", m.Spot.Name)
 	}
 	return fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", m.Spot.Name)
 }

@@ -123,6 +123,15 @@ func (z *Zone) InSeason(t time.Time) bool {
 	return md >= z.From && md <= z.To
 }
 
+// Season in words: "from 1 November to 31 March", "all year".
+func (z *Zone) Season() string {
+	if z.From == 0 {
+		return "all year"
+	}
+	day := func(md int) string { return fmt.Sprintf("%d %s", md%100, time.Month(md/100)) }
+	return fmt.Sprintf("from %s to %s", day(z.From), day(z.To))
+}
+
 // Inside says whether a place lies in the zone, whatever the season.
 func (z *Zone) Inside(p LatLon) bool {
 	o := Outline{[]Ring{z.Ring}}

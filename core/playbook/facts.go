@@ -186,17 +186,14 @@ func Nothing() Facts {
 	return f
 }
 
-// Say sets a word; an empty one takes it away. A word outside the vocabulary is a
-// programmer's mistake: what users write is checked before.
+// Say sets a word; an empty one takes it away. What lies outside the vocabulary says
+// nothing: no rule speaks of it. What users write is checked before; this is for what an
+// earlier program let in.
 func (f *Facts) Say(w Word, values ...string) {
 	if len(values) == 1 && values[0] == "" {
 		values = nil
 	}
-	s, known := setOf(words[w].vocabulary, values...)
-	if !known {
-		panic(fmt.Sprintf("playbook: %q is not a word for %s", strings.Join(values, ", "), words[w].name))
-	}
-	f.Word[w] = s
+	f.Word[w], _ = setOf(words[w].vocabulary, values...)
 }
 
 // Offer fills in what is offered.

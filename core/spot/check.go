@@ -86,3 +86,23 @@ func (s *Spot) HeightOf(name string, distanceM float64) (float64, error) {
 	}
 	return math.Round(section.Elevation(distanceM)*100) / 100, nil
 }
+
+// CheckWords refuses a spot that is written of in words nothing is known by: its kind of
+// place, its bottom, its marks'.
+func (s *Spot) CheckWords() error {
+	switch {
+	case !slices.Contains(ground.Places, s.Place):
+		return FieldError{"place", fmt.Errorf("spot: unknown kind of place %q of %s; known are %s", s.Place, s.Name, strings.Join(ground.Places, ", "))}
+	case !ground.KnownBottom(s.Bottom):
+		return FieldError{"bottom", ground.UnknownBottom(s.Bottom)}
+	}
+	for i, m := range s.Marks {
+		if !ground.KnownBottom(m.Bottom) {
+			return FieldError{fmt.Sprintf("marks[%d]", i), fmt.Errorf("%s of %s: %w", m.Name, s.Name, ground.UnknownBottom(m.Bottom))}
+		}
+		if _, err := ground.ParseMarkKind(string(m.Kind)); err != nil {
+			return FieldError{fmt.Sprintf("marks[%d]", i), fmt.Errorf("%s of %s: %w", m.Name, s.Name, err)}
+		}
+	}
+	return nil
+}

@@ -43,7 +43,7 @@ func TestASeasonClosesTheSpot(t *testing.T) {
 	assert.Equal(t, "Nursery closes it all that time.", s.NoVisit(after, 0, false))
 	title, says := s.SayWay(s.Open(after), midnight.Add(time.Hour), zone)
 	assert.Equal(t, "Closed by Nursery", title)
-	assert.Equal(t, "No fishing from 1 November to 28 February. Ask your authority.", says)
+	assert.Equal(t, "Its rule holds from 1 November to 28 February.", says)
 	frames, err := s.Frames(after, spot.Spoken{Zone: zone})
 	require.NoError(t, err)
 	for _, f := range frames {

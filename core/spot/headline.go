@@ -16,6 +16,9 @@ var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: tru
 // Headline says how deep it is at the spot's first two marks that matter: "0.34 m
 // over the crest, 1.28 m at the edge".
 func (m *Moment) Headline(u quantity.Units) string {
+	if len(m.Spot.Marks) == 0 && len(m.Spot.Section) == 0 {
+		return "Depth not known here yet"
+	}
 	var parts []string
 	for i := range m.Spot.Marks {
 		k := m.Spot.Marks[i]

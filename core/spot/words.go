@@ -2,7 +2,6 @@ package spot
 
 import (
 	"fmt"
-	"strings"
 	"time"
 
 	"greypebble/core/ground"
@@ -32,7 +31,7 @@ func standing(windows []ground.Window, t time.Time) (now, next *ground.Window) {
 func (s *Spot) SayWay(open []ground.Window, t time.Time, zone *time.Location) (title, says string) {
 	now, next := standing(open, t)
 	if z := s.Closing(t); z != nil {
-		return "Closed by " + z.Name, strings.TrimRight(z.Says, ".") + ". Ask your authority."
+		return "Closed by " + z.Name, "Its rule holds " + z.Season() + "."
 	}
 	switch {
 	case now != nil && now.Closes.IsZero():

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"errors"
+	"fmt"
 	"slices"
 
 	"github.com/google/uuid"
@@ -27,7 +28,12 @@ type question struct {
 
 // answer the question for all its targets.
 func (q *question) answer() (advise.Advice, error) {
-	return advise.Several(q.Question, q.targets, q.baseline)
+	a, err := advise.Several(q.Question, q.targets, q.baseline)
+	var word spot.FieldError
+	if errors.As(err, &word) {
+		return a, web.Wrong("body.spot_id", fmt.Errorf("%w; write the spot anew", word))
+	}
+	return a, err
 }
 
 // question makes ready what is asked.
