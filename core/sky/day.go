@@ -31,24 +31,15 @@ func (o Observer) DayAt(start time.Time) Day { return o.Between(start, start.Add
 
 // Between describes the interval from start (inclusive) to end (exclusive).
 func (o Observer) Between(start, end time.Time) Day {
-	limb := func(at func(c, dpsi float64) ecliptic, radius float64) func(time.Time) float64 {
-		return func(t time.Time) float64 {
-			p, km := o.body(t, at)
-			return p.Altitude + refraction + math.Asin(radius/km)/degree
-		}
-	}
 	d := Day{Start: start, End: end}
-	sun := limb(sunAt, sunRadiusKm)
-	d.Sunrise, d.Sunset = crossings(sun, start, end)
-	twilight := func(below float64) (dawn, dusk []time.Time) {
-		return crossings(func(t time.Time) float64 { return o.Sun(t).Altitude + below }, start, end)
-	}
-	d.CivilDawn, d.CivilDusk = twilight(6)
-	d.NauticalDawn, d.NauticalDusk = twilight(12)
-	d.AstronomicalDawn, d.AstronomicalDusk = twilight(18)
-	d.Moonrise, d.Moonset = crossings(limb(moonAt, moonRadiusKm), start, end)
-	_, d.Noon = crossings(func(t time.Time) float64 { return o.hourAngle(t, sunAt) }, start, end)
-	d.MoonBelow, d.MoonAbove = crossings(func(t time.Time) float64 { return o.hourAngle(t, moonAt) }, start, end)
+	sun := o.limb(sunAt, sunRadiusKm)
+	d.Sunrise, d.Sunset = crossings(sun, start, end, true)
+	d.CivilDawn, d.CivilDusk = o.twilight(6, start, end)
+	d.NauticalDawn, d.NauticalDusk = o.twilight(12, start, end)
+	d.AstronomicalDawn, d.AstronomicalDusk = o.twilight(18, start, end)
+	d.Moonrise, d.Moonset = crossings(o.limb(moonAt, moonRadiusKm), start, end, true)
+	_, d.Noon = crossings(func(t time.Time) float64 { return o.hourAngle(t, sunAt) }, start, end, false)
+	d.MoonBelow, d.MoonAbove = crossings(func(t time.Time) float64 { return o.hourAngle(t, moonAt) }, start, end, false)
 	if len(d.Sunrise)+len(d.Sunset) == 0 {
 		d.SunNeverSets = sun(start) > 0
 		d.SunNeverRises = !d.SunNeverSets
@@ -78,11 +69,24 @@ func (o Observer) DayOn(date string, utcOffset time.Duration) (Day, error) {
 	return o.DayAt(d.Add(-utcOffset)), nil
 }
 
+// limb is the altitude of a body's upper limb over the horizon that is seen.
+func (o Observer) limb(at func(c, dpsi float64) ecliptic, radiusKm float64) func(time.Time) float64 {
+	return func(t time.Time) float64 {
+		p, km := o.body(t, at)
+		return p.Altitude + refraction + math.Asin(radiusKm/km)/degree
+	}
+}
+
+// twilight begins and ends with the sun so many degrees below the horizon.
+func (o Observer) twilight(below float64, start, end time.Time) (dawn, dusk []time.Time) {
+	return crossings(func(t time.Time) float64 { return o.Sun(t).Altitude + below }, start, end, true)
+}
+
 // crossings finds where f rises and falls through zero in [start, end). Between
 // samples ten minutes apart a body's altitude has at most one extremum; where a
-// sample triple shows one near zero it is searched as well, so that a sun that
-// only just shows is not missed.
-func crossings(f func(time.Time) float64, start, end time.Time) (up, down []time.Time) {
+// sample triple shows one near zero it is searched as well where f may graze it, so that a
+// sun that only just shows is not missed.
+func crossings(f func(time.Time) float64, start, end time.Time, grazes bool) (up, down []time.Time) {
 	const step = 10 * time.Minute
 	note := func(a, b time.Time, fa, fb float64) {
 		if (fa > 0) == (fb > 0) {
@@ -105,7 +109,7 @@ func crossings(f func(time.Time) float64, start, end time.Time) (up, down []time
 			b = end
 		}
 		fb := f(b)
-		if (fa > 0) == (fb > 0) && math.Abs(fa) < 1 {
+		if grazes && (fa > 0) == (fb > 0) && math.Abs(fa) < 1 {
 			if m, fm := extremum(f, a, b, fa > 0); (fm > 0) != (fa > 0) {
 				note(a, m, fa, fm)
 				note(m, b, fm, fb)

@@ -10,15 +10,15 @@ type Span struct{ From, To time.Time }
 
 // Daylight are the times the sun is up within an interval.
 func (o Observer) Daylight(from, to time.Time) []Span {
-	day := o.Between(from, to)
-	return spans(day.Sunrise, day.Sunset, from, to, o.Sun(from).Altitude > SunUp)
+	rises, sets := crossings(o.limb(sunAt, sunRadiusKm), from, to, true)
+	return spans(rises, sets, from, to, o.Sun(from).Altitude > SunUp)
 }
 
 // Twilit are the times from civil dawn to civil dusk within an interval: one can see
 // without a lamp.
 func (o Observer) Twilit(from, to time.Time) []Span {
-	day := o.Between(from, to)
-	return spans(day.CivilDawn, day.CivilDusk, from, to, o.Sun(from).Altitude > CivilTwilight)
+	dawn, dusk := o.twilight(-CivilTwilight, from, to)
+	return spans(dawn, dusk, from, to, o.Sun(from).Altitude > CivilTwilight)
 }
 
 // spans pairs rises with the sets that follow within an interval; up says that it begins

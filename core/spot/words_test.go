@@ -71,7 +71,7 @@ func TestABareSpotIsAFullCitizen(t *testing.T) {
 	require.NoError(t, err)
 	require.NotEmpty(t, frames)
 	for _, f := range frames {
-		assert.Empty(t, f.Says)
+		assert.Equal(t, "Depth not known here yet", f.Says)
 		assert.Empty(t, f.White)
 		assert.NotEmpty(t, f.Light().String())
 	}
