@@ -36,17 +36,18 @@ import (
 func main() {
 	people := flag.Int("people", 50, "how many use it at once")
 	lasting := flag.Duration("for", 30*time.Second, "how long")
+	warm := flag.Duration("warm", 15*time.Second, "how long before that they come in, at a third of the rate, not measured")
 	binary := flag.String("program", "bin/greypebble", "the program")
 	soak := flag.Bool("soak", false, "with faults: the database restarted, clients vanishing; checked at the end")
 	profile := flag.String("profile", "", "run the program within this one and write its CPU profile here")
 	flag.Parse()
-	if err := run(*people, *lasting, *binary, *profile, *soak); err != nil {
+	if err := run(*people, *lasting, *warm, *binary, *profile, *soak); err != nil {
 		fmt.Fprintln(os.Stderr, "load:", err)
 		os.Exit(1)
 	}
 }
 
-func run(people int, lasting time.Duration, binary, profile string, soak bool) error {
+func run(people int, lasting, warm time.Duration, binary, profile string, soak bool) error {
 	dir, err := os.MkdirTemp("", "greypebble-load-")
 	if err != nil {
 		return err
@@ -60,6 +61,8 @@ func run(people int, lasting time.Duration, binary, profile string, soak bool) e
 	if soak {
 		return s.soak(lasting)
 	}
+	s.attack(max(1, people/3), warm)
+	clear(s.kinds)
 	if profile != "" {
 		f, err := os.Create(profile)
 		if err != nil {

@@ -9,6 +9,7 @@ import (
 	"net/netip"
 	"os"
 	"os/signal"
+	"runtime/debug"
 	"strings"
 	"syscall"
 	"time"
@@ -65,9 +66,16 @@ func listen(address string) (net.Listener, error) {
 	return l, nil
 }
 
+// mostMemory the program takes before it looks harder for what it needs no more; GOMEMLIMIT
+// in the environment goes before.
+const mostMemory = 352 << 20
+
 // serve until the context ends or lost reports that the database is gone, then
 // let running requests finish.
 func serve(ctx context.Context, l net.Listener, h http.Handler, lost <-chan error) error {
+	if os.Getenv("GOMEMLIMIT") == "" {
+		debug.SetMemoryLimit(mostMemory)
+	}
 	s := &http.Server{Handler: h, ReadHeaderTimeout: 10 * time.Second, ReadTimeout: time.Minute, WriteTimeout: 2 * time.Minute,
 		IdleTimeout: 2 * time.Minute}
 	failed := make(chan error, 1)

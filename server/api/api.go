@@ -57,7 +57,7 @@ func New(c Config) http.Handler {
 	r := chi.NewRouter()
 	r.Use(recovered, named(c.Hosts), from(c.Proxies), security(c.TLS), sameOrigin, compress)
 	r.Route("/api", func(r chi.Router) {
-		r.Use(middleware.RequestSize(web.LargestFile), noStore)
+		r.Use(shed, middleware.RequestSize(web.LargestFile), noStore)
 		if c.Accounts != nil {
 			c.Accounts.Fails(web.WriteFailed)
 			r.Use(c.Accounts.Middleware)

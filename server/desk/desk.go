@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/maypok86/otter/v2"
 
 	"greypebble/core/conditions"
 	"greypebble/core/spot"
@@ -16,59 +17,116 @@ import (
 	"greypebble/server/store"
 )
 
-// Desk over a store.
-type Desk struct{ Store *store.Store }
+// Desk over a store. What it read it keeps, while nothing of it is written.
+type Desk struct {
+	Store *store.Store
+	kept  *otter.Cache[key, *ground]
+}
+
+// New desk over a store.
+func New(s *store.Store) Desk {
+	return Desk{s, otter.Must(&otter.Options[key, *ground]{MaximumWeight: mostKept,
+		Weigher: func(_ key, g *ground) uint32 { return g.weight }})}
+}
+
+// key of what is kept: whose, as of which count of their writings, around which hour.
+type key struct {
+	angler uuid.UUID
+	count  int
+	hour   int64
+}
+
+// ground is all an angler's spots rest on around an hour. Nobody may change it.
+type ground struct {
+	spots  []*store.Spot
+	lists  map[uuid.UUID][]conditions.Reading
+	sorted map[uuid.UUID]conditions.Readings
+	count  int
+	weight uint32
+}
+
+// What is kept weighs about so much, bytes.
+const (
+	mostKept     = 96 << 20
+	spotWeight   = 8 << 10
+	readingBytes = 300
+)
 
 // Readings that may speak for a moment and the fortnight after it reach from so many days
-// before it to so many after.
+// before its hour to so many after.
 const (
 	daysBefore = 4
 	daysAfter  = 15
 )
+
+// around the hour of a time: what an angler's spots rest on, of now.
+func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*ground, error) {
+	// The count first: what is read after it may be newer, never older.
+	count, err := d.Store.Ground(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
+	hour := t.UTC().Truncate(time.Hour)
+	k := key{angler, count, hour.Unix()}
+	if g, ok := d.kept.GetIfPresent(k); ok {
+		return g, nil
+	}
+	g := &ground{count: count, sorted: make(map[uuid.UUID]conditions.Readings)}
+	if g.spots, err = d.Store.Spots(ctx, angler); err != nil {
+		return nil, err
+	}
+	if g.lists, err = d.Store.Readings(ctx, angler, hour.AddDate(0, 0, -daysBefore), hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
+		return nil, err
+	}
+	weight := spotWeight * (1 + len(g.spots))
+	for water, list := range g.lists {
+		g.sorted[water] = conditions.Sorted(list)
+		weight += readingBytes * len(list)
+	}
+	g.weight = uint32(min(weight, mostKept)) //nolint:gosec // not negative
+	d.kept.Set(k, g)
+	return g, nil
+}
+
+// lay a spot out, on a copy of its own.
+func (g *ground) lay(sp *store.Spot) *Laid {
+	own := *sp
+	own.Readings = g.sorted[sp.Water.ID]
+	return &Laid{&own, g.lists[sp.Water.ID], g.count}
+}
 
 // Laid is a spot laid out for a time.
 type Laid struct {
 	*store.Spot
 	// List of its water's readings around that time, oldest first.
 	List []conditions.Reading
-}
-
-func lay(sp *store.Spot, list []conditions.Reading) *Laid {
-	sp.Readings = conditions.Sorted(list)
-	return &Laid{sp, list}
+	// Count of its angler's writings it is as of: with the same count it is the same.
+	Count int
 }
 
 // Spot by id with the readings around a time.
 func (d Desk) Spot(ctx context.Context, angler, id uuid.UUID, t time.Time) (*Laid, error) {
-	sp, err := d.Store.Spot(ctx, angler, id)
+	g, err := d.around(ctx, angler, t)
 	if err != nil {
 		return nil, err
 	}
-	list, err := d.Store.ReadingsOf(ctx, angler, sp.Water.ID, t.AddDate(0, 0, -daysBefore), t.AddDate(0, 0, daysAfter))
-	if err != nil {
-		return nil, err
+	for _, sp := range g.spots {
+		if sp.ID == id {
+			return g.lay(sp), nil
+		}
 	}
-	return lay(sp, list), nil
+	return nil, store.ErrNotFound
 }
 
 // Spots of an angler with the readings around a time; those of one water share theirs.
 func (d Desk) Spots(ctx context.Context, angler uuid.UUID, t time.Time) ([]*Laid, error) {
-	spots, err := d.Store.Spots(ctx, angler)
+	g, err := d.around(ctx, angler, t)
 	if err != nil {
 		return nil, err
 	}
-	lists, err := d.Store.Readings(ctx, angler, t.AddDate(0, 0, -daysBefore), t.AddDate(0, 0, daysAfter))
-	if err != nil {
-		return nil, err
-	}
-	sorted := make(map[uuid.UUID]conditions.Readings, len(lists))
-	for water, list := range lists {
-		sorted[water] = conditions.Sorted(list)
-	}
-	out := make([]*Laid, len(spots))
-	for i, sp := range spots {
-		sp.Readings = sorted[sp.Water.ID]
-		out[i] = &Laid{sp, lists[sp.Water.ID]}
+	out := make([]*Laid, len(g.spots))
+	for i, sp := range g.spots {
+		out[i] = g.lay(sp)
 	}
 	return out, nil
 }
@@ -79,7 +137,9 @@ func (l *Laid) Including(said []conditions.Reading) *Laid {
 		return l
 	}
 	own := *l.Spot
-	return lay(&own, append(slices.Clone(said), l.List...))
+	list := append(slices.Clone(said), l.List...)
+	own.Readings = conditions.Sorted(list)
+	return &Laid{&own, list, l.Count}
 }
 
 // At a moment, on a curve that reaches so far before and after it.

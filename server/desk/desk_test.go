@@ -26,7 +26,7 @@ func laid(t *testing.T) (d desk.Desk, name string, angler uuid.UUID) {
 	name = kit.Newcomer(t, "wren", testkit.NoLog)
 	a, err := kit.App.Store.AnglerByName(context.Background(), name)
 	require.NoError(t, err)
-	return desk.Desk{Store: kit.App.Store}, name, a.ID
+	return desk.New(kit.App.Store), name, a.ID
 }
 
 // A spot by itself and among all of them is laid out the same.

@@ -86,7 +86,7 @@ func (s *Store) Noted(ctx context.Context, angler, spot uuid.UUID) ([]NotedTurn,
 // SetOffsets gives a spot its own lag and factor on its water's station.
 func (s *Store) SetOffsets(ctx context.Context, angler, spot uuid.UUID, o tide.Offsets) error {
 	c := offsetsOf(o)
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "spot", angler, spot); err != nil {
 			return err
 		}
@@ -99,7 +99,7 @@ func (s *Store) SetOffsets(ctx context.Context, angler, spot uuid.UUID, o tide.O
 
 // SetCurrent says what makes the tide run at a spot.
 func (s *Store) SetCurrent(ctx context.Context, angler, spot uuid.UUID, c water.Setting) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "spot", angler, spot); err != nil {
 			return err
 		}

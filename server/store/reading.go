@@ -56,7 +56,7 @@ func (s *Store) readings(ctx context.Context, also string, args ...any) (map[uui
 // ReplaceForecast puts a new forecast of a water in place of the old one. What
 // the angler expects stays.
 func (s *Store) ReplaceForecast(ctx context.Context, angler, water uuid.UUID, readings []conditions.Reading) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
@@ -70,7 +70,7 @@ func (s *Store) ReplaceForecast(ctx context.Context, angler, water uuid.UUID, re
 // AddReadings keeps readings of a water, all or none; the same kind, time and
 // origin again replaces it.
 func (s *Store) AddReadings(ctx context.Context, angler, water uuid.UUID, readings []conditions.Reading) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
@@ -102,7 +102,7 @@ func insertReadings(ctx context.Context, tx *sqlx.Tx, water uuid.UUID, readings 
 
 // DeleteReading takes back what the angler said of a kind at a time.
 func (s *Store) DeleteReading(ctx context.Context, angler, water uuid.UUID, k conditions.Kind, t time.Time) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}

@@ -35,7 +35,7 @@ type Spot struct {
 // read, all or none. What belongs to its tide is written with a new one and stays otherwise,
 // see [Store.SetOffsets] and [Store.SetCurrent]. It returns the spot's revision.
 func (s *Store) PutSpot(ctx context.Context, angler uuid.UUID, sp Spot) (revision int, err error) {
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		revision, err = putSpot(ctx, tx, angler, sp)
 		return err
 	})
@@ -45,7 +45,7 @@ func (s *Store) PutSpot(ctx context.Context, angler uuid.UUID, sp Spot) (revisio
 // EditSpot changes what is stored of a spot, whatever that is by then. It returns the spot's
 // revision.
 func (s *Store) EditSpot(ctx context.Context, angler, id uuid.UUID, edit func(*Spot) error) (revision int, err error) {
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		stored, err := claim(ctx, tx, "spot", angler, id, 1)
 		if err != nil {
 			return err
@@ -114,7 +114,7 @@ func spotChanges(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot) ([
 
 // PutSpots stores new spots, all or none.
 func (s *Store) PutSpots(ctx context.Context, angler uuid.UUID, list []Spot) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		for _, sp := range list {
 			if err := owned(ctx, tx, "water", angler, sp.Water.ID); err != nil {
 				return err
@@ -195,7 +195,7 @@ func assigned(columns string) string {
 
 // DeleteSpot removes a spot in which no spell was fished.
 func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "spot", angler, id); err != nil {
 			return err
 		}

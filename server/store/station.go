@@ -62,7 +62,7 @@ func (s *Store) PutStation(ctx context.Context, angler uuid.UUID, st Station) (r
 		}
 	}
 	row := stationRow{ID: st.ID, Name: st.Name, Source: st.Source, Z0: st.Z0M, Reference: st.Reference, offsets: offsetsOf(st.Offsets)}
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		stored, err := claim(ctx, tx, "station", angler, st.ID, st.Revision)
 		if err != nil {
 			return err
@@ -165,7 +165,7 @@ func (e InUseError) Error() string { return "store: " + e.Says }
 
 // DeleteStation removes a station nothing follows.
 func (s *Store) DeleteStation(ctx context.Context, angler, id uuid.UUID) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "station", angler, id); err != nil {
 			return err
 		}

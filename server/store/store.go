@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"github.com/go-sql-driver/mysql"
+	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 )
 
@@ -106,6 +107,23 @@ func (s *Store) once(ctx context.Context, f func(tx *sqlx.Tx) error) error {
 // f may run again, as in within.
 func (s *Store) Whole(ctx context.Context, f func(s *Store) error) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error { return f(&Store{pool: s.pool, db: tx}) })
+}
+
+// ground writes what an angler's spots rest on: waters, stations, readings, the spots
+// themselves. It is counted first, so that an angler's writers come one after the other.
+func (s *Store) ground(ctx context.Context, angler uuid.UUID, f func(tx *sqlx.Tx) error) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if _, err := tx.ExecContext(ctx, `UPDATE angler SET ground = ground + 1 WHERE id = ?`, angler); err != nil {
+			return err
+		}
+		return f(tx)
+	})
+}
+
+// Ground is the count of what was written of an angler's spots and what they rest on. What
+// is read after it is at least of that count.
+func (s *Store) Ground(ctx context.Context, angler uuid.UUID) (n int, err error) {
+	return n, notFound(s.db.GetContext(ctx, &n, `SELECT ground FROM angler WHERE id = ?`, angler))
 }
 
 // exec is a write of one statement.

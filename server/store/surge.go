@@ -15,7 +15,7 @@ import (
 // earlier one that was read. It returns its revision.
 func (s *Store) PutSurge(ctx context.Context, angler, water uuid.UUID, g tide.Surge, read int) (revision int, err error) {
 	row := surgeRow{water, g.ByM, g.Seen.UTC().Truncate(time.Millisecond), int(g.Fade.Seconds()), 0}
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
@@ -57,7 +57,7 @@ type surgeRow struct {
 
 // DeleteSurge takes it back.
 func (s *Store) DeleteSurge(ctx context.Context, angler, water uuid.UUID) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}

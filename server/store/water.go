@@ -24,7 +24,7 @@ type Water struct {
 // revision.
 func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revision int, err error) {
 	row := waterRow{w.ID, w.StationID, w.Name, w.TimeZone, 0}
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "station", angler, w.StationID); err != nil {
 			return err
 		}
@@ -87,7 +87,7 @@ func (s *Store) Water(ctx context.Context, angler, id uuid.UUID) (Water, error) 
 
 // UseStation lets a water follow another station of the same angler.
 func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "station", angler, station); err != nil {
 			return err
 		}
@@ -162,7 +162,7 @@ func (s *Store) PutOutline(ctx context.Context, angler, water uuid.UUID, o groun
 	if err != nil {
 		return err
 	}
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
@@ -203,7 +203,7 @@ func (h Holding) Empty() bool { return h.Spots+h.Spells+h.Catches+h.Zones+h.Read
 // DeleteWater removes a water. One that holds something stays unless everything is to go
 // with it; what it holds, or held, is told.
 func (s *Store) DeleteWater(ctx context.Context, angler, id uuid.UUID, everything bool) (h Holding, err error) {
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if _, err := claim(ctx, tx, "water", angler, id, 1); err != nil {
 			return err
 		}

@@ -23,7 +23,7 @@ type Zone struct {
 // PutZone keeps a zone of a water, new or over the revision of it that was read. It returns
 // its revision.
 func (s *Store) PutZone(ctx context.Context, angler, water, id uuid.UUID, z ground.Zone, read int) (revision int, err error) {
-	err = s.within(ctx, func(tx *sqlx.Tx) error {
+	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		revision, err = putZone(ctx, tx, angler, water, id, z, read)
 		return err
 	})
@@ -32,7 +32,7 @@ func (s *Store) PutZone(ctx context.Context, angler, water, id uuid.UUID, z grou
 
 // PutZones adds zones to a water, all or none.
 func (s *Store) PutZones(ctx context.Context, angler, water uuid.UUID, list []ground.Zone) error {
-	return s.within(ctx, func(tx *sqlx.Tx) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		for _, z := range list {
 			id, err := uuid.NewV7()
 			if err != nil {
@@ -86,8 +86,10 @@ const zoneColumns = `z.id, z.water_id, z.name, z.kind, z.says, z.source, z.check
 
 // DeleteZone removes one.
 func (s *Store) DeleteZone(ctx context.Context, angler, id uuid.UUID) error {
-	return gone(s.exec(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id,
-		angler))
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
+		return gone(tx.ExecContext(ctx, `DELETE z FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? AND w.angler_id = ?`, id,
+			angler))
+	})
 }
 
 // ZonesOf a water, by name.

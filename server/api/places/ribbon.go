@@ -7,12 +7,15 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
+	"greypebble/core/quantity"
 	"greypebble/core/sky"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
+	"greypebble/server/desk"
 )
 
 type ribbonInput struct {
@@ -77,22 +80,23 @@ type surfaceRun struct {
 	Word string    `json:"word" enum:"glassy,ripple,chop,rough"`
 }
 
-type ribbonOutput struct {
-	Body struct {
-		From     time.Time     `json:"from"`
-		To       time.Time     `json:"to"`
-		Frames   []frame       `json:"frames" nullable:"false"`
-		Turns    []wire.TurnAt `json:"turns" nullable:"false"`
-		Marks    []ribbonMark  `json:"marks" nullable:"false"`
-		Lines    []levelLine   `json:"lines" nullable:"false"`
-		Windows  []windowOut   `json:"windows" nullable:"false"`
-		Daylight []spanOut     `json:"daylight" nullable:"false" doc:"sun up"`
-		Twilight []spanOut     `json:"twilight" nullable:"false" doc:"civil dawn to civil dusk"`
-		Peaks    []peakOut     `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, with the ones before and after it"`
-		Surfaces []surfaceRun  `json:"surfaces" nullable:"false" doc:"stretches in which the wind leaves the water alike"`
-		LowestM  float64       `json:"lowest_m"`
-		HighestM float64       `json:"highest_m"`
-	}
+type ribbonOutput struct{ Body ribbonBody }
+
+// ribbonBody is named for what keeps it.
+type ribbonBody struct {
+	From     time.Time     `json:"from"`
+	To       time.Time     `json:"to"`
+	Frames   []frame       `json:"frames" nullable:"false"`
+	Turns    []wire.TurnAt `json:"turns" nullable:"false"`
+	Marks    []ribbonMark  `json:"marks" nullable:"false"`
+	Lines    []levelLine   `json:"lines" nullable:"false"`
+	Windows  []windowOut   `json:"windows" nullable:"false"`
+	Daylight []spanOut     `json:"daylight" nullable:"false" doc:"sun up"`
+	Twilight []spanOut     `json:"twilight" nullable:"false" doc:"civil dawn to civil dusk"`
+	Peaks    []peakOut     `json:"peaks" nullable:"false" doc:"springs and neaps on the ribbon, with the ones before and after it"`
+	Surfaces []surfaceRun  `json:"surfaces" nullable:"false" doc:"stretches in which the wind leaves the water alike"`
+	LowestM  float64       `json:"lowest_m"`
+	HighestM float64       `json:"highest_m"`
 }
 
 func (s service) registerRibbon(api huma.API) {
@@ -101,6 +105,19 @@ func (s service) registerRibbon(api huma.API) {
 
 // ribbonBefore now is where the ribbon begins, where nothing else is asked for.
 const ribbonBefore = 4 * time.Hour
+
+// ribbonKey is what a ribbon rests on: the spot as of a count of writings, when, and in
+// which units it is spoken of.
+type ribbonKey struct {
+	spot  uuid.UUID
+	count int
+	from  int64
+	hours int
+	units quantity.Units
+}
+
+// mostRibbons are kept, bytes.
+const mostRibbons = 48 << 20
 
 func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*ribbonOutput, error) {
 	from := in.From.UTC()
@@ -116,15 +133,17 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	if err != nil {
 		return nil, err
 	}
+	key := ribbonKey{sp.ID, sp.Count, from.Unix(), in.Hours, as.Units}
+	return &ribbonOutput{}, s.ribbons.Send(ctx, key, func(context.Context) (any, error) { return ribbonOf(sp, from, to, as.Units) })
+}
+
+// ribbonOf a spot over an interval.
+func ribbonOf(sp *desk.Laid, from, to time.Time, u quantity.Units) (*ribbonBody, error) {
 	c, err := tide.Over(sp.Tide, from, to)
 	if err != nil {
 		return nil, err
 	}
-	zone, err := time.LoadLocation(sp.Water.TimeZone)
-	if err != nil {
-		return nil, err
-	}
-	frames, err := sp.Frames(c, spot.Spoken{Units: as.Units, Zone: zone})
+	frames, err := sp.Frames(c, spot.Spoken{Units: u, Zone: sp.Clock})
 	if err != nil {
 		return nil, err
 	}
@@ -132,8 +151,7 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	if err != nil {
 		return nil, err
 	}
-	out := &ribbonOutput{}
-	b := &out.Body
+	b := &ribbonBody{}
 	b.From, b.To, b.Turns, b.Windows = from, to, wire.Turns(c.Turns()), windowsOf(sp.Open(c))
 	b.Marks = make([]ribbonMark, len(sp.Marks))
 	for i, m := range sp.Marks {
@@ -158,7 +176,7 @@ func (s service) ribbon(ctx context.Context, as *web.Scope, in *ribbonInput) (*r
 	}
 	o := sp.Observer()
 	b.Daylight, b.Twilight = spansOf(o.Daylight(from, to)), spansOf(o.Twilit(from, to))
-	return out, nil
+	return b, nil
 }
 
 func spansOf(list []sky.Span) []spanOut {

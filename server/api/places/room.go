@@ -13,11 +13,14 @@ import (
 	"greypebble/server/api/web"
 )
 
-type service struct{ *web.Deps }
+type service struct {
+	*web.Deps
+	ribbons web.Kept[ribbonKey]
+}
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
-	s := service{d}
+	s := service{d, web.NewKept[ribbonKey](mostRibbons)}
 	s.registerSpots(api)
 	s.registerWriting(api)
 	s.registerRibbon(api)

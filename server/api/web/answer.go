@@ -51,7 +51,7 @@ func carry(ctx huma.Context, next func(huma.Context)) {
 // writeOut the body of an output, if it has one that is JSON.
 func writeOut(ctx context.Context, out any) error {
 	a, ok := ctx.Value(answerKey{}).(*answer)
-	if !ok {
+	if !ok || a.raw != nil {
 		return nil
 	}
 	v := reflect.ValueOf(out)

@@ -29,7 +29,7 @@ func NewDeps(s *store.Store, a *account.Accounts, shipped *playbook.Book, now fu
 	if now == nil {
 		now = time.Now
 	}
-	return &Deps{Store: s, Accounts: a, Desk: desk.Desk{Store: s}, Clock: now, shipped: shipped}
+	return &Deps{Store: s, Accounts: a, Desk: desk.New(s), Clock: now, shipped: shipped}
 }
 
 // Scope of a request: who asks, and what they see it with.

@@ -14,6 +14,10 @@ ALTER TABLE angler ADD COLUMN IF NOT EXISTS secret VARBINARY(32) NULL;
 -- The tide of a spell in the words the spot had for it then, slack water among them.
 ALTER TABLE spell ADD COLUMN IF NOT EXISTS tide_says VARCHAR(40) NOT NULL DEFAULT '';
 
+-- Counts what is written of an angler's waters, spots and readings, so that what was read of
+-- them is known to be of today.
+ALTER TABLE angler ADD COLUMN IF NOT EXISTS ground INT NOT NULL DEFAULT 1;
+
 -- Two devices write over one another only knowingly.
 ALTER TABLE water ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
 ALTER TABLE station ADD COLUMN IF NOT EXISTS revision INT NOT NULL DEFAULT 1;
@@ -26,5 +30,5 @@ ALTER TABLE zone DROP COLUMN revision;
 ALTER TABLE station DROP COLUMN revision;
 ALTER TABLE water DROP COLUMN revision;
 ALTER TABLE spell DROP COLUMN tide_says;
-ALTER TABLE angler DROP COLUMN secret;
+ALTER TABLE angler DROP COLUMN secret, DROP COLUMN ground;
 DROP INDEX reading_time ON reading;

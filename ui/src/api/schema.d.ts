@@ -3656,20 +3656,7 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
-        RibbonMark: {
-            bottom: string;
-            /** Format: double */
-            distance_m: number;
-            /** Format: double */
-            elevation_m: number;
-            id: string;
-            kind: string;
-            name: string;
-            note?: string;
-            snag?: boolean;
-            windows: components["schemas"]["WindowOut"][];
-        };
-        RibbonOutputBody: {
+        RibbonBody: {
             /** @description sun up */
             daylight: components["schemas"]["SpanOut"][];
             frames: components["schemas"]["Frame"][];
@@ -3690,6 +3677,19 @@ export interface components {
             turns: components["schemas"]["TurnAt"][];
             /** @description civil dawn to civil dusk */
             twilight: components["schemas"]["SpanOut"][];
+            windows: components["schemas"]["WindowOut"][];
+        };
+        RibbonMark: {
+            bottom: string;
+            /** Format: double */
+            distance_m: number;
+            /** Format: double */
+            elevation_m: number;
+            id: string;
+            kind: string;
+            name: string;
+            note?: string;
+            snag?: boolean;
             windows: components["schemas"]["WindowOut"][];
         };
         RigCardOutputBody: {
@@ -9121,7 +9121,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RibbonOutputBody"];
+                    "application/json": components["schemas"]["RibbonBody"];
                 };
             };
             /** @description Unauthorized */
