@@ -163,6 +163,9 @@ func (c *Client) Device(t testing.TB) *Client {
 	return &Client{Name: c.Name, t: t, base: c.base, http: http.Client{Jar: c.http.Jar, Timeout: c.http.Timeout}}
 }
 
+// Send a request of one's own making, with the session.
+func (c *Client) Send(req *http.Request) (*http.Response, error) { return c.http.Do(req) }
+
 // Do sends a request with a JSON body (nil for none, a string as it is) and
 // decodes the answer into out (as it is into a
 // string) unless that is nil. It returns the status.

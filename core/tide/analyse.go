@@ -49,13 +49,15 @@ type Analysis struct {
 // shift of the gauge's zero. Standard errors are those of the weighted fit,
 // widened for residuals that resemble their neighbours.
 //
-// progress, if not nil, is told the share done. A record that is too short,
-// constant or nonsense is an [UnusableRecordError].
-func Analyse(samples []Sample, progress func(share float64)) (Analysis, error) {
+// Of a record with more readings than constituents can need, every second, third and so on
+// is fitted. progress, if not nil, is told the share done and may end the work with an
+// error. A record that is too short, constant or nonsense is an [UnusableRecordError].
+func Analyse(samples []Sample, progress func(share float64) error) (Analysis, error) {
 	record, dropped, err := tidy(samples)
 	if err != nil {
 		return Analysis{}, err
 	}
+	record = thinned(record)
 	first, last := record[0].Time, record[len(record)-1].Time
 	names, excluded := choose(last.Sub(first).Hours(), spacing(record))
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
@@ -63,13 +65,14 @@ func Analyse(samples []Sample, progress func(share float64)) (Analysis, error) {
 	if f.columns() > len(record)/2 {
 		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d readings are too few for %d unknowns", len(record), f.columns())}
 	}
-	tell := func(share float64) {
-		if progress != nil {
-			progress(share)
+	tell := func(share float64) error {
+		if progress == nil {
+			return nil
 		}
+		return progress(share)
 	}
 	for round := 0; ; round++ {
-		if err := f.iterate(func(share float64) { tell((float64(round) + share) / (mostShifts + 1)) }); err != nil {
+		if err := f.iterate(func(share float64) error { return tell((float64(round) + share) / (mostShifts + 1)) }); err != nil {
 			return Analysis{}, err
 		}
 		at, found := f.shift()
@@ -79,8 +82,24 @@ func Analyse(samples []Sample, progress func(share float64)) (Analysis, error) {
 		f.addShift(at)
 	}
 	f.report(&a, names)
-	tell(1)
-	return a, nil
+	return a, tell(1)
+}
+
+// mostFitted readings of a record: thirteen years of hourly ones. Each takes a row of a
+// cosine and a sine a constituent.
+const mostFitted = 120_000
+
+// thinned to so many, evenly.
+func thinned(record []Sample) []Sample {
+	every := 1 + (len(record)-1)/mostFitted
+	if every == 1 {
+		return record
+	}
+	out := make([]Sample, 0, 1+len(record)/every)
+	for i := 0; i < len(record); i += every {
+		out = append(out, record[i])
+	}
+	return out
 }
 
 // mostShifts of the zero that are looked for.
@@ -195,7 +214,7 @@ const leastScale = 1e-4
 const biweight = 4.685
 
 // iterate reweights until the weights settle.
-func (f *fit) iterate(tell func(float64)) error {
+func (f *fit) iterate(tell func(float64) error) error {
 	const rounds = 8
 	for i := range f.weight {
 		f.weight[i] = 1
@@ -218,7 +237,9 @@ func (f *fit) iterate(tell func(float64)) error {
 				f.weight[i] = (1 - u*u) * (1 - u*u)
 			}
 		}
-		tell(float64(n+1) / rounds)
+		if err := tell(float64(n+1) / rounds); err != nil {
+			return err
+		}
 		if n > 0 && math.Abs(f.scale-before) < 1e-6+1e-3*f.scale {
 			break
 		}

@@ -1,6 +1,7 @@
 package tide
 
 import (
+	"errors"
 	"math"
 	"math/rand/v2"
 	"testing"
@@ -93,9 +94,10 @@ func TestARecordIsRarelyClean(t *testing.T) {
 	}
 	r.Shuffle(len(record), func(i, j int) { record[i], record[j] = record[j], record[i] })
 	told := 0.0
-	a, err := Analyse(record, func(share float64) {
+	a, err := Analyse(record, func(share float64) error {
 		assert.GreaterOrEqual(t, share, told-0.5)
 		told = share
+		return nil
 	})
 	require.NoError(t, err)
 	assert.Equal(t, 1.0, told)
@@ -156,5 +158,33 @@ func TestUnusableRecordsAreRefusedWithTheReason(t *testing.T) {
 		_, err := Analyse(record, nil)
 		assert.ErrorContains(t, err, want)
 		assert.ErrorAs(t, err, &UnusableRecordError{})
+	}
+}
+
+func TestALongRecordIsThinnedAndWorkCanBeEnded(t *testing.T) {
+	h, err := NewHarmonics([]Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 70}, {"K1", 0.1, 10}}, 1)
+	require.NoError(t, err)
+	record := make([]Sample, 2*mostFitted+7) // nine months, each 1.5 minutes
+	from := time.Date(2025, 1, 1, 0, 0, 0, 0, time.UTC)
+	for i := range record {
+		at := from.Add(time.Duration(i) * 90 * time.Second)
+		record[i] = Sample{at, h.Level(at)}
+	}
+	gone := errors.New("nobody waits for it")
+	rounds := 0
+	_, err = Analyse(record, func(float64) error {
+		rounds++
+		return gone
+	})
+	require.ErrorIs(t, err, gone)
+	assert.Equal(t, 1, rounds)
+	a, err := Analyse(record, nil)
+	require.NoError(t, err)
+	assert.LessOrEqual(t, a.Samples, mostFitted)
+	for _, k := range a.Constituents {
+		if k.Name == "M2" {
+			assert.InDelta(t, 0.6, k.AmplitudeM, 1e-3)
+			assert.InDelta(t, 40, k.PhaseDeg, 0.2)
+		}
 	}
 }

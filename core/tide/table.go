@@ -24,7 +24,7 @@ const (
 // tide (measured: the tests give a station back to 1 mm from a table printed to
 // the minute and the centimetre). Too few turns or too short a time are an
 // [UnusableRecordError]. The residual is that of the levels.
-func AnalyseTurns(turns []Turn, progress func(share float64)) (Analysis, error) {
+func AnalyseTurns(turns []Turn, progress func(share float64) error) (Analysis, error) {
 	samples := make([]Sample, len(turns))
 	for i, k := range turns {
 		samples[i] = Sample{k.Time, k.LevelM}
@@ -49,10 +49,11 @@ func AnalyseTurns(turns []Turn, progress func(share float64)) (Analysis, error) 
 		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d high and low waters are too few for %d unknowns", len(record), f.columns())}
 	}
 	f.addSlopes(names)
-	if err := f.iterate(func(share float64) {
-		if progress != nil {
-			progress(share)
+	if err := f.iterate(func(share float64) error {
+		if progress == nil {
+			return nil
 		}
+		return progress(share)
 	}); err != nil {
 		return Analysis{}, err
 	}

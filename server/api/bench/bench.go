@@ -17,8 +17,8 @@ type Shown struct {
 }
 
 // at the bench: a calculation at a path, its input decoded, its result encoded.
-func atBench[I, O any](api huma.API, path, id, says string, work func(context.Context, *I) (O, error)) {
-	web.Open(api, web.Post("/bench/"+path, id, says), func(ctx context.Context, in *struct{ Body I }) (*struct{ Body O }, error) {
+func atBench[I, O any](api huma.API, d *web.Deps, path, id, says string, work func(context.Context, *I) (O, error)) {
+	web.Closed(api, d, web.Post("/bench/"+path, id, says), func(ctx context.Context, in *struct{ Body I }) (*struct{ Body O }, error) {
 		o, err := work(ctx, &in.Body)
 		if err != nil {
 			return nil, err
@@ -40,21 +40,21 @@ func ofSpots[I, O any](api huma.API, d *web.Deps, path, id, says string, work fu
 }
 
 func (s service) registerBench(api huma.API) {
-	atBench(api, "reel-turns", "benchReelTurns", "Turns of the handle from one depth to another", reelTurns)
-	atBench(api, "fall", "benchFall", "How fast something sinks", fall)
-	atBench(api, "pace", "benchPace", "How fast to wind against a push of the water", pace)
-	atBench(api, "cadence", "benchCadence", "A retrieve in words, beat by beat", cadence)
-	atBench(api, "lead", "benchLead", "The lead that holds bottom, and the one that trots", lead)
+	atBench(api, s.Deps, "reel-turns", "benchReelTurns", "Turns of the handle from one depth to another", reelTurns)
+	atBench(api, s.Deps, "fall", "benchFall", "How fast something sinks", fall)
+	atBench(api, s.Deps, "pace", "benchPace", "How fast to wind against a push of the water", pace)
+	atBench(api, s.Deps, "cadence", "benchCadence", "A retrieve in words, beat by beat", cadence)
+	atBench(api, s.Deps, "lead", "benchLead", "The lead that holds bottom, and the one that trots", lead)
 	ofSpots(api, s.Deps, "plug", "benchPlug", "How deep a plug runs along a cast, over a section", s.plug)
 	ofSpots(api, s.Deps, "cast", "benchCast", "Which way to cast to stay over good depths", s.castAlong)
-	atBench(api, "interception", "benchInterception", "Where and when to cast at a moving fish", interception)
-	atBench(api, "jig", "benchJig", "The weight that keeps a line upright", verticalJig)
-	atBench(api, "float", "benchFloat", "Where to stop a sliding float", stopKnot)
+	atBench(api, s.Deps, "interception", "benchInterception", "Where and when to cast at a moving fish", interception)
+	atBench(api, s.Deps, "jig", "benchJig", "The weight that keeps a line upright", verticalJig)
+	atBench(api, s.Deps, "float", "benchFloat", "Where to stop a sliding float", stopKnot)
 	ofSpots(api, s.Deps, "rods", "benchRods", "How to spread a row of rods", s.rodsInARow)
-	atBench(api, "troll", "benchTroll", "A pass of a trolled lure over a ledge", troll)
-	atBench(api, "line", "benchLine", "Leader, drag and knot", lineAndLeader)
+	atBench(api, s.Deps, "troll", "benchTroll", "A pass of a trolled lure over a ledge", troll)
+	atBench(api, s.Deps, "line", "benchLine", "Leader, drag and knot", lineAndLeader)
 	ofSpots(api, s.Deps, "length-weight", "benchLengthWeight", "What a fish of a length weighs", s.lengthWeight)
-	atBench(api, "light-finish", "benchLightFinish", "Which finish shows at a depth now", lightFinish)
+	atBench(api, s.Deps, "light-finish", "benchLightFinish", "Which finish shows at a depth now", lightFinish)
 }
 
 type reelTurnsIn struct {

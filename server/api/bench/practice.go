@@ -63,8 +63,8 @@ func swimmerOf(seed uint64) tackle.Swimmer {
 	return tackle.NewSwimmer(rand.New(rand.NewPCG(seed, 0))) //nolint:gosec // a fish to practise on
 }
 
-func registerPractice(api huma.API) {
-	web.Open(api, web.Post("/bench/practice", "practice", "A fish to practise on, that darts and comes back to its bearing"),
+func registerPractice(api huma.API, d *web.Deps) {
+	web.Closed(api, d, web.Post("/bench/practice", "practice", "A fish to practise on, that darts and comes back to its bearing"),
 		func(_ context.Context, in *practiceInput) (*practiceOutput, error) {
 			fish := swimmerOf(in.Body.Seed)
 			aim, err := in.Body.cast(fish.Fish).Intercept()
@@ -76,7 +76,7 @@ func registerPractice(api huma.API) {
 			b.Fish, b.StepS, b.XM, b.YM, b.Aim = fishIn(fish.Fish), tackle.SwimStep, fish.XM, fish.YM, interceptionOut(aim)
 			return out, nil
 		})
-	web.Open(api, web.Post("/bench/practice/throw", "throw", "What a throw at it comes to"),
+	web.Closed(api, d, web.Post("/bench/practice/throw", "throw", "What a throw at it comes to"),
 		func(_ context.Context, in *throwInput) (*throwOutput, error) {
 			b := in.Body
 			fish := swimmerOf(b.Seed)

@@ -15,5 +15,5 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	s.registerBench(api)
 	s.registerUsual(api)
-	registerPractice(api)
+	registerPractice(api, d)
 }

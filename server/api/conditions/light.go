@@ -59,8 +59,8 @@ type breakingOutput struct {
 	}
 }
 
-func registerLight(api huma.API) {
-	web.Open(api, web.Post("/water/light", "waterLight", "Light at a depth"),
+func registerLight(api huma.API, d *web.Deps) {
+	web.Closed(api, d, web.Post("/water/light", "waterLight", "Light at a depth"),
 		func(_ context.Context, in *lightInput) (*lightOutput, error) {
 			b := in.Body
 			k, err := water.Attenuation(b.SecchiM)
@@ -76,7 +76,7 @@ func registerLight(api huma.API) {
 			o.Class, o.DarkBelowM = water.Class(o.Lux).String(), water.DarkBelow(o.SurfaceLux, k)
 			return out, nil
 		})
-	web.Open(api, web.Post("/water/breaking", "waterBreaking", "On which bars swell breaks at a level of the tide"),
+	web.Closed(api, d, web.Post("/water/breaking", "waterBreaking", "On which bars swell breaks at a level of the tide"),
 		func(_ context.Context, in *breakingInput) (*breakingOutput, error) {
 			h, err := water.BreakerHeight(in.Body.SwellHeightM, in.Body.SwellPeriodS)
 			if err != nil {

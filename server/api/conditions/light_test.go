@@ -11,7 +11,7 @@ import (
 // Values of the published formulae: Poole & Atkins (1929), Komar & Gaughan
 // (1973), McCowan (1894).
 func TestLightAndBreaking(t *testing.T) {
-	c := kit.Client(t)
+	c := kit.Fresh(t, "moss")
 	var l struct {
 		Attenuation float64 `json:"attenuation_per_m"`
 		Fraction    float64

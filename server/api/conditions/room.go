@@ -15,6 +15,6 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	s.registerReadings(api)
 	s.registerSheet(api)
-	registerLight(api)
+	registerLight(api, d)
 	registerKinds(api)
 }

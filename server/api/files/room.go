@@ -26,7 +26,7 @@ func Register(api huma.API, d *web.Deps) {
 		"Take a file's points as spots, or its areas as shores, all or none")), s.importFeatures)
 	web.Signed(api, d, web.TakesFile(web.Post("/interchange/grid", "importGrid",
 		"Depths of a water from a grid, soundings or a sounder's log")), s.importGrid)
-	web.Open(api, web.Post("/interchange/section", "readSection", "A section from CSV; nothing is stored"), readSection)
+	web.Closed(api, d, web.Post("/interchange/section", "readSection", "A section from CSV; nothing is stored"), readSection)
 	web.Signed(api, d, web.Get("/interchange/export", "exportFeatures", "Your spots as a file; private ones only when asked for"), s.export)
 }
 

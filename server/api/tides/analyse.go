@@ -68,9 +68,11 @@ const (
 )
 
 func curveOf(record []tide.Sample, a tide.Analysis) []fittedOut {
-	height := make(map[time.Time]float64, len(record))
+	height := make(map[time.Time]float64)
 	for _, r := range record {
-		height[r.Time] = r.HeightM
+		if a.To.Sub(r.Time) <= drawn {
+			height[r.Time] = r.HeightM
+		}
 	}
 	from := len(a.Residual)
 	for from > 0 && a.To.Sub(a.Residual[from-1].Time) <= drawn {
@@ -85,30 +87,37 @@ func curveOf(record []tide.Sample, a tide.Analysis) []fittedOut {
 	return out
 }
 
-// analysesAtOnce bounds the work and the memory.
-const analysesAtOnce = 2
-
-func registerAnalyse(api huma.API) {
-	running := make(chan struct{}, analysesAtOnce)
+func (s service) registerAnalyse(api huma.API) {
+	queue := web.NewQueue()
 	op := web.TakesFile(web.Post("/tide/analyse", "analyseTide",
 		"Constituents from a gauge record (CSV: time, height_m) or a table of turns"))
-	web.Open(api, op, func(ctx context.Context, in *analyseInput) (*analyseOutput, error) {
-		return analyse(ctx, running, in, nil)
+	web.SignedInto(api, s.Deps, queue, op, func(ctx context.Context, _ *web.Scope, in *analyseInput) (*analyseOutput, error) {
+		return analyse(ctx, queue, in, watcher{})
 	})
-	registerAnalyseWatched(api, running)
+	s.registerAnalyseWatched(api, queue)
 }
 
-// analyse what was sent. running bounds how many do so at once.
-func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progress func(share float64)) (*analyseOutput, error) {
+// watcher is told how far the work is, and before that which place in the queue it has; both
+// may be nil.
+type watcher struct {
+	progress func(share float64)
+	place    func(int)
+}
+
+// analyse what was sent, when its turn comes.
+func analyse(ctx context.Context, queue *web.Queue, in *analyseInput, watch watcher) (*analyseOutput, error) {
 	zone, err := web.Zone(in.TimeZone)
 	if err != nil {
 		return nil, err
 	}
-	select {
-	case running <- struct{}{}:
-		defer func() { <-running }()
-	case <-ctx.Done():
-		return nil, ctx.Err()
+	if err := queue.Await(ctx, watch.place); err != nil {
+		return nil, err
+	}
+	progress := func(share float64) error {
+		if watch.progress != nil {
+			watch.progress(share)
+		}
+		return ctx.Err() // nobody waits for it any more
 	}
 	raw, err := web.Uploaded(in.ContentType, in.RawBody)
 	if err != nil {
@@ -130,6 +139,9 @@ func analyse(ctx context.Context, running chan struct{}, in *analyseInput, progr
 			return nil, web.Wrong("body", err)
 		}
 		a, err = tide.Analyse(record, progress)
+	}
+	if ctx.Err() != nil {
+		return nil, ctx.Err()
 	}
 	if err != nil {
 		return nil, web.Wrong("body", err)

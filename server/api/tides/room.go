@@ -14,9 +14,9 @@ type service struct{ *web.Deps }
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
 	s := service{d}
-	registerTide(api)
-	registerAnalyse(api)
-	registerSky(api)
+	registerTide(api, d)
+	s.registerAnalyse(api)
+	registerSky(api, d)
 	s.registerStations(api)
 	s.registerStationFiles(api)
 	s.registerCompare(api)

@@ -52,8 +52,8 @@ func first(times []time.Time) *time.Time {
 	return &t
 }
 
-func registerSky(api huma.API) {
-	web.Open(api, web.Post("/sky/day", "skyDay", "Sun and moon of a civil day"),
+func registerSky(api huma.API, d *web.Deps) {
+	web.Closed(api, d, web.Post("/sky/day", "skyDay", "Sun and moon of a civil day"),
 		func(_ context.Context, in *skyInput) (*skyOutput, error) {
 			o, err := sky.NewObserver(in.Body.Lat, in.Body.Lon)
 			if err != nil {

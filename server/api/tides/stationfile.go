@@ -32,7 +32,7 @@ type readStationOutput struct {
 
 func (s service) registerStationFiles(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/stations/{id}/file", "stationFile", "A station as a file"), s.stationFile)
-	web.Open(api, web.Post("/stations/read", "readStation", "What a station file (JSON or CSV) holds; nothing is stored"),
+	web.Closed(api, s.Deps, web.Post("/stations/read", "readStation", "What a station file (JSON or CSV) holds; nothing is stored"),
 		func(_ context.Context, in *readStationInput) (*readStationOutput, error) {
 			st, err := station.Read(in.RawBody)
 			if err != nil {

@@ -46,8 +46,8 @@ const (
 	longestTurns = 20 * 366 * 24 * time.Hour
 )
 
-func registerTide(api huma.API) {
-	web.Open(api, web.Post("/tide/predict", "predictTide", "Levels and turns from harmonic constituents"),
+func registerTide(api huma.API, d *web.Deps) {
+	web.Closed(api, d, web.Post("/tide/predict", "predictTide", "Levels and turns from harmonic constituents"),
 		func(_ context.Context, in *predictInput) (*predictOutput, error) {
 			h, err := tide.NewHarmonics(constituentsOf(in.Body.Constituents), in.Body.Z0M)
 			if err != nil {

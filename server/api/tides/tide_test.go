@@ -43,7 +43,7 @@ func TestPredictThroughTheAPI(t *testing.T) {
 			Kind   string
 		}
 	}
-	c := kit.Client(t)
+	c := kit.Fresh(t, "moss")
 	ask := func(from, to time.Time) {
 		require.Equal(t, http.StatusOK, c.Do("POST", "/tide/predict", object{"constituents": f.Constituents, "z0_m": 0, "from": from,
 			"to": to, "step_s": 3600}, &out))
@@ -76,7 +76,7 @@ func TestBadPredictionsAreNamed(t *testing.T) {
 		"":                  `{"constituents": [{"name":"M2","amplitude_m":1e999,"phase_deg":0}]}`,
 	} {
 		var p problem
-		status := kit.Client(t).Do("POST", "/tide/predict", body, &p)
+		status := kit.Fresh(t, "moss").Do("POST", "/tide/predict", body, &p)
 		assert.True(t, status == 422 || status == 400, "%s: %d", want, status)
 		text := p.Detail
 		for _, e := range p.Errors {

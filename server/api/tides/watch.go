@@ -12,13 +12,13 @@ import (
 )
 
 // registerAnalyseWatched answers with server-sent events while the work goes
-// on: progress {share}, then either done with the analysis or problem with what
+// on: waiting {place} while others are before it, progress {share}, then either done with the analysis or problem with what
 // was wrong. It needs no memory between requests, so that any copy of the server
 // may answer.
-func registerAnalyseWatched(api huma.API, running chan struct{}) {
+func (s service) registerAnalyseWatched(api huma.API, queue *web.Queue) {
 	op := web.TakesFile(web.Post("/tide/analyse/watch", "watchAnalysis",
-		"The same, telling how far it is (text/event-stream: progress, done, problem)"))
-	web.Open(api, op, func(_ context.Context, in *analyseInput) (*huma.StreamResponse, error) {
+		"The same, telling how far it is (text/event-stream: waiting, progress, done, problem)"))
+	web.SignedInto(api, s.Deps, queue, op, func(_ context.Context, _ *web.Scope, in *analyseInput) (*huma.StreamResponse, error) {
 		return &huma.StreamResponse{Body: func(c huma.Context) {
 			c.SetHeader("Content-Type", "text/event-stream")
 			c.SetStatus(http.StatusOK)
@@ -33,7 +33,8 @@ func registerAnalyseWatched(api huma.API, running chan struct{}) {
 				}
 			}
 			tell("progress", progressOut{0})
-			out, err := analyse(c.Context(), running, in, func(share float64) { tell("progress", progressOut{share}) })
+			out, err := analyse(c.Context(), queue, in, watcher{func(share float64) { tell("progress", progressOut{share}) },
+				func(place int) { tell("waiting", waitingOut{place}) }})
 			var problem *huma.ErrorModel
 			switch {
 			case errors.As(err, &problem):
@@ -46,6 +47,11 @@ func registerAnalyseWatched(api huma.API, running chan struct{}) {
 			}
 		}}, nil
 	})
+}
+
+// waitingOut is the place in the queue: 1 is the next.
+type waitingOut struct {
+	Place int `json:"place"`
 }
 
 type progressOut struct {

@@ -45,17 +45,22 @@ func TakesFile(op huma.Operation) huma.Operation {
 	return op
 }
 
-// Signed registers an operation for whoever is signed in; its handler is given their
-// scope. Others are turned away before their body is looked at. What goes wrong is told
-// as [Failed] tells it.
-func Signed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(context.Context, *Scope, *I) (*O, error)) {
-	op.Middlewares = append(op.Middlewares, func(ctx huma.Context, next func(huma.Context)) {
+// signedIn turns others away before their body is looked at.
+func (d *Deps) signedIn(api huma.API) func(huma.Context, func(huma.Context)) {
+	return func(ctx huma.Context, next func(huma.Context)) {
 		if _, ok := d.Accounts.Angler(ctx.Context()); !ok {
 			_ = huma.WriteErr(api, ctx, http.StatusUnauthorized, "Sign in first.")
 			return
 		}
 		next(ctx)
-	})
+	}
+}
+
+// Signed registers an operation for whoever is signed in; its handler is given their
+// scope. Others are turned away before their body is looked at. What goes wrong is told
+// as [Failed] tells it.
+func Signed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(context.Context, *Scope, *I) (*O, error)) {
+	op.Middlewares = append(op.Middlewares, d.signedIn(api))
 	register(api, op, func(ctx context.Context, in *I) (*O, error) {
 		angler, ok := d.Accounts.Angler(ctx)
 		if !ok {
@@ -63,6 +68,20 @@ func Signed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(con
 		}
 		return handler(ctx, d.scope(angler), in)
 	})
+}
+
+// SignedInto registers an operation for whoever is signed in that is [Queued]; its answer
+// is given before its turn is over.
+func SignedInto[I, O any](api huma.API, d *Deps, q *Queue, op huma.Operation,
+	handler func(context.Context, *Scope, *I) (*O, error)) {
+	op.Middlewares = append(op.Middlewares, d.signedIn(api))
+	Signed(api, d, Queued(api, q, op), handler)
+}
+
+// Closed registers a calculation that knows nobody's data, for whoever is signed in: work is
+// done for members only.
+func Closed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(context.Context, *I) (*O, error)) {
+	Signed(api, d, op, func(ctx context.Context, _ *Scope, in *I) (*O, error) { return handler(ctx, in) })
 }
 
 // Open registers an operation anyone may ask: it knows nobody's data.

@@ -6,6 +6,7 @@ export async function analyse(
   of: 'record' | 'turns',
   timeZone: string,
   onProgress: (share: number) => void,
+  onWaiting: (place: number) => void = () => undefined,
 ): Promise<Analysis> {
   const query = new URLSearchParams({ of, time_zone: timeZone });
   let response: Response;
@@ -32,6 +33,7 @@ export async function analyse(
     for (const e of events) {
       const [, name, data] = /^event: (\w+)\ndata: (.*)$/s.exec(e) ?? [];
       if (name === 'progress') onProgress((JSON.parse(data!) as { share: number }).share);
+      if (name === 'waiting') onWaiting((JSON.parse(data!) as { place: number }).place);
       if (name === 'problem') throw new Problem(422, (JSON.parse(data!) as { detail: string }).detail);
       if (name === 'done') return JSON.parse(data!) as Analysis;
     }

@@ -1297,7 +1297,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The same, telling how far it is (text/event-stream: progress, done, problem) */
+        /** The same, telling how far it is (text/event-stream: waiting, progress, done, problem) */
         post: operations["watchAnalysis"];
         delete?: never;
         options?: never;
@@ -10041,6 +10041,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["ErrorModel"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
         };
     };
     watchAnalysis: {
@@ -10097,6 +10106,15 @@ export interface operations {
             };
             /** @description Internal Server Error */
             500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
                 headers: {
                     [name: string]: unknown;
                 };

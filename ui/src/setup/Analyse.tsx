@@ -27,10 +27,21 @@ export function Analyse() {
   const [of, setOf] = useState<Of>('record');
   const [file, setFile] = useState('');
   const [share, setShare] = useState(0);
+  const [place, setPlace] = useState(0);
   const run = useMutation({
     mutationFn: async (f: File) => {
       setShare(0);
-      return analyse(await f.text(), of, zone, setShare);
+      setPlace(0);
+      return analyse(
+        await f.text(),
+        of,
+        zone,
+        (done) => {
+          setPlace(0);
+          setShare(done);
+        },
+        setPlace,
+      );
     },
   });
   const a = run.data;
@@ -67,7 +78,9 @@ export function Analyse() {
             strokeColor="var(--accent-soft)"
             aria-label="Analysing"
           />
-          <span className="quiet small">Analysing {file}</span>
+          <span className="quiet small">
+            {place > 0 ? `Others go first: ${place} before ${file}` : `Analysing ${file}`}
+          </span>
         </div>
       )}
       {run.error && (
