@@ -21,6 +21,7 @@ type App struct {
 	Book    *playbook.Book
 
 	accounts *account.Accounts
+	stop     func()
 }
 
 // Config of an app.
@@ -59,11 +60,12 @@ func New(ctx context.Context, c Config) (*App, error) {
 	}
 	h := api.New(api.Config{Store: s, Accounts: accounts, Book: book, Now: c.Now, UI: ui.Handler(), Hosts: c.Hosts, Proxies: c.Proxies,
 		TLS: c.SecureCookie})
-	return &App{h, s, book, accounts}, nil
+	return &App{h, s, book, accounts, thin(s, c.Now)}, nil
 }
 
 // Close ends background work and the connections.
 func (a *App) Close() error {
+	a.stop()
 	a.accounts.Close()
 	return a.Store.Close()
 }

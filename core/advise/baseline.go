@@ -33,6 +33,9 @@ func Baseline(book *playbook.Book, belief rate.Belief, target *playbook.Target, 
 	w := rate.NewWeights(len(book.Rules))
 	skies, tides := make(skyBook), new(tide.Memo)
 	for i, s := range spots {
+		if len(s.Marks) == 0 {
+			continue // nobody knows what to fish there
+		}
 		c, err := tides.Over(s.Tide, from, to)
 		if err != nil {
 			return nil, err

@@ -144,7 +144,12 @@ func (l *Laid) Including(said []conditions.Reading) *Laid {
 
 // At a moment, on a curve that reaches so far before and after it.
 func (l *Laid) At(t time.Time, before, after time.Duration) (spot.Moment, *tide.Curve, error) {
-	c, err := tide.Over(l.Tide, t.Add(-before), t.Add(after))
+	return l.AtWith(new(tide.Memo), t, before, after)
+}
+
+// AtWith is At for one of many spots, which share what is worked out of their tides.
+func (l *Laid) AtWith(memo *tide.Memo, t time.Time, before, after time.Duration) (spot.Moment, *tide.Curve, error) {
+	c, err := memo.Over(l.Tide, t.Add(-before), t.Add(after))
 	if err != nil {
 		return spot.Moment{}, nil, err
 	}

@@ -116,3 +116,25 @@ func (s *Store) DeleteReading(ctx context.Context, angler, water uuid.UUID, k co
 		return nil
 	})
 }
+
+// kept is how long what a machine stored of a water is kept: a forecast that is over, what a
+// logger or a sounder read. A spell keeps its own readings, and an angler's stay.
+const kept = 60 * 24 * time.Hour
+
+// mostThinned rows go at once, so that others need not wait for their locks.
+const mostThinned = 5000
+
+// ThinReadings takes out what machines stored longer ago than it is of use, and says how
+// many.
+func (s *Store) ThinReadings(ctx context.Context, now time.Time) (n int64, err error) {
+	for {
+		r, err := s.exec(ctx, `DELETE FROM reading WHERE NOT own AND time < ? ORDER BY water_id, time LIMIT ?`, now.Add(-kept), mostThinned)
+		if err != nil {
+			return n, err
+		}
+		one, err := r.RowsAffected()
+		if n += one; err != nil || one < mostThinned {
+			return n, err
+		}
+	}
+}

@@ -23,6 +23,8 @@ type Station struct {
 	Reference *uuid.UUID
 	Offsets   tide.Offsets
 	Revision  int
+	// harmonics of it, made once for all that follow it.
+	harmonics *tide.Harmonics
 }
 
 // errChain says that a station that follows another cannot be followed itself.
@@ -43,9 +45,12 @@ func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Predictor, error)
 			return nil, errChain
 		}
 	}
-	h, err := tide.NewHarmonics(st.Constituents, st.Z0M)
-	if err != nil {
-		return nil, fmt.Errorf("store: station %s: %w", st.Name, err)
+	h := st.harmonics
+	if h == nil {
+		var err error
+		if h, err = tide.NewHarmonics(st.Constituents, st.Z0M); err != nil {
+			return nil, fmt.Errorf("store: station %s: %w", st.Name, err)
+		}
 	}
 	return tide.Follow(h, o)
 }
@@ -252,6 +257,12 @@ func withConstituents(ctx context.Context, q querier, rows []stationRow) ([]Stat
 	for _, c := range constituents {
 		st := at[c.Station]
 		st.Constituents = append(st.Constituents, tide.Constituent{Name: c.Name, AmplitudeM: c.Amplitude, PhaseDeg: c.Phase})
+	}
+	for i := range out {
+		if st := &out[i]; st.Reference == nil {
+			// What is wrong with it is said by whoever follows it.
+			st.harmonics, _ = tide.NewHarmonics(st.Constituents, st.Z0M)
+		}
 	}
 	return out, err
 }

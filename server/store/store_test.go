@@ -2,6 +2,7 @@ package store_test
 
 import (
 	"context"
+	"database/sql"
 	"fmt"
 	"math"
 	"os"
@@ -13,6 +14,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"greypebble/core/conditions"
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
 	"greypebble/core/spot"
@@ -219,4 +221,35 @@ func TestRuleChangesAreAnAnglersOwn(t *testing.T) {
 	got, err = s.Overlay(ctx, angler)
 	require.NoError(t, err)
 	assert.Empty(t, got.Changes)
+}
+
+func TestWhatMachinesStoredIsThinnedOut(t *testing.T) {
+	ctx := context.Background()
+	angler, water := someone(t)
+	now := time.Date(2026, 11, 20, 9, 0, 0, 0, time.UTC)
+	read := func(days int, source string, o conditions.Origin) conditions.Reading {
+		return conditions.Reading{Kind: conditions.WaterTemp, Value: 12, Time: now.AddDate(0, 0, -days), Origin: o, Source: source}
+	}
+	require.NoError(t, s.AddReadings(ctx, angler, water.ID, []conditions.Reading{read(100, "logger", conditions.Observed),
+		read(90, "service", conditions.Forecast), read(95, conditions.TheAngler, conditions.Observed), read(3, "logger", conditions.Observed)}))
+	_, err := s.ThinReadings(ctx, now)
+	require.NoError(t, err)
+	left, err := s.ReadingsOf(ctx, angler, water.ID, now.AddDate(-1, 0, 0), now)
+	require.NoError(t, err)
+	require.Len(t, left, 2)
+	assert.Equal(t, conditions.TheAngler, left[0].Source, "an angler's own stays")
+	assert.Equal(t, "logger", left[1].Source)
+	rows, err := s.DB().Query(`EXPLAIN SELECT * FROM reading WHERE water_id = ? AND time BETWEEN ? AND ?`, water.ID, now.AddDate(0, 0, -4), now)
+	require.NoError(t, err)
+	defer rows.Close()
+	keys := ""
+	for rows.Next() {
+		cells := make([]any, 10)
+		for i := range cells {
+			cells[i] = new(sql.NullString)
+		}
+		require.NoError(t, rows.Scan(cells...))
+		keys += cells[4].(*sql.NullString).String
+	}
+	assert.Contains(t, keys, "reading_time", "an index by water and time")
 }

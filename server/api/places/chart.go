@@ -8,6 +8,7 @@ import (
 
 	"greypebble/core/quantity"
 	"greypebble/core/spot"
+	"greypebble/core/tide"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/desk"
@@ -106,8 +107,12 @@ func (s service) chart(ctx context.Context, as *web.Scope, in *chartInput) (*cha
 	for water, level := range levels {
 		b.Levels[water.String()] = level
 	}
+	memo := new(tide.Memo)
 	for _, sp := range spots {
-		one, err := onChart(sp, t, as.Units)
+		if err := ctx.Err(); err != nil {
+			return nil, err
+		}
+		one, err := onChart(sp, memo, t, as.Units)
 		if err != nil {
 			return nil, err
 		}
@@ -116,8 +121,8 @@ func (s service) chart(ctx context.Context, as *web.Scope, in *chartInput) (*cha
 	return out, nil
 }
 
-func onChart(sp *desk.Laid, t time.Time, u quantity.Units) (chartSpot, error) {
-	m, c, err := sp.At(t, windowsBefore, windowsAfter)
+func onChart(sp *desk.Laid, memo *tide.Memo, t time.Time, u quantity.Units) (chartSpot, error) {
+	m, c, err := sp.AtWith(memo, t, windowsBefore, windowsAfter)
 	if err != nil {
 		return chartSpot{}, err
 	}

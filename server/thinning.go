@@ -1,0 +1,37 @@
+package server
+
+import (
+	"context"
+	"log/slog"
+	"time"
+
+	"greypebble/server/store"
+)
+
+const thinEvery = time.Hour
+
+// thin out what machines stored and is of no use any more, by a clock that may be pretended,
+// until the one who asked says stop.
+func thin(s *store.Store, now func() time.Time) (stop func()) {
+	if now == nil {
+		now = time.Now
+	}
+	ctx, cancel := context.WithCancel(context.Background())
+	done := make(chan struct{})
+	go func() {
+		defer close(done)
+		tick := time.NewTicker(thinEvery)
+		defer tick.Stop()
+		for {
+			if _, err := s.ThinReadings(ctx, now()); err != nil && ctx.Err() == nil {
+				slog.Error("old readings", "error", err)
+			}
+			select {
+			case <-ctx.Done():
+				return
+			case <-tick.C:
+			}
+		}
+	}()
+	return func() { cancel(); <-done }
+}
