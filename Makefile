@@ -4,7 +4,7 @@ PORT ?= 8080
 DATA ?= data
 BIN  := bin/greypebble
 
-.PHONY: help demo test unit dev bench shots fmt build ui api lint check-api go-test e2e clean
+.PHONY: help demo test unit dev bench load soak shots fmt build ui api lint check-api go-test e2e clean
 
 help: ## what can be made
 	@grep -hE '^[a-z0-9-]+:.*## ' $(MAKEFILE_LIST) | awk -F':.*## ' '{printf "  %-10s %s\n", $$1, $$2}'
@@ -79,6 +79,16 @@ dev: ui/node_modules/.stamp ## live reload of the interface on port 5173, the se
 
 bench: ui/node_modules/.stamp ## one figure a line: name value unit
 	@go run ./bench
+
+load: build ## how long people wait when 50, then 200 use it at once
+	go build -o bin/load ./bench/load
+	bin/load -people 50
+	bin/load -people 200
+
+soak: build ## ten minutes of that with faults, and the tests that draw lots, whole
+	go build -o bin/load ./bench/load
+	bin/load -people 40 -for 10m -soak
+	GREYPEBBLE_SOAK=1 go test -count=1 -timeout 60m -run 'CutOff|NothingOdd|Acknowledged|OffsetsStay|FullDisk' ./server/store ./cmd/greypebble ./server/api
 
 shots: ui ## the pictures of docs/screenshots, from the demo data
 	@scripts/setup.sh mariadb chromium

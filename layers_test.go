@@ -68,7 +68,7 @@ var allowed = map[string][]string{
 	"demo":            {"core/*", "server/store", "server/account"},
 	"testkit":         {"core/*", "server", "server/*", "demo"},
 	"cmd/greypebble":  {"core/*", "server", "server/*", "demo", "testkit"},
-	"bench/load":      {"core/playbook", "demo", "server", "server/localdb", "server/store"},
+	"bench/load":      {"core/playbook", "demo", "server", "server/feed", "server/feed/sim", "server/localdb", "server/store"},
 	"bench":           {"core/*", "demo"},
 	"e2e/browser":     {},
 	"e2e/shots":       {"core/tide", "testkit", "demo", "e2e/browser"},

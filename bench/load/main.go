@@ -53,7 +53,7 @@ func run(people int, lasting, warm time.Duration, binary, profile string, soak b
 		return err
 	}
 	defer os.RemoveAll(dir)
-	s, err := start(dir, binary, profile != "", people)
+	s, err := start(dir, binary, profile != "" || soak, people)
 	if err != nil {
 		return err
 	}

@@ -61,11 +61,13 @@ func lastLine(out string, err error) string {
 }
 
 func (s *Server) launch(program string) error {
-	port, err := freePort()
-	if err != nil {
-		return fmt.Errorf("no free loopback port for MariaDB: %w", err)
+	if s.port == 0 {
+		port, err := freePort()
+		if err != nil {
+			return fmt.Errorf("no free loopback port for MariaDB: %w", err)
+		}
+		s.port = port
 	}
-	s.port = port
 	log, err := os.OpenFile(s.home.path("mariadb.log"), os.O_CREATE|os.O_APPEND|os.O_WRONLY, 0o600)
 	if err != nil {
 		return s.home.unwritable(err)
@@ -73,7 +75,7 @@ func (s *Server) launch(program string) error {
 	defer log.Close()
 	args := s.asRoot([]string{"--no-defaults", "--datadir=" + s.home.path("data"), "--tmpdir=" + s.home.path("tmp"),
 		"--socket=" + s.home.socket(), "--pid-file=" + s.home.path("run/pid"), "--init-file=" + s.home.initFile(),
-		"--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", port), "--skip-name-resolve",
+		"--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--skip-name-resolve",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_ai_ci", "--default-time-zone=+00:00",
 		"--local-infile=0", "--secure-file-priv=" + s.home.path("closed"), "--symbolic-links=0"})
 	s.cmd = exec.Command(program, args...)
@@ -153,6 +155,17 @@ func (s *Server) Kill() {
 	<-s.done
 	s.release()
 	s.cmd = nil
+}
+
+// Restart a server that was ended at once, at the port it had; for tests of those who use it
+// meanwhile.
+func (s *Server) Restart(ctx context.Context) error {
+	s.Kill()
+	programs, err := find("mariadbd", "mariadb-install-db")
+	if err != nil {
+		return err
+	}
+	return s.start(ctx, programs)
 }
 
 func (s *Server) release() {
