@@ -108,9 +108,12 @@ func TestTheWayOutOfTheBackLake(t *testing.T) {
 	says := `document.querySelector('.visits').innerText`
 	require.NoError(t, p.Wait(says+`.includes('Lantern Refuge closes it all that time.')`))
 	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('Closed by Lantern Refuge')`))
-	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('Its rule holds from 1 November to 31 March')`), "with its season")
+	require.NoError(t, p.Wait(`document.querySelector('.water-side').innerText.includes('Its rule holds from 1 November to 31 March')`),
+		"with its season")
 	_, err := browser.Eval[any](p, `(async () => {
-		const state = await (await fetch('/api/v1/waters/'+(await (await fetch('/api/v1/spots')).json()).find((s) => s.name === 'Lantern Lake').water_id)).json();
+		const spots = await (await fetch('/api/v1/spots')).json();
+		const lake = spots.find((s) => s.name === 'Lantern Lake');
+		const state = await (await fetch('/api/v1/waters/' + lake.water_id)).json();
 		const zone = state.zones.find((z) => z.name === 'Lantern Refuge');
 		await fetch('/api/v1/zones/' + zone.id, {method: 'DELETE'});
 		location.reload();

@@ -293,7 +293,8 @@ func (s *site) ask(n int) (t vegeta.Target, kind, spell string) {
 	case "write":
 		spell = uuid.NewString()
 		ended := time.Now().Add(-time.Minute).UTC()
-		post("PUT", "/spells/"+spell, map[string]any{"spot_id": spot, "target": "red-drum", "started_at": ended.Add(-time.Hour), "ended_at": ended})
+		post("PUT", "/spells/"+spell, map[string]any{"spot_id": spot, "target": "red-drum", "started_at": ended.Add(-time.Hour),
+			"ended_at": ended})
 	}
 	return t, kind, spell
 }
@@ -314,7 +315,8 @@ func (s *site) attack(people int, lasting time.Duration) *vegeta.Metrics {
 		}
 		return nil
 	}
-	attacker := vegeta.NewAttacker(vegeta.Timeout(30*time.Second), vegeta.KeepAlive(true), vegeta.Connections(1000), vegeta.MaxWorkers(2000))
+	attacker := vegeta.NewAttacker(vegeta.Timeout(30*time.Second), vegeta.KeepAlive(true), vegeta.Connections(1000),
+		vegeta.MaxWorkers(2000))
 	all := &vegeta.Metrics{}
 	for r := range attacker.Attack(targeter, vegeta.Rate{Freq: people, Per: time.Second}, lasting, "load") {
 		all.Add(r)

@@ -77,7 +77,8 @@ func TestAFullDiskIsSaidAndPasses(t *testing.T) {
 	_, health := r.get("/health")
 	assert.Contains(t, health, `"status":"disk full"`)
 	bar := demo.SpotID("Kettle Bar")
-	for _, path := range []string{"/spots", "/spots/" + bar + "/state", "/spots/" + bar + "/ribbon", "/chart", "/spells", "/playbook", "/kit"} {
+	for _, path := range []string{"/spots", "/spots/" + bar + "/state", "/spots/" + bar + "/ribbon", "/chart", "/spells",
+		"/playbook", "/kit"} {
 		began := time.Now()
 		status, answer := r.get(path)
 		assert.Equal(t, http.StatusOK, status, "%s: %.200s", path, answer)
@@ -89,7 +90,8 @@ func TestAFullDiskIsSaidAndPasses(t *testing.T) {
 	}
 
 	require.NoError(t, os.Remove(filler))
-	require.Eventually(t, func() bool { return r.do("PUT", "/spells/"+uuid.NewString(), spell) == http.StatusOK }, 30*time.Second, 200*time.Millisecond)
+	require.Eventually(t, func() bool { return r.do("PUT", "/spells/"+uuid.NewString(), spell) == http.StatusOK }, 30*time.Second,
+		200*time.Millisecond)
 	_, health = r.get("/health")
 	assert.Contains(t, health, `"status":"ok"`)
 	require.NoError(t, r.cmd.Process.Signal(os.Interrupt))

@@ -22,8 +22,8 @@ type serveCommand struct {
 	DSN           string         `required:"" env:"GREYPEBBLE_DSN" help:"Database: user:password@tcp(host:port)/name."`
 	Listen        string         `default:"127.0.0.1:8080" help:"Address to listen on."`
 	InsecureLocal bool           `help:"Let the session cookie travel without TLS; only for loopback."`
-	Host          []string       `env:"GREYPEBBLE_HOST" help:"Names the program goes by, without port; requests for others are refused. Left out: any name; with --insecure-local those of loopback."`
-	TrustedProxy  []netip.Prefix `env:"GREYPEBBLE_TRUSTED_PROXY" help:"Addresses (CIDR) of proxies whose X-Forwarded-For is believed."`
+	Host          []string       `env:"GREYPEBBLE_HOST" help:"Names it goes by; others are refused."`
+	TrustedProxy  []netip.Prefix `env:"GREYPEBBLE_TRUSTED_PROXY" help:"CIDR of proxies whose X-Forwarded-For is believed."`
 }
 
 func (c serveCommand) Run() error {
@@ -33,7 +33,8 @@ func (c serveCommand) Run() error {
 	if err != nil {
 		return err
 	}
-	app, err := server.New(ctx, server.Config{DSN: c.DSN, SecureCookie: !c.InsecureLocal, Hosts: c.hosts(listener), Proxies: c.TrustedProxy})
+	app, err := server.New(ctx, server.Config{DSN: c.DSN, SecureCookie: !c.InsecureLocal, Hosts: c.hosts(listener),
+		Proxies: c.TrustedProxy})
 	if err != nil {
 		return err
 	}

@@ -30,8 +30,8 @@ func Fingerprint(book *playbook.Book, target *playbook.Target, spots []*spot.Spo
 	seen := make(map[conditions.Readings]bool)
 	for i, s := range spots {
 		h.text(s.Place, string(s.Access.Manner))
-		h.number(float64(i), s.Lat, s.Lon, s.Access.In.ElevationM, s.Access.Out.ElevationM, s.Access.DraughtM, s.Current.SeenMS, s.Current.BasinM2,
-			s.Current.WidthM, s.Current.BedM)
+		h.number(float64(i), s.Lat, s.Lon, s.Access.In.ElevationM, s.Access.Out.ElevationM, s.Access.DraughtM, s.Current.SeenMS,
+			s.Current.BasinM2, s.Current.WidthM, s.Current.BedM)
 		if s.FacesDeg != nil {
 			h.number(*s.FacesDeg)
 		}

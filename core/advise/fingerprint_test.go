@@ -20,7 +20,8 @@ func TestABookWithOneRuleMoreIsAnotherBook(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, fingerprint(w.book), fingerprint(same), "found again")
 	more, err := w.book.Over(playbook.Overlay{Files: []playbook.File{{Name: "rule mine", Data: []byte("rules:\n- {id: mine, says: x, " +
-		"idea: mine, origin: my own, family: flow, effect: clear plus, certainty: usual, targets: [florida-pompano], when: {mark: edge}}\n")}}})
+		"idea: mine, origin: my own, family: flow, effect: clear plus, certainty: usual, " +
+		"targets: [florida-pompano], when: {mark: edge}}\n")}}})
 	require.NoError(t, err)
 	assert.NotEqual(t, fingerprint(w.book), fingerprint(more))
 }

@@ -9,7 +9,8 @@ import (
 
 func TestALoggersReadingStaysTheLoggers(t *testing.T) {
 	at := func(h int) time.Time { return time.Date(2026, 5, 12, h, 0, 0, 0, time.UTC) }
-	logger := Reading{Kind: WaterTemp, Value: 15.2371, Time: at(6), Origin: Observed, Source: "logger at the post", Site: "post", Spread: 0.1}
+	logger := Reading{Kind: WaterTemp, Value: 15.2371, Time: at(6), Origin: Observed, Source: "logger at the post",
+		Site: "post", Spread: 0.1}
 	mine := Reading{Kind: Clarity, Value: 0.2236067977, Time: at(7), Origin: Observed, Source: TheAngler}
 	wind := Reading{Kind: WindSpeed, Value: 4, Time: at(7), Origin: Forecast, Source: "service"}
 	old := []Reading{logger, mine, wind}

@@ -70,8 +70,9 @@ var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tac
 var aspects = []string{"warmth", "cold", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes", "eats"}
 
 func (b *Book) readTarget(n node) error {
-	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds", "gone_below", "best",
-		"away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions", "note", "says")
+	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
+		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions",
+		"note", "says")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),

@@ -56,7 +56,8 @@ var endings = []struct {
 	ending, unit string
 	Bounds
 }{
-	{"_kg_m3", "kg/m³", Bounds{0, 23_000}}, {"_m2", "m²", Bounds{0, 1e12}}, {"_ms", "m/s", Bounds{-100, 100}}, {"_kg", "kg", Bounds{0, 1000}},
+	{"_kg_m3", "kg/m³", Bounds{0, 23_000}}, {"_m2", "m²", Bounds{0, 1e12}}, {"_ms", "m/s", Bounds{-100, 100}},
+	{"_kg", "kg", Bounds{0, 1000}},
 	{"_deg", "°", Bounds{-360, 720}}, {"_min", "min", Bounds{-525_600, 525_600}}, {"_n", "N", Bounds{0, 10_000}},
 	{"_s", "s", Bounds{0, 31_557_600}}, {"_h", "h", Bounds{0, 8784}}, {"_c", "°C", Bounds{-60, 60}}, {"_mm", "mm", Bounds{0, 10_000}},
 	{"_fraction", "", Bounds{0, 1}}, {"_m", "m", Bounds{-11_000, 100_000}},

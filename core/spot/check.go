@@ -92,7 +92,8 @@ func (s *Spot) HeightOf(name string, distanceM float64) (float64, error) {
 func (s *Spot) CheckWords() error {
 	switch {
 	case !slices.Contains(ground.Places, s.Place):
-		return FieldError{"place", fmt.Errorf("spot: unknown kind of place %q of %s; known are %s", s.Place, s.Name, strings.Join(ground.Places, ", "))}
+		return FieldError{"place", fmt.Errorf("spot: unknown kind of place %q of %s; known are %s", s.Place, s.Name,
+			strings.Join(ground.Places, ", "))}
 	case !ground.KnownBottom(s.Bottom):
 		return FieldError{"bottom", ground.UnknownBottom(s.Bottom)}
 	}

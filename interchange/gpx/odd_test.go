@@ -20,7 +20,8 @@ func TestNamesSurvive(t *testing.T) {
 }
 
 func TestASegmentWithoutPointsIsNone(t *testing.T) {
-	got, _, err := Read([]byte(file(`<trk><name>drift</name><trkseg></trkseg><trkseg><trkpt lat="31" lon="-45"/><trkpt lat="31.1" lon="-45"/></trkseg></trk>`)))
+	got, _, err := Read([]byte(file(`<trk><name>drift</name><trkseg></trkseg>` +
+		`<trkseg><trkpt lat="31" lon="-45"/><trkpt lat="31.1" lon="-45"/></trkseg></trk>`)))
 	require.NoError(t, err)
 	require.Len(t, got, 1)
 	require.Len(t, got[0].Parts, 1)
@@ -28,8 +29,10 @@ func TestASegmentWithoutPointsIsNone(t *testing.T) {
 }
 
 func TestOddFiles(t *testing.T) {
-	featuretest.Odd(t, Read, file(`<wpt lat="" lon=""/>`), file(`<wpt lat="NaN" lon="1"/>`), file(`<wpt lat="31" lon="-45"><ele>deep</ele></wpt>`),
-		file(`<wpt lat="31" lon="-45"><ele>1e400</ele></wpt>`), file(strings.Repeat("<trk>", 20_000)), file(strings.Repeat("<wpt>", 20_000)), "<gpx>", "PK\x03\x04", "")
+	featuretest.Odd(t, Read, file(`<wpt lat="" lon=""/>`), file(`<wpt lat="NaN" lon="1"/>`),
+		file(`<wpt lat="31" lon="-45"><ele>deep</ele></wpt>`),
+		file(`<wpt lat="31" lon="-45"><ele>1e400</ele></wpt>`), file(strings.Repeat("<trk>", 20_000)),
+		file(strings.Repeat("<wpt>", 20_000)), "<gpx>", "PK\x03\x04", "")
 	_, _, err := Read([]byte(file("\n" + `<wpt lat="" lon="1"/>`)))
 	assert.EqualError(t, err, `line 2: expected a number like 31.214, not ""`)
 	_, _, err = Read([]byte(file(`<wpt lat="31" lon="-45"><ele>deep</ele></wpt>`)))

@@ -62,7 +62,8 @@ func FuzzRead(f *testing.F) {
 }
 
 func TestFormulasAreDefusedAndComeBack(t *testing.T) {
-	list := []kit.Item{{Kind: kit.Bait, Name: "=1+1", Offering: "cut-mullet", InHand: true}, {Kind: kit.Bait, Name: "-x", Offering: "cut-mullet", InHand: true},
+	list := []kit.Item{{Kind: kit.Bait, Name: "=1+1", Offering: "cut-mullet", InHand: true},
+		{Kind: kit.Bait, Name: "-x", Offering: "cut-mullet", InHand: true},
 		{Kind: kit.Bait, Name: "'@y", Offering: "cut-mullet", InHand: true}}
 	raw, err := Write(list)
 	require.NoError(t, err)

@@ -46,7 +46,8 @@ func TestPackedFilesAreUnpacked(t *testing.T) {
 }
 
 func TestOddFiles(t *testing.T) {
-	featuretest.Odd(t, Read, strings.Replace(mark, "-45,31", "", 1), strings.Replace(mark, "-45,31", ",", 1), strings.Replace(mark, "-45,31", "NaN,1", 1),
-		strings.Replace(mark, "-45,31", "1,2 3,4", 1), "<kml><Placemark>"+strings.Repeat("<MultiGeometry>", 20_000), "<kml>"+strings.Repeat("<Folder>", 50_000),
+	featuretest.Odd(t, Read, strings.Replace(mark, "-45,31", "", 1), strings.Replace(mark, "-45,31", ",", 1),
+		strings.Replace(mark, "-45,31", "NaN,1", 1), strings.Replace(mark, "-45,31", "1,2 3,4", 1),
+		"<kml><Placemark>"+strings.Repeat("<MultiGeometry>", 20_000), "<kml>"+strings.Repeat("<Folder>", 50_000),
 		"<kml>"+strings.Repeat("<Placemark>", 20_000), "<kml>", "", "\x00")
 }

@@ -169,7 +169,8 @@ func TestWhatIsAcknowledgedIsReadAndNobodyElses(t *testing.T) {
 		}
 		steps := func(name string) []step {
 			return rapid.SliceOfN(rapid.Custom(func(rt *rapid.T) step {
-				return step{rapid.IntRange(0, len(resources)-1).Draw(rt, "resource"), rapid.IntRange(0, 1).Draw(rt, "id"), rapid.Bool().Draw(rt, "again")}
+				return step{rapid.IntRange(0, len(resources)-1).Draw(rt, "resource"), rapid.IntRange(0, 1).Draw(rt, "id"),
+					rapid.Bool().Draw(rt, "again")}
 			}), 4, 10).Draw(rt, name)
 		}
 		ids := [2]string{uuid.NewString(), uuid.NewString()}
@@ -187,8 +188,8 @@ func TestWhatIsAcknowledgedIsReadAndNobodyElses(t *testing.T) {
 			go func() {
 				defer wg.Done()
 				for n, s := range todo {
-					writeAndNote(c, resources[s.resource], ids[s.id], fmt.Sprintf("%d of device %d in round %d", n, device, rounds), s.again,
-						&all[s.resource][s.id])
+					writeAndNote(c, resources[s.resource], ids[s.id], fmt.Sprintf("%d of device %d in round %d", n, device, rounds),
+						s.again, &all[s.resource][s.id])
 				}
 			}()
 		}

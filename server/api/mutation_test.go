@@ -34,8 +34,8 @@ var (
 	texts   = []any{"", " ", long, "a\u0000b", "\u202egnol", "=1+1", "1500-01-01T00:00:00Z", "9999-12-31T23:59:59Z", "0001-01-01T00:00:00Z",
 		"NaN", 5, nil, false, []any{}, object{}}
 	others  = []any{nil, "x", 7, []any{}, object{}, []any{nil}}
-	queries = []string{"", " ", "NaN", "Inf", "-1e308", "1e400", "-1", "0", "99999999999999999999", "x", "1500-01-01T00:00:00Z", "9999-12-31T23:59:59Z",
-		"0001-01-01T00:00:00Z", "a\x00b", "\u202egnol", "é", long[:3000], "00000000-0000-0000-0000-000000000000"}
+	queries = []string{"", " ", "NaN", "Inf", "-1e308", "1e400", "-1", "0", "99999999999999999999", "x", "1500-01-01T00:00:00Z",
+		"9999-12-31T23:59:59Z", "0001-01-01T00:00:00Z", "a\x00b", "\u202egnol", "é", long[:3000], "00000000-0000-0000-0000-000000000000"}
 )
 
 // mutant of a request.
@@ -70,8 +70,9 @@ func mutants(op string, e example) (out []mutant) {
 	switch body := e.body.(type) {
 	case nil:
 	case string:
-		for _, text := range []string{"", "\x00", "[", "{}", long, strings.Repeat("[", 100_000), body[:len(body)/2], strings.ReplaceAll(body, "1", "1e999"),
-			strings.ReplaceAll(body, "3", "NaN"), "\ufeff" + body, strings.ReplaceAll(body, ",", ";"), strings.ReplaceAll(body, "2026", "9999"), body + body} {
+		for _, text := range []string{"", "\x00", "[", "{}", long, strings.Repeat("[", 100_000), body[:len(body)/2],
+			strings.ReplaceAll(body, "1", "1e999"), strings.ReplaceAll(body, "3", "NaN"), "\ufeff" + body,
+			strings.ReplaceAll(body, ",", ";"), strings.ReplaceAll(body, "2026", "9999"), body + body} {
 			m := e
 			m.body = text
 			out = append(out, mutant{op: op, where: "body", example: m})
@@ -219,7 +220,8 @@ func (m mutant) wrong(status int, answer []byte) string {
 	case status == 429 && m.op == "POST /login":
 		return ""
 	}
-	for _, jargon := range []string{"strconv", "json:", "Go ", "float64", "expected length", "validation failed", "RFC 4122", "regex", "unmarshal", "nil", "quantity:", "ground:"} {
+	for _, jargon := range []string{"strconv", "json:", "Go ", "float64", "expected length", "validation failed", "RFC 4122", "regex",
+		"unmarshal", "nil", "quantity:", "ground:"} {
 		if strings.Contains(p.Detail, jargon) {
 			return "speaks to developers"
 		}
@@ -243,7 +245,8 @@ func (m mutant) stays(t *testing.T, c *testkit.Client) {
 	bar := c.ID("Kettle Bar")
 	for _, path := range []string{"/spots", "/chart", "/spots/" + bar + "/ribbon", "/spells?most=5"} {
 		var answer string
-		require.Equal(t, http.StatusOK, c.Do("GET", path, nil, &answer), "after %s, %s = %.100v: %s %.300s", m.op, m.where, m.sent, path, answer)
+		require.Equal(t, http.StatusOK, c.Do("GET", path, nil, &answer), "after %s, %s = %.100v: %s %.300s", m.op, m.where, m.sent,
+			path, answer)
 		require.True(t, json.Valid([]byte(answer)), path)
 	}
 }

@@ -77,8 +77,8 @@ func TestWrongPasswordsMakeOneWait(t *testing.T) {
 	for range 5 {
 		assert.Equal(t, http.StatusUnauthorized, c.Do("POST", "/login", object{"name": name, "password": "wrong"}, &p))
 	}
-	assert.Equal(t, http.StatusTooManyRequests, c.Do("POST", "/login", object{"name": strings.ToUpper(name), "password": "grey-pebble"}, &p),
-		"even the right one, however the name is written")
+	assert.Equal(t, http.StatusTooManyRequests, c.Do("POST", "/login", object{"name": strings.ToUpper(name), "password": "grey-pebble"},
+		&p), "even the right one, however the name is written")
 	assert.Equal(t, "Too many wrong passwords. Try again in 1s.", p.Detail)
 	kit.As(t, kit.Newcomer(t, "moss", testkit.NoLog)) // others sign in as ever
 }

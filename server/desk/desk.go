@@ -75,7 +75,8 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	if g.spots, err = d.Store.Spots(ctx, angler); err != nil {
 		return nil, err
 	}
-	if g.lists, err = d.Store.Readings(ctx, angler, hour.AddDate(0, 0, -daysBefore), hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
+	if g.lists, err = d.Store.Readings(ctx, angler, hour.AddDate(0, 0, -daysBefore),
+		hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
 		return nil, err
 	}
 	weight := spotWeight * (1 + len(g.spots))

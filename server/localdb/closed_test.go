@@ -57,8 +57,9 @@ func closed(t *testing.T, s *Server) {
 	require.NoError(t, err)
 	_, err = own.Exec("DROP TABLE greypebble.t")
 	require.NoError(t, err)
-	for _, q := range []string{"SELECT 1 INTO OUTFILE '/tmp/greypebble-out'", "SELECT LOAD_FILE('/etc/passwd') + 0 = 1 FROM mysql.global_priv",
-		"SELECT * FROM mysql.global_priv", "CREATE DATABASE other", "SET GLOBAL max_connections = 5", "CREATE USER x",
+	for _, q := range []string{"SELECT 1 INTO OUTFILE '/tmp/greypebble-out'",
+		"SELECT LOAD_FILE('/etc/passwd') + 0 = 1 FROM mysql.global_priv", "SELECT * FROM mysql.global_priv", "CREATE DATABASE other",
+		"SET GLOBAL max_connections = 5", "CREATE USER x",
 		"GRANT ALL ON *.* TO greypebble@'127.0.0.1'"} {
 		_, err := own.Exec(q)
 		assert.Error(t, err, q)

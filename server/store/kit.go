@@ -133,7 +133,8 @@ func (s *Store) PutKitItems(ctx context.Context, angler uuid.UUID, list []kit.It
 func writeKitItem(ctx context.Context, tx *sqlx.Tx, row kitRow) error {
 	write := `INSERT INTO kit_item (` + kitColumns + `) VALUES (:` + strings.ReplaceAll(kitColumns, ", ", ", :") + `)`
 	if row.Revision > 1 {
-		write = `UPDATE kit_item SET ` + assigned(strings.TrimPrefix(kitColumns, "id, angler_id, ")) + ` WHERE id = :id AND angler_id = :angler_id`
+		write = `UPDATE kit_item SET ` + assigned(strings.TrimPrefix(kitColumns, "id, angler_id, ")) +
+			` WHERE id = :id AND angler_id = :angler_id`
 	}
 	_, err := tx.NamedExecContext(ctx, write, row)
 	return err

@@ -68,8 +68,8 @@ func refuseNewer(ctx context.Context, db *sqlx.Conn, p *goose.Provider) error {
 	}
 	sources := p.ListSources()
 	if newest := sources[len(sources)-1].Version; at.Int64 > newest {
-		return fmt.Errorf("the database was made by a newer Grey Pebble (schema %d, this one knows %d); start that one, nothing was changed",
-			at.Int64, newest)
+		return fmt.Errorf("the database was made by a newer Grey Pebble (schema %d, this one knows %d); "+
+			"start that one, nothing was changed", at.Int64, newest)
 	}
 	return nil
 }

@@ -121,7 +121,8 @@ func observed(readings []conditions.Reading) string {
 }
 
 const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.ended_at, p.rods, p.mark, p.approach, p.offering, p.note,
-	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light, p.moon_illumination, p.moon_phase`
+	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light,
+			p.moon_illumination, p.moon_phase`
 
 // PutSpell stores a spell and the catches given with it, all or none. Writing
 // the same again changes nothing; writing over a newer revision is a
@@ -187,7 +188,8 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (rev
 	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,
 		ended_at = :ended_at,
 		rods = :rods, mark = :mark, approach = :approach, offering = :offering, note = :note, revision = :revision,
-		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_says = :tide_says, tide_rate_m_per_h = :tide_rate_m_per_h,
+		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_says = :tide_says,
+			tide_rate_m_per_h = :tide_rate_m_per_h,
 		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
 		WHERE id = :id`, sp); err != nil {
 		return 0, false, err
@@ -203,10 +205,12 @@ func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) e
 	}{sp, angler}
 	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark,
 		approach,
-		offering, note, tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase)
+		offering, note, tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light,
+			moon_illumination, moon_phase)
 		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note,
 			:tide_level_m,
-		:tide_direction, :tide_third, :tide_says, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination, :moon_phase)`, row); err != nil {
+		:tide_direction, :tide_third, :tide_says, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination,
+			:moon_phase)`, row); err != nil {
 		return err
 	}
 	return writeReadings(ctx, tx, sp)

@@ -134,7 +134,8 @@ func writeSpot(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spot, revi
 		return err
 	}
 	columns.Revision = revision
-	write := `INSERT INTO spot (id, angler_id, ` + ownColumns + `) VALUES (:id, :angler_id, :` + strings.ReplaceAll(ownColumns, ", ", ", :") + `)`
+	write := `INSERT INTO spot (id, angler_id, ` + ownColumns + `) VALUES (:id, :angler_id, :` +
+		strings.ReplaceAll(ownColumns, ", ", ", :") + `)`
 	if revision > 1 {
 		write = `UPDATE spot SET ` + assigned(writtenColumns) + ` WHERE id = :id AND angler_id = :angler_id`
 	}
@@ -214,7 +215,8 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 // ownColumns of a spot's row besides its id and its angler: those that are written with the
 // spot, and those of its tide, which are written by themselves.
 const (
-	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, in_name, in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
+	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, in_name, " +
+		"in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
 		"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
 		"passage_width_m, passage_bed_m"
@@ -321,7 +323,8 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 	where := " WHERE s.angler_id = ?" + also
 	if err := q.SelectContext(ctx, &rows, `SELECT s.id, s.`+strings.ReplaceAll(ownColumns, ", ", ", s.")+`, w.name AS water_name,
 		w.time_zone, w.station_id,
-		g.by_m, g.seen_at, g.fade_s, g.revision AS surge_revision, w.revision AS water_revision, o.rings FROM spot s JOIN water w ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
+		g.by_m, g.seen_at, g.fade_s, g.revision AS surge_revision, w.revision AS water_revision, o.rings FROM spot s JOIN water w
+			ON w.id = s.water_id LEFT JOIN surge g ON g.water_id = w.id
 		LEFT JOIN outline o ON o.water_id = w.id`+where, args...); err != nil || len(rows) == 0 {
 		return nil, err
 	}
@@ -426,12 +429,13 @@ func (r spotRow) spot() (*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone, r.WaterRevision}, Spot: spot.Spot{
-		Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
-		FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
-		Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
-		Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
-			Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}}
+	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone, r.WaterRevision},
+		Spot: spot.Spot{
+			Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
+			FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
+			Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
+			Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
+				Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}}
 	if r.SectionLat.Valid {
 		sp.SectionFrom, sp.SectionBearing = &ground.LatLon{Lat: r.SectionLat.Float64, Lon: r.SectionLon.Float64}, r.SectionBearing.Float64
 	}

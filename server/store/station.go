@@ -129,7 +129,8 @@ func stationChanges(ctx context.Context, tx *sqlx.Tx, stored int, row stationRow
 	}
 	changed := differing(rows[0], row)
 	byName := func(a, b tide.Constituent) int { return strings.Compare(a.Name, b.Name) }
-	if !slices.Equal(slices.SortedFunc(slices.Values(old[0].Constituents), byName), slices.SortedFunc(slices.Values(constituents), byName)) {
+	if !slices.Equal(slices.SortedFunc(slices.Values(old[0].Constituents), byName),
+		slices.SortedFunc(slices.Values(constituents), byName)) {
 		changed = append(changed, "constituents")
 	}
 	return changed, nil
@@ -243,7 +244,8 @@ func withConstituents(ctx context.Context, q querier, rows []stationRow) ([]Stat
 	ids, at := make([]uuid.UUID, len(rows)), make(map[uuid.UUID]*Station, len(rows))
 	out := make([]Station, len(rows))
 	for i, r := range rows {
-		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Reference: r.Reference, Offsets: r.tide(), Revision: r.Revision}
+		out[i] = Station{ID: r.ID, Name: r.Name, Source: r.Source, Z0M: r.Z0, Reference: r.Reference, Offsets: r.tide(),
+			Revision: r.Revision}
 		ids[i], at[r.ID] = r.ID, &out[i]
 	}
 	var constituents []struct {

@@ -231,7 +231,8 @@ func TestWhatMachinesStoredIsThinnedOut(t *testing.T) {
 		return conditions.Reading{Kind: conditions.WaterTemp, Value: 12, Time: now.AddDate(0, 0, -days), Origin: o, Source: source}
 	}
 	require.NoError(t, s.AddReadings(ctx, angler, water.ID, []conditions.Reading{read(100, "logger", conditions.Observed),
-		read(90, "service", conditions.Forecast), read(95, conditions.TheAngler, conditions.Observed), read(3, "logger", conditions.Observed)}))
+		read(90, "service", conditions.Forecast), read(95, conditions.TheAngler, conditions.Observed),
+		read(3, "logger", conditions.Observed)}))
 	_, err := s.ThinReadings(ctx, now)
 	require.NoError(t, err)
 	left, err := s.ReadingsOf(ctx, angler, water.ID, now.AddDate(-1, 0, 0), now)
@@ -239,7 +240,8 @@ func TestWhatMachinesStoredIsThinnedOut(t *testing.T) {
 	require.Len(t, left, 2)
 	assert.Equal(t, conditions.TheAngler, left[0].Source, "an angler's own stays")
 	assert.Equal(t, "logger", left[1].Source)
-	rows, err := s.DB().Query(`EXPLAIN SELECT * FROM reading WHERE water_id = ? AND time BETWEEN ? AND ?`, water.ID, now.AddDate(0, 0, -4), now)
+	rows, err := s.DB().Query(`EXPLAIN SELECT * FROM reading WHERE water_id = ? AND time BETWEEN ? AND ?`, water.ID,
+		now.AddDate(0, 0, -4), now)
 	require.NoError(t, err)
 	defer rows.Close()
 	keys := ""

@@ -25,7 +25,8 @@ func (s *Store) PutSurge(ctx context.Context, angler, water uuid.UUID, g tide.Su
 		}
 		var old surgeRow
 		if stored > 0 {
-			if err := tx.GetContext(ctx, &old, `SELECT water_id, by_m, seen_at, fade_s, revision FROM surge WHERE water_id = ?`, water); err != nil {
+			if err := tx.GetContext(ctx, &old, `SELECT water_id, by_m, seen_at, fade_s, revision FROM surge WHERE water_id = ?`,
+				water); err != nil {
 				return err
 			}
 		}

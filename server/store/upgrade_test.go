@@ -67,11 +67,8 @@ func (tr *trial) exec(text string) {
 	require.NoError(tr.t, err)
 }
 
-func (tr *trial) tables() (out []string) {
-	for _, row := range tr.rows("SELECT table_name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1") {
-		out = append(out, row)
-	}
-	return out
+func (tr *trial) tables() []string {
+	return tr.rows("SELECT table_name FROM information_schema.tables WHERE table_schema = DATABASE() ORDER BY 1")
 }
 
 func (tr *trial) rows(query string) (out []string) {
@@ -195,7 +192,8 @@ func TestAnUpgradeLosesNothing(t *testing.T) {
 		assert.Equal(t, store.Summary{Spells: 1, RodHours: 3, Catches: 1}, sum)
 		require.Len(t, log[0].Readings, 1)
 		assert.InDelta(t, 15.25, log[0].Readings[0].Value, 1e-12)
-		readings, err := s.ReadingsOf(ctx, a.ID, rib.Water.ID, time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC), time.Date(2026, 2, 1, 0, 0, 0, 0, time.UTC))
+		readings, err := s.ReadingsOf(ctx, a.ID, rib.Water.ID, time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC),
+			time.Date(2026, 2, 1, 0, 0, 0, 0, time.UTC))
 		require.NoError(t, err)
 		assert.GreaterOrEqual(t, len(readings), 2)
 		require.NoError(t, s.Close())

@@ -44,11 +44,13 @@ func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revisi
 		}
 		revision = row.Revision
 		if stored == 0 {
-			_, err = tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone, revision) VALUES (?, ?, ?, ?, ?, 1)`,
+			_, err = tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone, revision) VALUES (?, ?, ?,
+			?, ?, 1)`,
 				w.ID, angler, w.StationID, w.Name, w.TimeZone)
 			return err
 		}
-		_, err = tx.ExecContext(ctx, `UPDATE water SET station_id = ?, name = ?, time_zone = ?, revision = ? WHERE id = ? AND angler_id = ?`,
+		_, err = tx.ExecContext(ctx, `UPDATE water SET station_id = ?, name = ?, time_zone = ?, revision = ? WHERE id = ? AND
+			angler_id = ?`,
 			w.StationID, w.Name, w.TimeZone, revision, w.ID, angler)
 		return err
 	})
@@ -94,7 +96,8 @@ func (s *Store) UseStation(ctx context.Context, angler, water, station uuid.UUID
 		if err := owned(ctx, tx, "water", angler, water); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `UPDATE water SET revision = revision + (station_id <> ?), station_id = ? WHERE id = ? AND angler_id = ?`, station, station,
+		_, err := tx.ExecContext(ctx, `UPDATE water SET revision = revision + (station_id <> ?), station_id = ? WHERE id = ? AND
+			angler_id = ?`, station, station,
 			water, angler)
 		return err
 	})
@@ -125,7 +128,8 @@ func (s *Store) tides(ctx context.Context, where string, args ...any) (out map[u
 			Station uuid.UUID `db:"station_id"`
 			surgeColumns
 		}
-		if err := q.SelectContext(ctx, &rows, `SELECT w.id, w.station_id, g.by_m, g.seen_at, g.fade_s, g.revision AS surge_revision FROM water w
+		if err := q.SelectContext(ctx, &rows, `SELECT w.id, w.station_id, g.by_m, g.seen_at, g.fade_s, g.revision AS
+			surge_revision FROM water w
 			LEFT JOIN surge g ON g.water_id = w.id WHERE `+where, args...); err != nil {
 			return err
 		}
@@ -209,7 +213,8 @@ func (s *Store) DeleteWater(ctx context.Context, angler, id uuid.UUID, everythin
 		}
 		if err := tx.GetContext(ctx, &h, `SELECT w.name, (SELECT COUNT(*) FROM spot s WHERE s.water_id = w.id) AS spots,
 			(SELECT COUNT(*) FROM spell p JOIN spot s ON s.id = p.spot_id WHERE s.water_id = w.id) AS spells,
-			(SELECT COUNT(*) FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id WHERE s.water_id = w.id) AS catches,
+			(SELECT COUNT(*) FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id WHERE s.water_id = w.id)
+			AS catches,
 			(SELECT COUNT(*) FROM zone z WHERE z.water_id = w.id) AS zones,
 			(SELECT COUNT(*) FROM reading r WHERE r.water_id = w.id AND r.own) AS readings FROM water w WHERE w.id = ?`, id); err != nil {
 			return err

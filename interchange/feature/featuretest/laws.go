@@ -26,7 +26,8 @@ func noCharacter(r rune) bool { return r&0xfffe == 0xfffe }
 
 // NamesSurvive checks that names of points come back as they were written, whatever
 // characters they hold.
-func NamesSurvive(t *testing.T, write func([]feature.Feature) ([]byte, error), read func([]byte) ([]feature.Feature, []feature.Skipped, error)) {
+func NamesSurvive(t *testing.T, write func([]feature.Feature) ([]byte, error),
+	read func([]byte) ([]feature.Feature, []feature.Skipped, error)) {
 	t.Helper()
 	rapid.Check(t, func(t *rapid.T) {
 		f := feature.Feature{Kind: feature.Point, Name: names.Draw(t, "name"), Parts: [][]feature.Position{{{Lat: 31, Lon: -45}}}}

@@ -180,8 +180,9 @@ func choiceOf(c *advise.Choice, common []string) choiceOut {
 }
 
 func cardOf(k *advise.Card) cardOut {
-	return cardOut{OfferingID: k.OfferingID, KitID: k.KitID, Size: k.Size, Finish: k.Finish, Hooked: k.Hooked, RigID: k.RigID, Weight: k.Weight,
-		Hook: k.Hook, Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace, Cadence: k.Cadence,
-		Pause: k.Pause, Tip: k.Tip,
+	return cardOut{OfferingID: k.OfferingID, KitID: k.KitID, Size: k.Size, Finish: k.Finish, Hooked: k.Hooked, RigID: k.RigID,
+		Weight: k.Weight, Hook: k.Hook, Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace,
+		Cadence: k.Cadence,
+		Pause:   k.Pause, Tip: k.Tip,
 		Refused: k.Refused, Style: k.Style, WeightKg: k.WeightKg, LeaderN: k.LeaderN, SpeedMS: k.SpeedMS}
 }

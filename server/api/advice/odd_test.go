@@ -30,7 +30,8 @@ func TestOneOddWordTakesNothingFromTheOtherSpots(t *testing.T) {
 // A spot of which only the place is known is a full citizen.
 func TestASpotWithNothingButAPosition(t *testing.T) {
 	c := kit.Fresh(t, "wren")
-	gpx := `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1" creator="x"><wpt lat="31.21" lon="-45.11"><name>Ninepin</name></wpt></gpx>`
+	gpx := `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1" creator="x">` +
+		`<wpt lat="31.21" lon="-45.11"><name>Ninepin</name></wpt></gpx>`
 	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/import?format=gpx&place=pier&water_id="+c.ID("Sedge Sound"), gpx, nil))
 	id := c.Spots()["Ninepin"].ID
 	require.NotEmpty(t, id)
@@ -46,8 +47,8 @@ func TestASpotWithNothingButAPosition(t *testing.T) {
 	assert.NotNil(t, ribbon.Frames[0].Level)
 	assert.True(t, ribbon.Frames[0].Open)
 	assert.NotEmpty(t, ribbon.Frames[0].Light)
-	for _, path := range []string{"/spots/" + id, "/spots/" + id + "/state", "/spots/" + id + "/windows", "/spots/" + id + "/shelter", "/chart",
-		"/conditions?spot_id=" + id, "/spots/" + id + "/pier", "/spots/" + id + "/tide"} {
+	for _, path := range []string{"/spots/" + id, "/spots/" + id + "/state", "/spots/" + id + "/windows", "/spots/" + id +
+		"/shelter", "/chart", "/conditions?spot_id=" + id, "/spots/" + id + "/pier", "/spots/" + id + "/tide"} {
 		assert.Equal(t, http.StatusOK, c.Do("GET", path, nil, new(string)), path)
 	}
 	var a struct {

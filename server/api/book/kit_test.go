@@ -53,10 +53,11 @@ func TestTheKitIsKeptAndIsNobodyElses(t *testing.T) {
 	assert.Greater(t, len(k.Templates), 40)
 
 	for want, body := range map[string]object{
-		"needs its weight":                         {"kind": "head", "name": "x", "in_hand": true},
-		`no offering "herring"`:                    {"kind": "bait", "name": "x", "offering": "herring", "in_hand": true},
-		"is no bait":                               {"kind": "bait", "name": "x", "offering": "minnow-plug", "in_hand": true},
-		`unknown finish "plaid"`:                   {"kind": "lure", "name": "x", "offering": "minnow-plug", "finish": "plaid", "in_hand": true},
+		"needs its weight":      {"kind": "head", "name": "x", "in_hand": true},
+		`no offering "herring"`: {"kind": "bait", "name": "x", "offering": "herring", "in_hand": true},
+		"is no bait":            {"kind": "bait", "name": "x", "offering": "minnow-plug", "in_hand": true},
+		`unknown finish "plaid"`: {"kind": "lure", "name": "x", "offering": "minnow-plug", "finish": "plaid",
+			"in_hand": true},
 		"The kind must be one of: rod":             {"kind": "anchor", "name": "x", "in_hand": true},
 		"The breaking load must be 5000 N or less": {"kind": "line", "name": "x", "material": "braid", "break_n": 99999, "in_hand": true},
 	} {

@@ -14,7 +14,7 @@ import (
 type exportInput struct {
 	Format  placesFormat `query:"format" required:"true"`
 	Private string       `query:"private" enum:"leave_out,blur,include" default:"leave_out" doc:"what to do with private spots"`
-	BlurM   float64      `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved: 100, 200, 500 m and so on up to 20 km; others are rounded up"`
+	BlurM   float64      `query:"blur_m" minimum:"100" maximum:"20000" default:"1000" doc:"how far a blurred spot may be moved; rounded up"`
 }
 
 func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*web.File, error) {

@@ -69,8 +69,9 @@ func (n namer) catchEntry(c CatchIn, sought *playbook.Target, spell span, u quan
 }
 
 func waterOf(w store.SpellWater) WaterOut {
-	return WaterOut{TideLevelM: w.TideLevelM, TideStage: cmp.Or(w.TideSays, tide.SayThird(w.TideDirection, w.TideThird)), TideDirection: w.TideDirection,
-		TideThird: w.TideThird, TideRateMPerH: w.TideRateMPerH, SunAltitudeDeg: w.SunAltitudeDeg, Light: w.Light,
+	return WaterOut{TideLevelM: w.TideLevelM, TideStage: cmp.Or(w.TideSays, tide.SayThird(w.TideDirection, w.TideThird)),
+		TideDirection: w.TideDirection, TideThird: w.TideThird, TideRateMPerH: w.TideRateMPerH, SunAltitudeDeg: w.SunAltitudeDeg,
+		Light:            w.Light,
 		MoonIllumination: w.MoonIllumination, MoonPhase: w.MoonPhase}
 }
 

@@ -29,7 +29,8 @@ func TestCatchesLieInTheirSpellAndSpellsInThePast(t *testing.T) {
 	assert.Equal(t, "body.catches[0].caught_at", p.Errors[0].Location)
 	spell["catches"] = []object{fish(object{"caught_at": "2026-11-19T12:30:00Z"})}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+id, spell, nil))
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", "/catches/"+uuid.NewString(), object{"spell_id": id, "caught_at": "2026-11-18T12:30:00Z"}, &p))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", "/catches/"+uuid.NewString(),
+		object{"spell_id": id, "caught_at": "2026-11-18T12:30:00Z"}, &p))
 	delete(spell, "catches")
 	spell["ended_at"], spell["revision"] = "2026-11-19T12:10:00Z", 1
 	require.Equal(t, http.StatusUnprocessableEntity, c.Do("PUT", "/spells/"+id, spell, &p), "its catch would lie outside")
@@ -71,7 +72,8 @@ func TestALoggersReadingIsNotRewritten(t *testing.T) {
 	angler, err := kit.App.Store.AnglerByName(t.Context(), c.Name)
 	require.NoError(t, err)
 	require.NoError(t, kit.App.Store.AddReadings(t.Context(), angler.ID, uuid.MustParse(name), []conditions.Reading{
-		{Kind: conditions.WaterTemp, Value: 13.4371, Time: at, Origin: conditions.Observed, Source: "logger at the post", Site: "post", Spread: 0.2}}))
+		{Kind: conditions.WaterTemp, Value: 13.4371, Time: at, Origin: conditions.Observed, Source: "logger at the post", Site: "post",
+			Spread: 0.2}}))
 	id := uuid.NewString()
 	spell := testkit.ASpell(c.ID("Kettle Bar"))
 	spell["readings"] = []object{{"kind": "clarity_secchi_m", "word": "stained"}}

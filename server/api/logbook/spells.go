@@ -216,7 +216,8 @@ func (s service) asBefore(ctx context.Context, as *web.Scope, spell *store.Spell
 	during := span{spell.StartedAt, spell.EndedAt}
 	for _, c := range old.Catches {
 		if !during.holds(c.CaughtAt) {
-			return web.Wrong("body.ended_at", fmt.Errorf("a catch of this spell at %s would lie outside it", c.CaughtAt.Format(time.RFC3339)))
+			return web.Wrong("body.ended_at", fmt.Errorf("a catch of this spell at %s would lie outside it",
+				c.CaughtAt.Format(time.RFC3339)))
 		}
 	}
 	if old.SpotID == spell.SpotID && old.StartedAt.Equal(spell.StartedAt) && old.EndedAt.Equal(spell.EndedAt) {

@@ -76,8 +76,8 @@ func (s service) listVisits(ctx context.Context, as *web.Scope, in *visitsInput)
 	out := &visitsOutput{}
 	out.Body.Visits, out.Body.Why = []visitOut{}, why
 	for _, v := range visits {
-		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy), LimitedBy: v.ClosedBy,
-			Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
+		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy),
+			LimitedBy: v.ClosedBy, Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
 			BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
 			Marks: v.Marks, Says: v.Says(sp.Clock)})
 	}
@@ -93,7 +93,8 @@ func (s service) calendar(ctx context.Context, as *web.Scope, in *visitsInput) (
 	return web.Attached("windows.ics", "text/calendar; charset=utf-8", raw), err
 }
 
-func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (sp *store.Spot, visits []ground.Visit, why string, err error) {
+func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (sp *store.Spot, visits []ground.Visit,
+	why string, err error) {
 	sp, err = s.Store.Spot(ctx, as.Angler, in.ID)
 	if err != nil {
 		return nil, nil, "", err
@@ -104,7 +105,8 @@ func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (sp
 		to = from.Add(usualVisits)
 	}
 	if y := from.Year(); y < 1900 || y > 2100 || to.Sub(from) > longestVisits || to.Before(from) {
-		return nil, nil, "", web.Wrong("query.to", fmt.Errorf("expected an interval of at most 62 days forward in time, between 1900 and 2100"))
+		return nil, nil, "", web.Wrong("query.to",
+			fmt.Errorf("expected an interval of at most 62 days forward in time, between 1900 and 2100"))
 	}
 	c, err := tide.Over(sp.Tide, from, to)
 	if err != nil {

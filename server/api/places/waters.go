@@ -52,7 +52,7 @@ type waterInput struct {
 
 type deleteWaterInput struct {
 	wire.ByID
-	Everything bool `query:"everything" doc:"with all that it holds; otherwise a water that holds something stays, and what it holds is told"`
+	Everything bool `query:"everything" doc:"with all it holds; otherwise that is told, and it stays"`
 }
 
 func (s service) registerWaters(api huma.API) {
@@ -87,8 +87,8 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 	if err != nil {
 		return nil, err
 	}
-	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Revision: w.Revision, Zones: []zoneOut{},
-		Outline: [][]wire.LatLon{}}
+	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Revision: w.Revision,
+		Zones: []zoneOut{}, Outline: [][]wire.LatLon{}}
 	if o.HighM, err = s.Desk.Highest(ctx, as.Angler, in.ID, as.Now()); err != nil {
 		return nil, err
 	}

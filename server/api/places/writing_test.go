@@ -122,9 +122,11 @@ func TestASeasonClosesEverywhere(t *testing.T) {
 	bar := c.ID("Kettle Bar")
 	var at struct{ Lat, Lon float64 }
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+bar, nil, &at))
-	ring := []object{{"lat": at.Lat - 0.01, "lon": at.Lon - 0.01}, {"lat": at.Lat - 0.01, "lon": at.Lon + 0.01}, {"lat": at.Lat + 0.02, "lon": at.Lon}}
+	ring := []object{{"lat": at.Lat - 0.01, "lon": at.Lon - 0.01}, {"lat": at.Lat - 0.01, "lon": at.Lon + 0.01},
+		{"lat": at.Lat + 0.02, "lon": at.Lon}}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/zones/"+uuid.NewString()+"?water_id="+c.ID("Sedge Sound"), object{"name": "Nursery",
-		"kind": "seasonal", "says": "No fishing from 1 November", "source": "invented", "checked_on": "2026-10-01", "from_md": 1101, "to_md": 228, "ring": ring}, nil))
+		"kind": "seasonal", "says": "No fishing from 1 November", "source": "invented", "checked_on": "2026-10-01", "from_md": 1101,
+		"to_md": 228, "ring": ring}, nil))
 	for n := range 12 {
 		when := testkit.Now.Add(time.Duration(n) * time.Hour).Format(time.RFC3339)
 		var chart struct {

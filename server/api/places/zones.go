@@ -34,8 +34,9 @@ type zoneOut struct {
 }
 
 func zoneBodyOf(z store.Zone, now time.Time) zoneOut {
-	return zoneOut{ID: z.ID, Warning: z.Warning(now), Revision: z.Revision, ZoneBody: ZoneBody{Name: z.Name, Kind: string(z.Kind), Says: z.Says, Source: z.Source,
-		CheckedOn: z.Checked.Format(time.DateOnly), FromMD: z.From, ToMD: z.To, Ring: wire.LatLons(z.Ring)}}
+	return zoneOut{ID: z.ID, Warning: z.Warning(now), Revision: z.Revision,
+		ZoneBody: ZoneBody{Name: z.Name, Kind: string(z.Kind), Says: z.Says, Source: z.Source, CheckedOn: z.Checked.Format(time.DateOnly),
+			FromMD: z.From, ToMD: z.To, Ring: wire.LatLons(z.Ring)}}
 }
 
 type zoneInput struct {

@@ -65,8 +65,8 @@ const unchecked = "validation failed"
 
 // found is the name of the package an error, or one within it, begins with: it is for
 // developers.
-var found = regexp.MustCompile(`(^|: )(advise|asc|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|playbook|pointcsv|profile|quantity|` +
-	`rate|sky|soundings|spot|station|store|sweep|table|tackle|tide|turns|water): `)
+var found = regexp.MustCompile(`(^|: )(advise|asc|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|` +
+	`playbook|pointcsv|profile|quantity|rate|sky|soundings|spot|station|store|sweep|table|tackle|tide|turns|water): `)
 
 // Said is what an error says, without the package that found it.
 func Said(err error) string { return found.ReplaceAllString(err.Error(), "$1") }

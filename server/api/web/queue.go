@@ -73,7 +73,8 @@ func Queued(api huma.API, q *Queue, op huma.Operation) huma.Operation {
 		t, ok := q.enter()
 		if !ok {
 			ctx.SetHeader("Retry-After", "20")
-			_ = huma.WriteErr(api, ctx, http.StatusTooManyRequests, fmt.Sprintf("%d of these are under way already. Try again in a while.", 1+waitingAtMost))
+			_ = huma.WriteErr(api, ctx, http.StatusTooManyRequests, fmt.Sprintf("%d of these are under way already. Try again in a while.",
+				1+waitingAtMost))
 			return
 		}
 		defer q.leave(t)

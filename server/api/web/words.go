@@ -129,7 +129,8 @@ var called = map[string]string{
 	"secchi_m": "the clarity", "clarity_secchi_m": "the clarity", "elapsed_s": "the time taken", "z0_m": "mean level",
 	"faces_deg": "the way it faces", "started_at": "the start", "ended_at": "the end", "caught_at": "the time of the catch",
 	"spot_id": "the spot", "water_id": "the water", "station_id": "the station", "spell_id": "the spell", "length_m": "the length",
-	"mass_kg": "the weight", "weight_kg": "the weight", "blur_m": "the blur", "seen_ms": "the fastest run", "lag_high_min": "the lag at high water", "lag_low_min": "the lag at low water", "basin_m2": "the water behind it",
+	"mass_kg": "the weight", "weight_kg": "the weight", "blur_m": "the blur", "seen_ms": "the fastest run",
+	"lag_high_min": "the lag at high water", "lag_low_min": "the lag at low water", "basin_m2": "the water behind it",
 	"from_md": "the first day", "to_md": "the last day", "checked_on": "the day it was checked", "says": "what it says", "ms": "the speed",
 	"faces": "the way it faces", "in_hand": "at hand", "break_n": "the breaking load", "rated_kg": "the casting weight",
 }

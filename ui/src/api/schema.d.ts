@@ -6590,7 +6590,7 @@ export interface operations {
                 format: "gpx" | "geojson" | "kml" | "csv";
                 /** @description what to do with private spots */
                 private?: "leave_out" | "blur" | "include";
-                /** @description how far a blurred spot may be moved: 100, 200, 500 m and so on up to 20 km; others are rounded up */
+                /** @description how far a blurred spot may be moved; rounded up */
                 blur_m?: number;
             };
             header?: never;
@@ -10499,7 +10499,7 @@ export interface operations {
     deleteWater: {
         parameters: {
             query?: {
-                /** @description with all that it holds; otherwise a water that holds something stays, and what it holds is told */
+                /** @description with all it holds; otherwise that is told, and it stays */
                 everything?: boolean;
             };
             header?: never;
