@@ -1,6 +1,7 @@
 package files_test
 
 import (
+	"encoding/json"
 	"fmt"
 	"greypebble/testkit"
 	"net/http"
@@ -121,4 +122,34 @@ func TestAWholeSpotGoesOutAndComesBack(t *testing.T) {
 	assert.Equal(t, http.StatusUnprocessableEntity, moss.Do("POST", "/interchange/import?format=geojson&water_id="+creek,
 		strings.Replace(raw, `\"manner\"`, `\"mannner\"`, 1), &p))
 	assert.Contains(t, p.Detail+fmt.Sprint(p.Errors), "carries a spot that cannot be read")
+}
+
+// A whole spot in a file goes through the checks the API makes of one that is written.
+func TestAWholeSpotInAFileIsCheckedLikeOneThatIsWritten(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	file := func(spot string) string {
+		inner, err := json.Marshal(spot)
+		require.NoError(t, err)
+		return `{"type":"FeatureCollection","features":[{"type":"Feature","geometry":{"type":"Point","coordinates":[-45.1,31.2]},` +
+			`"properties":{"name":"Ninepin","grey_pebble_spot":` + string(inner) + `}}]}`
+	}
+	const good = `{"water_id":"018f0000-0000-7000-8000-000000000001","name":"Ninepin","place":"pier","lat":31.2,"lon":-45.1,` +
+		`"manner":"on foot","in":{"name":"stair","elevation_m":3},"out":{"name":"stair","elevation_m":3}}`
+	for change, want := range map[[2]string]string{
+		{`"lat":31.2`, `"lat":999`}:                               "The latitude must be 90 or less.",
+		{`"Ninepin"`, `"` + strings.Repeat("x", 500) + `"`}:       "The name must not be longer than 80 characters.",
+		{`"place":"pier"`, `"place":"moon"`}:                      `unknown kind of place "moon"`,
+		{`"elevation_m":3`, `"elevation_m":1e300`}:                "The elevation must be 200 m or less.",
+		{`"manner":"on foot"`, `"manner":"on foot","extra":1`}:    "The extra is not known here.",
+		{`"manner":"on foot"`, `"manner":"on foot","marks":[{}]`}: "is missing",
+	} {
+		var p problem
+		status := c.Do("POST", "/interchange/import?format=geojson&place=pier&water_id="+c.ID("Sedge Sound"),
+			file(strings.ReplaceAll(good, change[0], change[1])), &p)
+		assert.Equal(t, http.StatusUnprocessableEntity, status, change[1])
+		assert.Contains(t, p.Detail, want)
+		assert.NotContains(t, c.Spots(), "Ninepin", "nothing is half done")
+	}
+	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/import?format=geojson&place=pier&water_id="+c.ID("Sedge Sound"), file(good), nil))
+	assert.Contains(t, c.Spots(), "Ninepin")
 }

@@ -148,3 +148,24 @@ func TestACatchIsTakenBack(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spells", nil, &log))
 	assert.True(t, log.Spells[0].Blank, "the spell stays, a blank")
 }
+
+// A target of one's own is logged and filtered by like any other.
+func TestATargetOfOnesOwnIsLogged(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/playbook/targets/pebble-fish", testkit.ATarget("Pebble fish"), nil))
+	spell := testkit.ASpell(c.ID("Kettle Bar"))
+	spell["target"] = "pebble-fish"
+	spell["catches"] = []object{{"id": uuid.NewString(), "length_m": 0.3}}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), spell, nil))
+	type named struct {
+		TargetName string `json:"target_name"`
+	}
+	var log struct{ Spells []named }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spells?target=pebble-fish", nil, &log))
+	require.Len(t, log.Spells, 1)
+	assert.Equal(t, "Pebble fish", log.Spells[0].TargetName)
+	var fish struct{ Catches []named }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/catches?target=pebble-fish", nil, &fish))
+	require.Len(t, fish.Catches, 1)
+	assert.Equal(t, "Pebble fish", fish.Catches[0].TargetName)
+}

@@ -16,7 +16,7 @@ const places = [
   { to: '/back', name: 'Back' },
 ];
 
-/** The five places in the order of the day (those that do something yet), with the ribbon along the foot. */
+/** Those of the five places that do something yet, in the order of the day, with the ribbon along the foot. */
 export function Frame() {
   const here = usePlace();
   const moment = useMoment();

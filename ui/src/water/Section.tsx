@@ -298,7 +298,7 @@ function labelled<M extends { distance_m: number }>(
   return out;
 }
 
-/** Where the angler stands: the last dry ground before the water, or thigh-deep at most. */
+/** Where the angler stands: on the last dry ground before the water. */
 function stand(spot: SpotDetail, level: number): number {
   const p = spot.section;
   const wet = p.findIndex((q) => q.elevation_m < level + 0.05);
