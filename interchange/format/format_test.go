@@ -91,11 +91,11 @@ const (
 func TestDepthsNeedTheirMeaning(t *testing.T) {
 	asc, err := DepthsBy("asc")
 	require.NoError(t, err)
-	for _, m := range []Meaning{{}, {Unit: "m"}, {Unit: "fathom", Sign: "depth"}} {
+	for field, m := range map[string]Meaning{"unit": {}, "sign": {Unit: "m"}} {
 		_, _, err = asc.Read([]byte(ascii), m)
 		var missing MeaningError
 		require.ErrorAs(t, err, &missing)
-		assert.Equal(t, "unit", missing.Field)
+		assert.Equal(t, field, missing.Field)
 	}
 	// 4 ft down from a zero 0.5 m above chart datum, in the south-west corner's cell.
 	g, n, err := asc.Read([]byte(ascii), Meaning{Unit: "ft", Sign: "depth", DatumM: 0.5})
