@@ -299,6 +299,9 @@ func (s *site) ask(n int) (t vegeta.Target, kind, spell string) {
 	return t, kind, spell
 }
 
+// browsers keep their connections, as those of people do.
+var browsers = &http.Transport{MaxIdleConns: 1000, MaxIdleConnsPerHost: 1000}
+
 // attack at a rate of one request a person and second; people who wait ask no less, so the
 // server is not spared when it is slow.
 func (s *site) attack(people int, lasting time.Duration) *vegeta.Metrics {
@@ -315,7 +318,7 @@ func (s *site) attack(people int, lasting time.Duration) *vegeta.Metrics {
 		}
 		return nil
 	}
-	attacker := vegeta.NewAttacker(vegeta.Timeout(30*time.Second), vegeta.KeepAlive(true), vegeta.Connections(1000),
+	attacker := vegeta.NewAttacker(vegeta.Client(&http.Client{Transport: browsers, Timeout: 30 * time.Second}),
 		vegeta.MaxWorkers(2000))
 	all := &vegeta.Metrics{}
 	for r := range attacker.Attack(targeter, vegeta.Rate{Freq: people, Per: time.Second}, lasting, "load") {

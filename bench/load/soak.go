@@ -69,6 +69,7 @@ type state struct{ goroutines, heap int }
 // settled state, when everybody has gone.
 func settled() state {
 	http.DefaultClient.CloseIdleConnections()
+	browsers.CloseIdleConnections()
 	time.Sleep(4 * time.Second)
 	runtime.GC()
 	var m runtime.MemStats
