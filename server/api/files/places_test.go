@@ -150,6 +150,7 @@ func TestAWholeSpotInAFileIsCheckedLikeOneThatIsWritten(t *testing.T) {
 		assert.Contains(t, p.Detail, want)
 		assert.NotContains(t, c.Spots(), "Ninepin", "nothing is half done")
 	}
-	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/import?format=geojson&place=pier&water_id="+c.ID("Sedge Sound"), file(good), nil))
+	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/import?format=geojson&place=pier&water_id="+c.ID("Sedge Sound"),
+		file(good), nil))
 	assert.Contains(t, c.Spots(), "Ninepin")
 }
