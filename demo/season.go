@@ -44,7 +44,7 @@ func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) e
 			spots = append(spots, sp)
 		}
 	}
-	f := fisher{a, s, book, r, spots, make(map[string]*rate.Baseline)}
+	f := fisher{a, s, book, r, spots}
 	for _, season := range seasons {
 		days := int(season[1].Sub(season[0]).Hours() / 24)
 		for n := range outings {
@@ -66,15 +66,14 @@ func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) e
 
 type fisher struct {
 	angler
-	store    *store.Store
-	book     *playbook.Book
-	random   *rand.Rand
-	spots    []*store.Spot
-	baseline map[string]*rate.Baseline
+	store  *store.Store
+	book   *playbook.Book
+	random *rand.Rand
+	spots  []*store.Spot
 }
 
-// baseRate is fish a rod-hour of a blind pick.
-const baseRate = 0.45
+// baseRate is fish a rod-hour of an ordinary spell.
+const baseRate = 0.6
 
 func (f *fisher) spell(ctx context.Context, at int, start time.Time, length time.Duration, luck float64) error {
 	sp := f.spots[at]
@@ -113,24 +112,8 @@ func (f *fisher) ask(target *playbook.Target, at int, t time.Time) (advise.Advic
 			seen = append(seen, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Observed, Source: conditions.TheAngler})
 		}
 	}
-	q := advise.Question{Book: f.book, Belief: rate.Priors{Book: f.book}, Target: target, At: at, Time: t, Most: 6}
-	for i, sp := range f.spots {
-		var readings []conditions.Reading
-		if i == at {
-			readings = seen
-		}
-		q.Spots = append(q.Spots, sp.With(conditions.Sorted(readings)))
-	}
-	// One yardstick a target does for made-up catches.
-	if f.baseline[target.ID] == nil {
-		b, err := advise.Baseline(f.book, q.Belief, target, q.Spots, t)
-		if err != nil {
-			return advise.Advice{}, err
-		}
-		f.baseline[target.ID] = b
-	}
-	q.Baseline = f.baseline[target.ID]
-	return advise.Ask(q)
+	return advise.Ask(advise.Question{Book: f.book, Belief: rate.Priors{Book: f.book}, Target: target, Time: t, Most: 6,
+		Spot: f.spots[at].With(conditions.Sorted(seen))})
 }
 
 // lengthOf a fish in metres, to the half centimetre.

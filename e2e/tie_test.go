@@ -29,6 +29,7 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
 	choose(t, p, "Kettle Bar")
 	require.NoError(t, p.Click("Tie on"))
+	unfold(t, p)
 	require.NoError(t, p.Wait(firstChoice+` !== ''`))
 	edge := `Number(document.querySelector('.choices .choice-edge').innerText.slice(1))`
 	plain := eval[float64](t, p, edge)
@@ -160,9 +161,52 @@ func TestTieOnOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
 	for _, path := range []string{"/tie-on", "/tie-on/cards/fish-finder", "/tie-on/bench/practice", "/set-up"} {
 		require.NoError(t, p.Go(path))
+		if path == "/tie-on" {
+			unfold(t, p)
+		}
 		require.NoError(t, p.Wait(`document.querySelector('.choice, .one-card .sketch, .practice-water .fish, .kit-name')`), path)
 		assert.LessOrEqual(t, eval[int](t, p, `document.documentElement.scrollWidth`), 390, path)
 	}
+}
+
+// unfold what is folded away under a reason not to go.
+func unfold(t *testing.T, p *browser.Page) {
+	t.Helper()
+	require.NoError(t, p.Wait(`document.querySelector('.choices, .unfold')`))
+	_, err := browser.Eval[any](p, `(document.querySelector('.unfold')?.click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.choices')`))
+}
+
+// What one would do oneself is weighed beside the advice; one's own limits decide what it begins with.
+func TestMyWayAndMyLimits(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	choose(t, p, "Kettle Bar")
+	require.NoError(t, p.Click("Tie on"))
+	unfold(t, p)
+	require.NoError(t, p.Wait(firstChoice+` !== ''`))
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.parts').innerText`), "are they eating?")
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.expected').innerText`), "fish a rod-hour")
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.choice').innerText`), "the next")
+	press(t, p, "And if I do it my way?")
+	require.NoError(t, p.Pick("What", "Live finger mullet"))
+	require.NoError(t, p.Click("What is it worth?"))
+	require.NoError(t, p.WaitText("Your way:"))
+	require.NoError(t, p.Wait(`document.querySelector('.detail h1').innerText.includes('Live finger mullet')`))
+	noViolations(t, p, "my way")
+
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.Wait(`document.querySelector('.limits')`))
+	require.NoError(t, p.Fill("Depth on the way, wading: do not go", "0.1"))
+	require.NoError(t, p.Fill("Depth on the way, wading: think again", "0.05"))
+	require.NoError(t, p.Click("Keep my limits"))
+	require.NoError(t, p.WaitText("Your limits are kept."))
+	noViolations(t, p, "limits")
+	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.WaitText("Do not wade"))
+	require.NoError(t, p.Click("Set-up"))
+	require.NoError(t, p.Click("Back to the usual"))
+	require.NoError(t, p.WaitText("Your limits are kept."))
 }
 
 func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }

@@ -1,18 +1,15 @@
 package advise
 
 import (
-	"cmp"
 	"fmt"
-	"math"
-	"slices"
+	"strings"
 	"time"
 
-	"greypebble/core/conditions"
+	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
-	"greypebble/core/scene"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
@@ -22,14 +19,11 @@ type Question struct {
 	Book   *playbook.Book
 	Belief rate.Belief
 	Target *playbook.Target
-	// Spots are all the angler's spots, for the blind pick; At is the index of
-	// the one asked about.
-	Spots []*spot.Spot
-	At    int
-	// Time of the question.
+	// Spot asked about, and when.
+	Spot *spot.Spot
 	Time time.Time
-	// Baseline may hold the blind pick if it was worked out before.
-	Baseline *rate.Baseline
+	// Limits to going; the zero value is the house's.
+	Limits going.Limits
 	// Kit is what the angler has; KitOnly leaves out everything else.
 	Kit     kit.Kit
 	KitOnly bool
@@ -58,9 +52,12 @@ type Advice struct {
 	Way string
 	// Stay says when to move on.
 	Stay string
-	// Cautions of the place and moment, to be shown once.
-	Cautions []string
-	// Note says why there is no choice, where there is none.
+	// Cautions of the place, the sea and the way of going, gravest first, to be shown once.
+	Cautions []going.Caution
+	// Usual is what something usual would be worth where the first choice is, as a share of
+	// the best; 0 where there is none.
+	Usual float64
+	// Note says why there is no choice, where there is none; otherwise what else to know.
 	Note string
 }
 
@@ -73,26 +70,23 @@ type Choice struct {
 	Retrieve string
 	DepthM   float64
 	Edge     rate.Edge
-	Reasons  []Reason
-	Cautions []string
+	// Catch a rod-hour that is expected.
+	Catch rate.Catch
+	// Absent: it does not live here or not now; nothing makes up for that.
+	Absent bool
+	// BeatsNext is how sure it is, 0…1, that it is better than the next choice; the last is
+	// held against what would come after it, and is 1 where nothing would.
+	BeatsNext float64
+	Reasons   []Reason
+	// For it speaks what of the offering holds here, strongest first.
+	For      []Plus
+	Cautions []going.Caution
 	// Arithmetic behind the numbers of the sentence.
 	Arithmetic []Working
 	// Uses lists what of the kit it takes, Lacks what is missing.
 	Uses, Lacks []string
+	contrast    *rate.Contrast
 }
-
-// Reason is one factor of an edge.
-type Reason struct {
-	Rule, Says string
-	Factor     float64
-	// Applies is how far the rule applies, 0…1, after sharing with its family.
-	Applies float64
-	// From the playbook; empty for the blind pick.
-	Idea, Origin, Effect, Certainty, Family, School string
-}
-
-// BaselineRule is the name of the last reason: what a blind pick has already.
-const BaselineRule = "blind-pick"
 
 // reachAhead is how far ahead a way's closing is looked for.
 const reachAhead = 14 * time.Hour
@@ -100,86 +94,79 @@ const reachAhead = 14 * time.Hour
 // Ask ranks what can be presented. A spot that is written of in words the playbook does not
 // know is a [spot.FieldError].
 func Ask(q Question) (Advice, error) {
-	s := q.Spots[q.At]
-	if err := s.CheckWords(); err != nil {
-		return Advice{}, err
-	}
-	c, err := tide.Over(s.Tide, q.Time, q.Time.Add(reachAhead))
+	m, c, err := q.moment()
 	if err != nil {
 		return Advice{}, err
 	}
-	m, err := s.At(c, q.Time)
-	if err != nil {
-		return Advice{}, err
-	}
-	m.Signs = q.Signs
-	a := Advice{Moment: m, Way: m.WayCaution(c), Cautions: m.Cautions(), Stay: stay(&q)}
+	s := q.Spot
+	a := Advice{Moment: *m, Way: m.WayCaution(c), Stay: stay(&q)}
+	a.Cautions = going.Assess(m, c, q.Limits, q.Units)
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {
 		a.Note = "No take here now. " + says
 		return a, nil
 	}
-	ranked, err := q.rank(&m)
+	ranked, err := q.rank(m)
 	if err != nil {
 		return Advice{}, err
 	}
 	a.RuledOut = ranked.ruledOut
 	if len(ranked.list) == 0 {
-		a.Note = nothing(&q, &m)
+		a.Note = nothing(&q, m)
 		return a, nil
 	}
-	if ranked.baseline.Empty() {
-		a.Note = "None of your spots can be reached in daylight in the next fourteen days, so there is nothing to compare with."
-		return a, nil
-	}
-	if err := a.choose(&q, &m, ranked); err != nil {
-		return Advice{}, err
-	}
+	a.choose(&q, m, ranked)
 	if q.Changes {
-		a.Changes, err = q.thresholds(&m, ranked)
+		a.Changes, err = q.thresholds(m, ranked)
 	}
 	return a, err
 }
 
+// moment asked about, with the warmth over its marks and what is seen on the water; and the tide
+// around it.
+func (q *Question) moment() (*spot.Moment, *tide.Curve, error) {
+	s := q.Spot
+	if err := s.CheckWords(); err != nil {
+		return nil, nil, err
+	}
+	c, err := s.Curve(q.Time, q.Time.Add(reachAhead))
+	if err != nil {
+		return nil, nil, err
+	}
+	m, err := s.At(c, q.Time)
+	if err != nil {
+		return nil, nil, err
+	}
+	m.Signs = q.Signs
+	m.Warmth, err = s.WarmthAt(q.Time)
+	return &m, c, err
+}
+
 // choose the best few: of the kit first, where there is one.
-func (a *Advice) choose(q *Question, m *spot.Moment, r ranking) error {
-	list, beyond := r.list, []rankedOption(nil)
-	if !q.Kit.Empty() {
-		list, beyond = nil, nil
-		for _, o := range r.list {
-			if o.owned != nil {
-				list = append(list, o)
-			} else {
-				beyond = append(beyond, o)
-			}
-		}
-		if len(list) == 0 {
-			list, beyond = beyond, nil
-		}
+func (a *Advice) choose(q *Question, m *spot.Moment, r ranking) {
+	list, beyond := r.split(q)
+	list, left := varied(list, q.most())
+	for i := range list {
+		a.Choices = append(a.Choices, describe(q, m, &list[i]))
 	}
-	describeOne := func(o *rankedOption) (Choice, error) {
-		edge, err := r.baseline.Edge(q.At, &o.weights)
-		if err != nil {
-			return Choice{}, err
-		}
-		o.edge = edge
-		return describe(q, m, o), nil
-	}
-	for i := range list[:min(q.most(), len(list))] {
-		c, err := describeOne(&list[i])
-		if err != nil {
-			return err
-		}
-		a.Choices = append(a.Choices, c)
-	}
-	if len(beyond) > 0 && beyond[0].value > list[0].value {
-		c, err := describeOne(&beyond[0])
-		if err != nil {
-			return err
-		}
+	if len(beyond) > 0 && beyond[0].value > list[0].value+even {
+		c := describe(q, m, &beyond[0])
 		a.Beyond = &c
 	}
-	return nil
+	for i := range a.Choices {
+		a.Choices[i].BeatsNext = 1
+		switch {
+		case i+1 < len(a.Choices):
+			a.Choices[i].BeatsNext = rate.Beats(a.Choices[i].contrast, a.Choices[i+1].contrast)
+		case len(left) > 0:
+			a.Choices[i].BeatsNext = rate.Beats(a.Choices[i].contrast, q.contrast(&left[0]))
+		}
+	}
+	a.Usual = usual(list[0].on)
+	a.Note = strings.Join(q.notes(list[0].on), " ")
+	if tide.Tideless(q.Spot.Tide) {
+		a.Note = strings.TrimSpace("There is no tide to speak of here, and none is weighed. " + a.Note)
+	}
 }
 
 func (q *Question) most() int {
@@ -205,109 +192,4 @@ func nothing(q *Question, m *spot.Moment) string {
 		return fmt.Sprintf("Nothing is known of the ground at %s: put a mark on it, with its depth, and it can be advised on.", m.Spot.Name)
 	}
 	return fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", m.Spot.Name)
-}
-
-type rankedOption struct {
-	presentation
-	weights rate.Weights
-	// value is the logarithm of the edge.
-	value float64
-	edge  rate.Edge
-}
-
-// ranking of what can be presented, best first.
-type ranking struct {
-	list     []rankedOption
-	ruledOut []RuledOut
-	baseline *rate.Baseline
-}
-
-// key of what differs on the hook: the choices differ in it.
-func (p *presentation) key() string {
-	if p.owned != nil {
-		return p.offering.ID + " " + p.owned.ID
-	}
-	return p.offering.ID
-}
-
-// rank orders by edge and keeps the best presentation of each offering, so that
-// the choices differ in what is tied on.
-func (q *Question) rank(m *spot.Moment) (ranking, error) {
-	options, refused := possible(q, m)
-	r := ranking{ruledOut: refused, baseline: q.Baseline}
-	if len(options) == 0 {
-		return r, nil
-	}
-	if r.baseline == nil {
-		b, err := Baseline(q.Book, q.Belief, q.Target, q.Spots, q.Time)
-		if err != nil {
-			return r, err
-		}
-		r.baseline = b
-	}
-	if r.baseline.Empty() {
-		r.list = make([]rankedOption, 1)
-		return r, nil
-	}
-	base, err := scene.ScenariosOf(m)
-	if err != nil {
-		return r, err
-	}
-	best := make(map[string]*rankedOption)
-	var facts [conditions.Scenarios]playbook.Facts
-	var rules *playbook.Applicable
-	var mark string
-	w := rate.NewWeights(len(q.Book.Rules))
-	for i := range options {
-		p := &options[i]
-		if rules == nil || mark != p.mark.ID {
-			for k := range base {
-				scene.FillMark(&base[k].Facts, p.mark, m.LevelM)
-			}
-			mark, rules = p.mark.ID, q.Book.Applicable(q.Target.ID, &base[0].Facts, playbook.Offered)
-		}
-		for k := range w {
-			facts[k] = p.facts(&base[k])
-		}
-		rules.Weights(facts[:], w[:])
-		v := r.baseline.Log(&w, rules.Live())
-		if b, seen := best[p.key()]; !seen || v > b.value+1e-12 {
-			best[p.key()] = &rankedOption{presentation: *p, weights: w, value: v}
-			w = rate.NewWeights(len(q.Book.Rules))
-		}
-	}
-	for _, o := range best {
-		r.list = append(r.list, *o)
-	}
-	slices.SortFunc(r.list, func(a, b rankedOption) int {
-		if c := cmp.Compare(b.value, a.value); c != 0 {
-			return c
-		}
-		return cmp.Compare(a.key(), b.key())
-	})
-	return r, nil
-}
-
-// reasons lists every rule that has a say, largest first, and the blind pick
-// last. Their product is the edge.
-func reasons(book *playbook.Book, r *rankedOption) []Reason {
-	var out []Reason
-	for i, f := range r.edge.Factors {
-		if f == 1 {
-			continue
-		}
-		rule := &book.Rules[i]
-		applies := 0.0
-		for k := range r.weights {
-			applies += r.weights[k][i] / conditions.Scenarios
-		}
-		school := ""
-		if rule.School != "" {
-			school = book.SaysPosition(rule.School)
-		}
-		out = append(out, Reason{rule.ID, rule.Says, f, applies, rule.Idea, rule.Origin, rule.Effect, rule.Certainty, rule.Family, school})
-	}
-	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
-	says := fmt.Sprintf("Turning up blind averages ×%.2f by the same rules", 1/r.edge.Baseline)
-	return append(out, Reason{Rule: BaselineRule, Says: says, Factor: r.edge.Baseline, Applies: 1})
 }

@@ -14,8 +14,7 @@ type Beside struct {
 }
 
 // Compared are two choices, reason by reason, what differs most first. The product of
-// all A over all B is Ratio, as long as both are over the same yardstick: the blind
-// pick of one target, with its reason listed last.
+// all A over all B is Ratio.
 type Compared struct {
 	Ratio   float64
 	Reasons []Beside
@@ -26,11 +25,15 @@ func Compare(a, b *Choice) Compared {
 	rows := map[string]*Beside{}
 	var order []string
 	take := func(r *Reason) *Beside {
-		if rows[r.Rule] == nil {
-			rows[r.Rule] = &Beside{r.Rule, r.Says, 1, 1}
-			order = append(order, r.Rule)
+		key := r.Part + " " + r.Family
+		if r.Effect == "" {
+			key = r.Rule
 		}
-		return rows[r.Rule]
+		if rows[key] == nil {
+			rows[key] = &Beside{r.Rule, r.Says, 1, 1}
+			order = append(order, key)
+		}
+		return rows[key]
 	}
 	for i := range a.Reasons {
 		take(&a.Reasons[i]).A = a.Reasons[i].Factor

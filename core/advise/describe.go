@@ -31,7 +31,10 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	if r.owned != nil {
 		name, owned = r.owned.Name, r.owned.ID
 	}
-	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: r.edge, Reasons: reasons(q.Book, r), Cautions: choiceCautions(q, r)}
+	contrast := q.contrast(r)
+	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: contrast.Edge(), Catch: contrast.Catch(q.Target), Absent: r.on.away(),
+		For: q.forIt(r), Cautions: choiceCautions(q, r), contrast: contrast}
+	ch.Reasons = q.reasons(r, &ch)
 	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:],
 		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
 	ch.Card = Card{KitID: owned, OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,

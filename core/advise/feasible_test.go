@@ -32,7 +32,7 @@ func (w world) shore(place string, kind ground.MarkKind, bottom string, depthM f
 func (w world) all(t testing.TB, s *spot.Spot, target string, change func(*Question)) Advice {
 	tg, err := w.book.Target(target)
 	require.NoError(t, err)
-	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s, w.spots[1], w.spots[2]},
+	q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spot: s,
 		Time: w.middle(t, s), Most: 100}
 	if change != nil {
 		change(&q)
@@ -117,7 +117,7 @@ func TestTheOwnedFinishCounts(t *testing.T) {
 		a := w.all(t, s, "red-drum", func(q *Question) {
 			q.Kit = kit.Kit{{ID: "1", Kind: kit.Lure, Name: "Mine", Offering: "jerk-shad", Finish: finish, InHand: true}}
 			q.KitOnly = true
-			q.Spots[0].Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.Clarity, Value: 4, Time: q.Time,
+			q.Spot.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.Clarity, Value: 4, Time: q.Time,
 				Origin: conditions.Observed}})
 		})
 		require.Len(t, a.Choices, 1)
@@ -137,14 +137,12 @@ func TestColderIsNeverFaster(t *testing.T) {
 	for _, id := range []string{"red-drum", "spotted-seatrout", "southern-flounder", "largemouth-bass"} {
 		tg, err := w.book.Target(id)
 		require.NoError(t, err)
-		blind, err := Baseline(w.book, rate.Priors{Book: w.book}, tg, w.spots, at)
-		require.NoError(t, err)
 		pace := func(temp, secchi float64) map[string]float64 {
 			s.Readings = conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: temp, Time: at,
 				Origin: conditions.Observed}, {Kind: conditions.Clarity, Value: secchi, Time: at, Origin: conditions.Observed}})
 			m, err := s.At(c, at)
 			require.NoError(t, err)
-			q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spots: []*spot.Spot{s}, Time: at, Baseline: blind}
+			q := Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spot: s, Time: at}
 			r, err := q.rank(&m)
 			require.NoError(t, err)
 			out := map[string]float64{}
@@ -167,20 +165,25 @@ func TestColderIsNeverFaster(t *testing.T) {
 	}
 }
 
-// Without a log an edge is the product of priors: each factor is the prior's multiplier
-// to the power of how far its rule applies.
+// Without a log an edge is the product of priors: each rule's factor is the prior's multiplier
+// to the power of how much further it applies than in an ordinary spell.
 func TestWithoutALogAdviceIsThePriors(t *testing.T) {
 	w := newWorld(t)
 	a := w.ask(t, "red-drum", 0, w.when(t, day))
 	require.NotEmpty(t, a.Choices)
 	for _, c := range a.Choices {
 		for _, r := range c.Reasons {
-			if r.Rule == BaselineRule {
-				continue
+			product := 1.0
+			for _, k := range r.Rules {
+				rule, known := w.book.Rule(k.Rule)
+				require.True(t, known)
+				assert.InEpsilon(t, math.Exp(rule.Prior.Mean*(k.Applies-k.Ordinary)), k.Factor, 1e-9, k.Rule)
+				product *= k.Factor
 			}
-			rule, known := w.book.Rule(r.Rule)
-			require.True(t, known)
-			assert.InEpsilon(t, math.Exp(rule.Prior.Mean*r.Applies), r.Factor, 1e-9, r.Rule)
+			if r.Effect != "" {
+				assert.InEpsilon(t, product, r.Factor, 1e-9, r.Rule)
+				assert.NotEmpty(t, r.Says)
+			}
 		}
 	}
 }

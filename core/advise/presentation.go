@@ -9,7 +9,6 @@ import (
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/prose"
-	"greypebble/core/scene"
 	"greypebble/core/spot"
 	"greypebble/core/tackle"
 	"greypebble/core/water"
@@ -27,6 +26,12 @@ type presentation struct {
 	weightKg float64
 	leader   string // its material, empty without one
 	owned    *kit.Item
+	// at is the mark's place among the spot's; yardstick presentations are there only to be
+	// measured by.
+	at        int
+	yardstick bool
+	// mine is how the angler does it, advised or not.
+	mine bool
 }
 
 // clearance a float or suspending lure keeps from the bottom, metres.
@@ -57,7 +62,7 @@ func possible(q *Question, m *spot.Moment) ([]presentation, []RuledOut) {
 		if depth := mark.Depth(m.LevelM); mark.Fishable.Holds(depth) {
 			for j := range q.Book.Offerings {
 				if f := &q.Book.Offerings[j]; q.Target.Offered(f.ID) {
-					o.offer(f, mark, depth)
+					o.offer(f, i, depth)
 				}
 			}
 		}
@@ -73,7 +78,8 @@ func possible(q *Question, m *spot.Moment) ([]presentation, []RuledOut) {
 }
 
 // offer an offering by its kind and as the kit has it.
-func (o *options) offer(f *playbook.Offering, mark *ground.Mark, depth float64) {
+func (o *options) offer(f *playbook.Offering, at int, depth float64) {
+	mark := &o.m.Spot.Marks[at]
 	for _, rig := range o.q.Book.RigsOf(f) {
 		if why := o.fits(rig, mark, depth); why != "" {
 			o.refuse(f, why)
@@ -81,11 +87,9 @@ func (o *options) offer(f *playbook.Offering, mark *ground.Mark, depth float64) 
 		}
 		owned := o.q.Kit.Offered(f.ID)
 		for i := range owned {
-			o.onRig(f.Dressed(owned[i].Finish), &owned[i], rig, mark, depth)
+			o.onRig(f.Dressed(owned[i].Finish), &owned[i], rig, at, depth, false)
 		}
-		if len(owned) == 0 && !o.q.KitOnly {
-			o.onRig(f, nil, rig, mark, depth)
-		}
+		o.onRig(f, nil, rig, at, depth, len(owned) > 0 || o.q.KitOnly)
 	}
 }
 
@@ -116,31 +120,24 @@ func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) str
 	return ""
 }
 
-// onRig adds an offering on a rig in all the ways and paces it can be moved.
-func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig, mark *ground.Mark, depth float64) {
-	p := presentation{offering: f, rig: rig, mark: mark, owned: owned, leader: o.leader(rig)}
+// onRig adds an offering on a rig in all the ways and paces it can be moved; as a yardstick, where
+// it is not what is asked for.
+func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig, at int, depth float64, yardstick bool) {
+	p := presentation{offering: f, rig: rig, mark: &o.m.Spot.Marks[at], at: at, owned: owned, leader: o.leader(rig), yardstick: yardstick}
 	var why string
 	if p.weightKg, why = o.weight(&p, depth); why == "" {
 		p.depthM, why = o.fished(&p, depth)
 	}
 	if why != "" {
-		o.refuse(f, why)
+		if !yardstick {
+			o.refuse(f, why)
+		}
 		return
 	}
-	o.works[f.ID] = true
+	o.works[f.ID] = o.works[f.ID] || !yardstick
 	for i := range rig.Ways {
 		p.way = &rig.Ways[i]
-		p.pace, p.speedMS = "", 0
-		if f.SlowMS == 0 {
-			o.out = append(o.out, p)
-			continue
-		}
-		for j, speed := range []float64{f.SlowMS, f.MediumMS, f.FastMS} {
-			if speed > 0 {
-				p.pace, p.speedMS = playbook.Paces[j], speed
-				o.out = append(o.out, p)
-			}
-		}
+		o.out = append(o.out, paces(p)...)
 	}
 }
 
@@ -269,16 +266,17 @@ func snags(rig *playbook.Rig, mark *ground.Mark) bool {
 	return mark.Kind == ground.Crest && mark.Bottom == "shell"
 }
 
-// facts of the presentation in one scenario, whose mark is filled in.
-func (p *presentation) facts(s *scene.Scenario) playbook.Facts {
-	f := s.Facts
-	f.Measure[playbook.LureLight] *= water.Remaining(s.Attenuation, p.depthM)
+// present the presentation to the rules on a mark.
+func (p *presentation) present(on *standing, out *playbook.Presented) {
+	f := &out.Facts
 	f.Measure[playbook.LureDepth] = p.depthM
-	f.Measure[playbook.Clearance] = math.Max(f.Measure[playbook.Depth]-p.depthM, 0)
+	f.Measure[playbook.Clearance] = math.Max(on.facts[0].Measure[playbook.Depth]-p.depthM, 0)
 	f.Offer(p.offering)
+	f.Rigged(p.rig)
 	f.Say(playbook.Pace, p.pace)
 	f.Say(playbook.Style, p.way.Style)
-	f.Say(playbook.Column, p.rig.Column)
 	f.Say(playbook.Leader, p.leader)
-	return f
+	for k := range out.Light {
+		out.Light[k] = on.facts[k].Measure[playbook.SurfaceLight] * water.Remaining(on.attenuation[k], p.depthM)
+	}
 }

@@ -4,6 +4,7 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/spot"
 )
@@ -15,7 +16,7 @@ func stay(q *Question) string {
 		"bite":  "Stay while anything bites; recast the same place at once when one came.",
 		"odds":  "Go when another spot's edge is better with the way there counted; recast the same place at once when one came.",
 	}[q.Book.Chosen("Q3")]
-	if q.Spots[q.At].Place == "grass flat" || q.Spots[q.At].Place == "mud flat" {
+	if q.Spot.Place == "grass flat" || q.Spot.Place == "mud flat" {
 		switch q.Book.Chosen("Q12") {
 		case "same-flat":
 			says += " Small ones only: stay on this flat, but move along it."
@@ -36,11 +37,11 @@ func noTake(s *spot.Spot, t time.Time) string {
 }
 
 // codes that hold at a time: they warn, but forbid nothing.
-func codes(s *spot.Spot, t time.Time) []string {
-	var out []string
+func codes(s *spot.Spot, t time.Time) []going.Caution {
+	var out []going.Caution
 	for i := range s.Zones {
 		if z := &s.Zones[i]; z.Kind == ground.Voluntary && z.InSeason(t) {
-			out = append(out, z.Warning(t))
+			out = append(out, going.Caution{ID: "code", Says: z.Warning(t)})
 		}
 	}
 	return out

@@ -11,7 +11,6 @@ import (
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
 	"greypebble/core/spot"
-	"greypebble/core/tide"
 )
 
 // Threshold is a change of one reading, all else as it is, that would change the first
@@ -55,6 +54,8 @@ const (
 	// timeAhead is how far ahead the time is tried.
 	timeAhead = 6 * time.Hour
 	timeStep  = 20 * time.Minute
+	// coarseWarmth steps are good enough to look ahead by.
+	coarseWarmth = 30 * time.Minute
 )
 
 // thresholds looks for the nearest change of each reading, either way, and of the time
@@ -71,7 +72,7 @@ func (q *Question) thresholds(m *spot.Moment, now ranking) ([]Threshold, error) 
 			continue
 		}
 		for _, end := range []float64{p.low, p.high} {
-			t, err := q.threshold(m, &p, v, end, first.key(), now)
+			t, err := q.threshold(m, &p, v, end, first.key())
 			if err != nil {
 				return nil, err
 			}
@@ -80,7 +81,7 @@ func (q *Question) thresholds(m *spot.Moment, now ranking) ([]Threshold, error) 
 			}
 		}
 	}
-	later, err := q.laterThreshold(first.key(), now)
+	later, err := q.laterThreshold(first.key())
 	if err != nil {
 		return nil, err
 	}
@@ -105,13 +106,13 @@ func (q *Question) first(list []rankedOption) *rankedOption {
 }
 
 // threshold of one reading on the way from what is believed to an end.
-func (q *Question) threshold(m *spot.Moment, p *probe, v conditions.Value, end float64, first string, now ranking) (*Threshold, error) {
+func (q *Question) threshold(m *spot.Moment, p *probe, v conditions.Value, end float64, first string) (*Threshold, error) {
 	scale := func(x float64) float64 { return x }
 	back := scale
 	if p.log {
 		scale, back = math.Log, math.Exp
 	}
-	at := func(x float64) (*rankedOption, error) { return q.betterWith(m, p.kind, back(x), first, now) }
+	at := func(x float64) (*rankedOption, error) { return q.betterWith(m, p.kind, back(x), first) }
 	from, to := scale(v.Value), scale(end)
 	last := from
 	for i := 1; i <= probeSteps; i++ {
@@ -162,9 +163,8 @@ func nameOf(o *rankedOption) string {
 const clearly = 0.05
 
 // betterWith another value of a reading, as if it had been seen: what is then clearly
-// better than the first choice of now; nil where nothing is. The yardstick stays: it
-// falls out of a comparison of choices.
-func (q *Question) betterWith(m *spot.Moment, kind conditions.Kind, value float64, first string, now ranking) (*rankedOption, error) {
+// better than the first choice of now; nil where nothing is.
+func (q *Question) betterWith(m *spot.Moment, kind conditions.Kind, value float64, first string) (*rankedOption, error) {
 	other := *m
 	other.Believed = make(conditions.Believed, len(m.Believed))
 	for k, v := range m.Believed {
@@ -173,17 +173,15 @@ func (q *Question) betterWith(m *spot.Moment, kind conditions.Kind, value float6
 	v := other.Believed[kind]
 	v.Value = value
 	other.Believed[kind] = v
-	return q.betterAt(&other, first, now)
+	return q.betterAt(&other, first)
 }
 
-func (q *Question) betterAt(m *spot.Moment, first string, now ranking) (*rankedOption, error) {
-	again := *q
-	again.Baseline = now.baseline
-	r, err := again.rank(m)
+func (q *Question) betterAt(m *spot.Moment, first string) (*rankedOption, error) {
+	r, err := q.rank(m)
 	if err != nil {
 		return nil, err
 	}
-	best := again.first(r.list)
+	best := q.first(r.list)
 	if best == nil || best.key() == first {
 		return nil, nil
 	}
@@ -196,9 +194,13 @@ func (q *Question) betterAt(m *spot.Moment, first string, now ranking) (*rankedO
 }
 
 // laterThreshold is the first time, within hours, at which something else is first.
-func (q *Question) laterThreshold(first string, now ranking) (*Threshold, error) {
-	s := q.Spots[q.At]
-	c, err := tide.Over(s.Tide, q.Time, q.Time.Add(timeAhead+time.Hour))
+func (q *Question) laterThreshold(first string) (*Threshold, error) {
+	s := q.Spot
+	c, err := s.Curve(q.Time, q.Time.Add(timeAhead+time.Hour))
+	if err != nil {
+		return nil, err
+	}
+	warmth, err := s.WarmthBy(q.Time, q.Time.Add(timeAhead), coarseWarmth)
 	if err != nil {
 		return nil, err
 	}
@@ -207,8 +209,8 @@ func (q *Question) laterThreshold(first string, now ranking) (*Threshold, error)
 		if err != nil {
 			return nil, err
 		}
-		m.Signs = q.Signs
-		o, err := q.betterAt(&m, first, now)
+		m.Signs, m.Warmth = q.Signs, warmth
+		o, err := q.betterAt(&m, first)
 		if err != nil {
 			return nil, err
 		}

@@ -29,6 +29,9 @@ const (
 	// so: nothing is assumed of them.
 	Rain         Kind = "rain_mm"
 	SounderDepth Kind = "sounder_depth_m"
+	// Standing is how far the water has stood above prediction for days and weeks, as an
+	// onshore wind or a full river keeps it.
+	Standing Kind = "level_standing_m"
 )
 
 // Nature of a kind: all that is said of it anywhere. The API's list of kinds, the forms,
@@ -168,6 +171,9 @@ var table = []Nature{
 	{Kind: SounderDepth, Name: "sounder", Long: "Depth under the sounder", Unit: "m", Dimension: quantity.Length,
 		Min: 0, Max: 11000, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 10 * time.Minute, Spread: spread(0.02, 0.2, 0.5),
 		Assumed: math.NaN(), Columns: Columns{"sounder_depth", lengths}},
+	{Kind: Standing, Name: "standing", Long: "Water standing above prediction for days (below: −)", Unit: "m", Dimension: quantity.Length,
+		Min: -3, Max: 3, Step: 0.05, Decimals: 2, Fresh: 7 * 24 * time.Hour, Spread: spread(0.05, 0.1, 0.3), Assumed: math.NaN(),
+		Columns: Columns{"level_standing", lengths}},
 }
 
 // natures by kind.

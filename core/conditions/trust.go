@@ -103,6 +103,22 @@ func (r Readings) one(k Kind, t, until time.Time) (Value, bool) {
 	return c.believe(k, t)
 }
 
+// Background of a kind at a moment: what is believed without what the angler saw there and
+// then.
+func (r Readings) Background(k Kind, t time.Time) (Value, bool) {
+	n := natures[k]
+	c := candidates{until: t}
+	list := r.of(k)
+	from := t.Add(-max(stale*n.Fresh, forecastReach))
+	i := sort.Search(len(list), func(i int) bool { return !list[i].Time.Before(from) })
+	for last := t.Add(forecastReach); i < len(list) && !list[i].Time.After(last); i++ {
+		if list[i].Origin != Observed || list[i].Source != TheAngler {
+			c.consider(&list[i], t)
+		}
+	}
+	return c.believe(k, t)
+}
+
 func later(a, b time.Time) time.Time {
 	if a.After(b) {
 		return a

@@ -2,6 +2,7 @@ package playbook
 
 import (
 	"embed"
+	"sync"
 )
 
 // Book is a loaded playbook. It is not changed once loaded; [Book.Over] lays an
@@ -20,6 +21,18 @@ type Book struct {
 	shipped *Book
 	// aside is what of an angler's did not fit.
 	aside []SetAside
+	// once keeps what others work out of the book.
+	once sync.Map
+}
+
+// Once works something out of the book for the first who asks, under a name, and keeps it.
+// Several may do so at once, and get the same.
+func (b *Book) Once(name string, make func() any) any {
+	if v, done := b.once.Load(name); done {
+		return v
+	}
+	v, _ := b.once.LoadOrStore(name, make())
+	return v
 }
 
 // Shipped is the book without what an angler laid over it.

@@ -18,7 +18,11 @@ import (
 // ordinary is a day on which nothing stands out.
 func ordinary() Facts {
 	f := Nothing()
-	for m, v := range map[Measure]float64{Level: 0.7, RiseRate: 0.12, Flow: 0.12, Elapsed: 0.5, TideRange: 0.8, SunAltitude: 18,
+	for m, v := range map[Measure]float64{Level: 0.7, LevelShare: 0.5, RiseRate: 0.12, Flow: 0.12, FlowShare: 0.25, Elapsed: 0.5,
+		SinceLow:  0.5,
+		SinceHigh: -0.5, TideRange: 0.8, Rain: 0, Warming: 0, Warmer: 0, Standing: 0, CrestDepth: 0.4, Waves: 0.2, Current: 0.1,
+		MidLight: 3000,
+		BedLight: 1000, SunAltitude: 18,
 		SurfaceLight: 20_000, LureLight: 5000, DaysFromFull: 9 * 86400, Secchi: 1.2, WaterTemp: 18, WindSpeed: 3, Cloud: 0.4, Depth: 1.5,
 		LureDepth: 0.8, Clearance: 0.7} {
 		f.Measure[m] = v
@@ -117,7 +121,9 @@ func rateOf(b *Book, target string, f *Facts) float64 {
 	b.Weights(target, f, w)
 	sum := 0.0
 	for i := range w {
-		sum += w[i] * b.Rules[i].Prior.Mean
+		if w[i] == w[i] {
+			sum += w[i] * b.Rules[i].Prior.Mean
+		}
 	}
 	return sum
 }
@@ -138,12 +144,22 @@ func TestTargetsBecomeRules(t *testing.T) {
 		assert.Greater(t, weight("warmth", &f), 0.9, target.ID)
 		assert.Less(t, weight("hot", &f), 0.1, target.ID)
 		f.Measure[WaterTemp] = target.Feeds.From - 12
-		cold := "cold"
+		gone := "numb"
 		if target.GoneBelowC != nil {
-			cold = "gone"
+			gone = "gone"
 		}
 		assert.Zero(t, weight("warmth", &f), target.ID)
-		assert.Equal(t, 1.0, weight(cold, &f), target.ID)
+		assert.Equal(t, 1.0, weight("cold", &f), target.ID)
+		if gone == "numb" && !target.numbs() {
+			gone = "cold"
+		} else {
+			assert.Equal(t, 1.0, weight(gone, &f), target.ID)
+		}
+		f.Say(Sign, "fish showing")
+		if gone != "cold" {
+			assert.Zero(t, weight(gone, &f), "%s: a fish seen is there", target.ID)
+		}
+		f.Say(Sign)
 
 		for _, p := range ground.Places {
 			f.Say(Place, p)

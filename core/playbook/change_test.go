@@ -59,7 +59,7 @@ func TestARuleSwitchedOffHasNoEffect(t *testing.T) {
 			if k == i {
 				continue
 			}
-			if b.Rules[k].Family != b.Rules[i].Family {
+			if b.Rules[k].group != b.Rules[i].group {
 				assert.Equal(t, before[k], after[k], "other families do not notice")
 			} else {
 				assert.GreaterOrEqual(t, after[k], before[k]-1e-12)
@@ -68,38 +68,38 @@ func TestARuleSwitchedOffHasNoEffect(t *testing.T) {
 	})
 }
 
-// What is left of a book once the words of a place are settled weighs what the whole does.
+// What is left of a book once the words of a place are settled weighs what the whole does: what
+// nothing on the hook changes, and what is about that.
 func TestApplicableRulesWeighAsTheBook(t *testing.T) {
 	b, err := Builtin()
 	require.NoError(t, err)
 	rapid.Check(t, func(t *rapid.T) {
 		target := rapid.SampledFrom(b.Targets).Draw(t, "target").ID
 		base := anyFacts(t, b)
-		open := Offered
-		if rapid.Bool().Draw(t, "plain") {
-			open = Plain
-			for w := range base.Word {
-				if words[w].offered || Word(w) == Sign {
-					base.Word[w] = 0
-				}
-			}
-		}
-		facts := make([]Facts, conditions.Scenarios)
-		together := make([][]float64, len(facts))
+		var facts [conditions.Scenarios]Facts
+		var p Presented
 		for k := range facts {
 			facts[k] = base
 			for m := range uncertain {
-				facts[k].Measure[m] = rapid.Float64Range(0, 30).Draw(t, "reading")
+				facts[k].Measure[m] = rapid.OneOf(rapid.Float64Range(0, 30), rapid.Just(math.NaN())).Draw(t, "reading")
 			}
-			together[k] = make([]float64, len(b.Rules))
+			p.Light[k] = facts[k].Measure[LureLight]
 		}
-		b.Applicable(target, &base, open).Weights(facts, together)
+		p.Facts = base
+		open := func(w Word) bool { return Plain(w) || Offered(w) }
+		got := map[int][conditions.Scenarios]float64{}
+		for _, w := range b.Applicable(target, &base, open, Untaken).Weigh(&facts, nil) {
+			got[w.Rule] = w.W
+		}
+		for _, w := range b.Applicable(target, &base, open, OnlyTaken).Here(&facts).Weigh(&p, nil) {
+			got[w.Rule] = w.W
+		}
 		alone := make([]float64, len(b.Rules))
 		for k := range facts {
 			b.Weights(target, &facts[k], alone)
-			for i := range alone {
-				if math.Abs(alone[i]-together[k][i]) > 1e-12 {
-					t.Fatalf("%s weighs %v among those that apply, %v in the book", b.Rules[i].ID, together[k][i], alone[i])
+			for i, want := range alone {
+				if w := got[i][k]; math.Abs(want-w) > 1e-12 || (want != want) != (w != w) {
+					t.Fatalf("%s weighs %v among those that apply, %v in the book", b.Rules[i].ID, w, want)
 				}
 			}
 		}
@@ -189,7 +189,7 @@ func TestLintFindsWhatIsHardlyMeant(t *testing.T) {
 		"{offering: squid-strip}":                                                                        "that red-drum is offered",
 		"{water_temp: {above: -60 °C, soft: 1 °C}}":                                                      "always applies",
 		"{rain: {above: 3 mm, soft: 2 mm}}":                                                              "no source tells",
-		"{flow: {above: 0.15 m/h, soft: 0.10 m/h}}":                                                      `contradicts "moving-water"`,
+		"{flow_share: {above: 35 %, soft: 25 %}}":                                                        `contradicts "moving-water"`,
 		"{all: [{trait: scent}, {trait: small}, {mark: edge}, {water_temp: {above: 3 °C, soft: 1 °C}}]}": "",
 	} {
 		found, err := b.Check(File{"mine.yaml", []byte("rules:\n" + rule("mine", "clear minus", when))})

@@ -1,6 +1,9 @@
 package playbook
 
-import "slices"
+import (
+	"math"
+	"slices"
+)
 
 // When says how far something applies, 0…1. It is kept as alternatives, the
 // greatest of which counts: all, any and not are rewritten so when it is read.
@@ -31,16 +34,18 @@ func rising(of Measure, from, to float64) Ramp {
 // ends are where the ramp is 0 and where it is 1.
 func (r Ramp) ends() (zero, one float64) { return -r.Offset / r.Slope, (1 - r.Offset) / r.Slope }
 
-// Weight of the ramp, 0…1.
-func (r Ramp) Weight(f *Facts) float64 {
-	w := f.Measure[r.Of]*r.Slope + r.Offset
+// Weight of the ramp, 0…1; NaN where the measure is not known.
+func (r Ramp) Weight(f *Facts) float64 { return r.weigh(f.Measure[r.Of]) }
+
+func (r Ramp) weigh(x float64) float64 {
+	w := x*r.Slope + r.Offset
 	switch {
 	case w >= 1:
 		return 1
-	case w > 0: // not for NaN
-		return w
+	case w <= 0:
+		return 0
 	}
-	return 0
+	return w // or NaN
 }
 
 func (r Ramp) not() Ramp { return Ramp{r.Of, -r.Slope, 1 - r.Offset} }
@@ -53,33 +58,99 @@ type Test struct {
 	No  bool
 }
 
-// Holds says whether the test does.
+// Holds says whether the test does, of a word that does not fade. Nothing seen on the water
+// is no sign; of any other word, nothing said matches nothing.
 func (t Test) Holds(f *Facts) bool {
 	w := f.Word[t.Of]
-	return w != 0 && (w&t.Any != 0) != t.No
+	if w == 0 {
+		return t.No && t.Of == Sign
+	}
+	return (w&t.Any != 0) != t.No
 }
 
-func (c *Clause) weight(f *Facts) float64 {
-	for _, t := range c.Tests {
-		if !t.Holds(f) {
-			return 0
+// Weight of the test: 0 or 1; in between where a season or a stage passes into the next, and
+// NaN for the stage of water that has none.
+func (t Test) Weight(f *Facts) float64 {
+	if !t.Of.fades() {
+		if t.Holds(f) {
+			return 1
 		}
+		return 0
 	}
-	w := 1.0
-	for _, r := range c.Ramps {
-		if w = min(w, r.Weight(f)); w == 0 {
-			return 0
-		}
+	if f.Word[t.Of] == 0 {
+		return math.NaN()
 	}
-	return w
-}
-
-func (c When) weight(f *Facts) float64 {
+	next := f.Next[t.Of]
 	w := 0.0
-	for i := range c {
-		w = max(w, c[i].weight(f))
+	if f.Word[t.Of]&t.Any != 0 {
+		w = 1 - next.Share
+	}
+	if next.Word&t.Any != 0 {
+		w += next.Share
+	}
+	if t.No {
+		return 1 - w
 	}
 	return w
+}
+
+// weight of a clause; NaN where what is known does not settle it.
+func (c *Clause) weight(f *Facts) float64 {
+	w, unknown := 1.0, false
+	for i := range c.Tests {
+		v := c.Tests[i].Weight(f)
+		if v == 0 {
+			return 0
+		}
+		unknown = unknown || v != v
+		w = least(w, v)
+	}
+	for i := range c.Ramps {
+		v := c.Ramps[i].Weight(f)
+		if v == 0 {
+			return 0
+		}
+		unknown = unknown || v != v
+		w = least(w, v)
+	}
+	if unknown {
+		return math.NaN()
+	}
+	return w
+}
+
+// least of two, the first where the second is not known.
+func least(w, v float64) float64 {
+	if v < w {
+		return v
+	}
+	return w
+}
+
+// weight of the greatest clause; NaN where what is known does not settle it.
+func (c When) weight(f *Facts) float64 {
+	w, unknown := 0.0, false
+	for i := range c {
+		switch v := c[i].weight(f); {
+		case v == 1:
+			return 1
+		case v != v:
+			unknown = true
+		case v > w:
+			w = v
+		}
+	}
+	if unknown {
+		return math.NaN()
+	}
+	return w
+}
+
+// Says whether it looks at one of some words.
+func (c When) Says(some func(Word) bool) bool {
+	return slices.ContainsFunc(c, func(k Clause) bool {
+		return slices.ContainsFunc(k.Tests, func(t Test) bool { return some(t.Of) })
+	})
 }
 
 // Reads says whether it looks at one of some measures.
@@ -141,7 +212,7 @@ next:
 		left := Clause{Ramps: k.Ramps}
 		for _, t := range k.Tests {
 			switch {
-			case open(t.Of):
+			case open(t.Of) || t.Of.fades():
 				left.Tests = append(left.Tests, t)
 			case !t.Holds(f):
 				continue next

@@ -36,6 +36,15 @@ const (
 	CrestDepth                  // of the water over the spot's highest crest or bar
 	LureDepth                   // of the offering below the surface
 	Clearance                   // of the offering over the bottom
+	LevelShare                  // of the tide between mean low and mean high springs
+	FlowShare                   // size of the rise rate, in the place's fastest of mean springs
+	SinceLow                    // share of the rise gone, or of the fall still to go, negative
+	SinceHigh                   // share of the fall gone, or of the rise still to go, negative
+	Standing                    // of the water above prediction, lastingly
+	Current                     // at the spot, either way
+	Warmer                      // of the water over the mark than the open water
+	MidLight                    // half-way down over the mark
+	BedLight                    // at the bottom under the mark
 	// MeasureCount is how many there are.
 	MeasureCount
 )
@@ -72,19 +81,28 @@ var measures = [MeasureCount]measureOf{
 	CrestDepth:   {name: "crest_depth", dimension: quantity.Length, low: -30, high: 400},
 	LureDepth:    {name: "lure_depth", dimension: quantity.Length, low: 0, high: 400},
 	Clearance:    {name: "clearance", dimension: quantity.Length, low: 0, high: 400},
+	LevelShare:   {name: "level_share", dimension: quantity.Fraction, low: -1, high: 2},
+	FlowShare:    {name: "flow_share", dimension: quantity.Fraction, low: 0, high: 2},
+	SinceLow:     {name: "since_low", dimension: quantity.Fraction, low: -1, high: 1},
+	SinceHigh:    {name: "since_high", dimension: quantity.Fraction, low: -1, high: 1},
+	Standing:     {name: "standing", dimension: quantity.Length, low: -3, high: 3, noted: true},
+	Current:      {name: "current", dimension: quantity.Speed, low: 0, high: 8},
+	Warmer:       {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
+	MidLight:     {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	BedLight:     {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 }
 
 // Word is a fact with a fixed vocabulary.
 type Word int
 
-// Facts in words.
+// Facts in words. The first fade into their neighbours.
 const (
 	Stage    Word = iota // flood, ebb
+	Month                // of the northern year
 	Place                // kind of spot
 	MarkKind             // kind of mark
 	Bottom               // what lies there
 	Side                 // of the land as the wind blows
-	Month                // of the northern year
 	Sign                 // what is seen on the water; several may be
 	Approach             // live bait, cut bait, lure
 	Pace                 // slow, medium, fast
@@ -93,8 +111,15 @@ const (
 	Trait                // of the offering; several may be
 	Leader               // material of the leader
 	OfferingID
+	RigID
 	wordCount
 )
+
+// fading words come first.
+const fading = 2
+
+// fades says that one value passes softly into the next.
+func (w Word) fades() bool { return w < fading }
 
 type wordOf struct {
 	name       string
@@ -123,7 +148,7 @@ var Months = []string{"january", "february", "march", "april", "may", "june", "j
 
 // Signs that may be seen on the water.
 var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing", "weed",
-	"dolphins", "boats", "crowd", "bait stealers"}
+	"dolphins", "boats", "crowd", "bait stealers", "colour line", "thunder", "fog"}
 
 // Styles of moving an offering.
 var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll",
@@ -147,8 +172,9 @@ var words = [wordCount]wordOf{
 	Column:   {name: "column", vocabulary: Columns, offered: true},
 	Trait:    {name: "trait", vocabulary: traits, offered: true, several: true},
 	Leader:   {name: "leader", vocabulary: []string{"fluorocarbon", "mono", "wire"}, offered: true},
-	// The offerings of a book are its own vocabulary.
+	// The offerings and rigs of a book are its own vocabularies.
 	OfferingID: {name: "offering", offered: true},
+	RigID:      {name: "rig", offered: true},
 }
 
 // Set of words of one vocabulary, a bit each in its order.
@@ -175,6 +201,14 @@ func setOf(vocabulary []string, some ...string) (Set, bool) {
 type Facts struct {
 	Measure [MeasureCount]float64
 	Word    [wordCount]Set
+	// Next value of a word that fades, and how far it has come already, 0…½.
+	Next [fading]Fade
+}
+
+// Fade into the next value of a word.
+type Fade struct {
+	Word  Set
+	Share float64
 }
 
 // Nothing is known: every measure NaN, every word empty.
@@ -194,12 +228,27 @@ func (f *Facts) Say(w Word, values ...string) {
 		values = nil
 	}
 	f.Word[w], _ = setOf(words[w].vocabulary, values...)
+	if w.fades() {
+		f.Next[w] = Fade{}
+	}
+}
+
+// Fade a word into another value, by a share.
+func (f *Facts) Fade(w Word, into string, share float64) {
+	f.Next[w] = Fade{Share: share}
+	f.Next[w].Word, _ = setOf(words[w].vocabulary, into)
 }
 
 // Offer fills in what is offered.
 func (f *Facts) Offer(o *Offering) {
 	f.Say(Approach, o.Approach)
 	f.Word[Trait], f.Word[OfferingID] = o.traits, o.bit
+}
+
+// Rigged fills in what joins it to the line.
+func (f *Facts) Rigged(r *Rig) {
+	f.Say(Column, r.Column)
+	f.Word[RigID] = r.bit
 }
 
 // CheckSigns refuses signs the playbook has no word for.
@@ -222,8 +271,11 @@ func CheckFinish(finish string) error {
 
 // WordsOf a fact in words, in the order of their bits in a [Set].
 func (b *Book) WordsOf(w Word) []string {
-	if w == OfferingID {
+	switch w {
+	case OfferingID:
 		return b.offeringIDs()
+	case RigID:
+		return b.rigIDs()
 	}
 	return words[w].vocabulary
 }

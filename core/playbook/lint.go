@@ -45,7 +45,10 @@ func (b *Book) Lint(pick func(*Rule) bool) []Finding {
 			continue
 		}
 		if slices.ContainsFunc(r.when, func(c Clause) bool { return len(c.Tests) == 0 && allAlways(c.Ramps) }) {
-			add("always applies: it changes nothing, since a blind pick has it too")
+			add("always applies: it changes nothing, since an ordinary spell has it too")
+		}
+		if by := partOf(r.Family, r.when); r.Part != by && (by == Taken || r.Part == Taken) {
+			add("is written as one of %s, and belongs to %s by what it reads", r.Part, by)
 		}
 		for _, m := range noted(r.when) {
 			add("looks at %s, which no source tells: it applies only when somebody notes it", measures[m].name)
@@ -111,7 +114,7 @@ func (b *Book) testsNever(c *Clause) string {
 	var left [wordCount]Set
 	for w := range left {
 		left[w] = Set(math.MaxUint64)
-		if n := len(b.vocabulary(Word(w))); n < mostWords {
+		if n := len(b.WordsOf(Word(w))); n < mostWords {
 			left[w] = 1<<n - 1
 		}
 	}
@@ -133,6 +136,9 @@ func (b *Book) testsNever(c *Clause) string {
 
 // offeredNever: an offering that none of its targets is offered.
 func (b *Book) offeredNever(r *Rule, c *Clause) string {
+	if slices.ContainsFunc(c.Tests, func(t Test) bool { return t.Of == OfferingID && t.No }) {
+		return "" // asked of what nobody would offer, as one may
+	}
 	for i := range b.Offerings {
 		o := &b.Offerings[i]
 		f := Nothing()
@@ -153,13 +159,6 @@ func (b *Book) offeredNever(r *Rule, c *Clause) string {
 		}
 	}
 	return fmt.Sprintf("nothing that %s is offered is what it asks for", strings.Join(r.targets, " or "))
-}
-
-func (b *Book) vocabulary(w Word) []string {
-	if w == OfferingID {
-		return b.offeringIDs()
-	}
-	return words[w].vocabulary
 }
 
 // allAlways says that every ramp is full over all a measure can be.

@@ -1,6 +1,10 @@
 package playbook
 
-import "greypebble/core/quantity"
+import (
+	"slices"
+
+	"greypebble/core/quantity"
+)
 
 // Offering is a bait or a lure.
 type Offering struct {
@@ -76,6 +80,14 @@ func (b *Book) readOffering(n node) error {
 	o.bit = 1 << len(b.Offerings)
 	b.Offerings = append(b.Offerings, o)
 	return nil
+}
+
+// OrderOf a rig among those the offering goes on; one it does not go on comes last.
+func (o *Offering) OrderOf(r *Rig) int {
+	if i := slices.Index(o.rigs, r.ID); i >= 0 {
+		return i
+	}
+	return len(o.rigs)
 }
 
 // Offering by id.

@@ -44,8 +44,9 @@ type Rig struct {
 	// when it is refused, Tip how to hold the rod.
 	Ways               []Way
 	Bite, Refused, Tip string
-	// Parts from the main line down, as drawn on its card.
-	Parts []Part
+	// Pieces from the main line down, as drawn on its card.
+	Pieces []Piece
+	bit    Set
 }
 
 // Way of moving a rig.
@@ -65,9 +66,9 @@ func (w *Way) CadenceFor(pauseS float64) string {
 	return strings.ReplaceAll(w.Cadence, "{pause}", strconv.FormatFloat(pauseS, 'f', -1, 64))
 }
 
-// Part of a rig.
-type Part struct {
-	// Kind is one of [PartKinds].
+// Piece of a rig.
+type Piece struct {
+	// Kind is one of [PieceKinds].
 	Kind string
 	// LengthM of a line; of a dropper, how far it stands off.
 	LengthM float64
@@ -79,8 +80,8 @@ type Part struct {
 	Branch bool
 }
 
-// PartKinds a rig is made of.
-var PartKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook",
+// PieceKinds a rig is made of.
+var PieceKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook",
 	"bait hook", "head", "lure", "dropper", "loop", "teaser"}
 
 // hookPatterns as they are sold.
@@ -107,16 +108,20 @@ func (b *Book) readRig(n node) error {
 		LeaderM:  r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes),
 		Holds: r.flag("holds"),
 		Bite:  r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
-		Ways: readAll(r, "ways", readWay), Parts: readAll(r, "parts", readPart)}
+		Ways: readAll(r, "ways", readWay), Pieces: readAll(r, "parts", readPiece)}
 	r.unique(rig.ID, b.rigIDs())
 	switch {
 	case r.err != nil:
 		return r.err
 	case rig.MaxDepthM <= rig.MinDepthM:
 		return n.errorf("rig %q: max_depth must exceed min_depth", rig.ID)
-	case len(rig.Ways) == 0 || len(rig.Parts) == 0:
+	case len(rig.Ways) == 0 || len(rig.Pieces) == 0:
 		return n.errorf("rig %q needs at least one way to move it and one part", rig.ID)
 	}
+	if len(b.Rigs) == mostWords {
+		return n.errorf("more than %d rigs", mostWords)
+	}
+	rig.bit = 1 << len(b.Rigs)
 	b.Rigs = append(b.Rigs, rig)
 	return nil
 }
@@ -132,9 +137,9 @@ func readWay(n node) (Way, error) {
 	return w, r.err
 }
 
-func readPart(n node) (Part, error) {
+func readPiece(n node) (Piece, error) {
 	r := n.reader("part", "length", "says", "slides", "branch")
-	p := Part{r.word("part", "part", PartKinds), r.quantity("length", quantity.Length, false), r.maybe("says"), r.flag("slides"),
+	p := Piece{r.word("part", "part", PieceKinds), r.quantity("length", quantity.Length, false), r.maybe("says"), r.flag("slides"),
 		r.flag("branch")}
 	return p, r.err
 }

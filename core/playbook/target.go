@@ -17,6 +17,8 @@ type Target struct {
 	ID, Name, Latin, Note string
 	// Idea is the id of the fact of the trade behind it; Origin where it comes from.
 	Idea, Origin string
+	// Plenty says how many are caught where it is fished well, one of [Plenties].
+	Plenty string
 	// Weight is the length–weight relation, from memory unless the origin says
 	// otherwise.
 	Weight tackle.Curve
@@ -60,6 +62,17 @@ func (t *Target) Offered(offering string) bool {
 	return slices.Contains(t.Eats, offering) || slices.Contains(t.Takes, offering)
 }
 
+// Order in which the target's entry names an offering; one it does not name comes last.
+func (t *Target) Order(offering string) int {
+	if i := slices.Index(t.Eats, offering); i >= 0 {
+		return i
+	}
+	if i := slices.Index(t.Takes, offering); i >= 0 {
+		return len(t.Eats) + i
+	}
+	return len(t.Eats) + len(t.Takes)
+}
+
 // senses a fish feeds by.
 var senses = []string{"sight", "scent", "both"}
 
@@ -67,12 +80,13 @@ var senses = []string{"sight", "scent", "both"}
 var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tackle.Pilings), string(tackle.Rocks), string(tackle.Teeth)}
 
 // aspects of a target that become rules.
-var aspects = []string{"warmth", "cold", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes", "eats"}
+var aspects = []string{"warmth", "cold", "numb", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes",
+	"eats", "refuses"}
 
 func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions",
-		"note", "says")
+		"note", "says", "plenty")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -90,6 +104,9 @@ func (b *Book) readTarget(n node) error {
 	if _, there := r.in["gone_below"]; there {
 		c := r.quantity("gone_below", quantity.Temperature, true)
 		t.GoneBelowC = &c
+	}
+	if t.Plenty = r.maybeWord("plenty", "plenty", Plenties()); t.Plenty == "" {
+		t.Plenty = usualPlenty
 	}
 	r.unique(t.ID, b.targetIDs())
 	if r.err != nil {

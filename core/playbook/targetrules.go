@@ -3,6 +3,7 @@ package playbook
 import (
 	"slices"
 
+	"greypebble/core/ground"
 	"greypebble/core/quantity"
 )
 
@@ -17,72 +18,129 @@ const (
 	murkM    = 0.9
 	fadesM   = 0.6
 	mudFades = 0.4
+	// numbBy is how far below its feeding temperatures a fish hardly moves.
+	numbBy = 9.0
+	// seesLux is the light by which a hunter by sight sees well, darkLux that of moonlight.
+	seesLux = 5.0
+	darkLux = 0.3
 )
+
+// said of a target: a rule by the aspect it is about.
+type said struct {
+	aspect, family, effect, says string
+	when                         When
+	lacks, lacksHigh             string
+}
+
+func is(w Word, vocabulary []string, some ...string) When {
+	s, _ := setOf(vocabulary, some...)
+	return isTest(Test{Of: w, Any: s})
+}
+
+func above(m Measure, v, soft float64) When { return isRamp(rising(m, v-soft/2, v+soft/2)) }
+
+func below(m Measure, v, soft float64) When { return isRamp(rising(m, v+soft/2, v-soft/2)) }
+
+// unseen says that no fish shows: one that does is there, whatever is said of where and when
+// they live.
+func unseen() When { return is(Sign, Signs, "fish showing").not() }
+
+// lightFor is the light where a target hunts by the part of the water it feeds in.
+func (t *Target) lightFor() Measure {
+	switch {
+	case slices.Contains(t.Columns, "top"):
+		return SurfaceLight
+	case slices.Contains(t.Columns, "mid"):
+		return MidLight
+	}
+	return BedLight
+}
+
+// numbs says that there is liquid water so cold that it hardly moves.
+func (t *Target) numbs() bool { return t.Feeds.From-numbBy >= fadesC/2 }
 
 // rulesOf a target: what is said of it, in the language of the rules.
 func (b *Book) rulesOf(t *Target, n node) error {
-	name := t.Name
-	add := func(aspect, family, effect, says string, when When) error {
-		if own := t.says[aspect]; own != "" {
-			says = own
+	for _, s := range b.saidOf(t) {
+		if own := t.says[s.aspect]; own != "" {
+			s.says = own
 		}
-		return b.addRule(Rule{ID: t.ID + "-" + aspect, Says: says, Idea: t.Idea, Origin: t.Origin, Family: family, Effect: effect,
-			Certainty: "usual", targets: []string{t.ID}, when: when, custom: n.custom}, n)
-	}
-	between := func(m Measure, from, to, soft float64) When {
-		return When{{Ramps: []Ramp{rising(m, from-soft/2, from+soft/2), rising(m, to+soft/2, to-soft/2)}}}
-	}
-	above := func(m Measure, v, soft float64) When { return isRamp(rising(m, v-soft/2, v+soft/2)) }
-	below := func(m Measure, v, soft float64) When { return isRamp(rising(m, v+soft/2, v-soft/2)) }
-	is := func(w Word, some []string) When {
-		s, _ := setOf(words[w].vocabulary, some...)
-		return isTest(Test{Of: w, Any: s})
-	}
-	eats, _ := setOf(b.offeringIDs(), t.Eats...)
-	type said struct {
-		aspect, family, effect, says string
-		when                         When
-	}
-	list := []said{
-		{"warmth", "warmth", "clear plus", "Good feeding temperature for " + name, between(WaterTemp, t.Feeds.From, t.Feeds.To, fadesC)},
-		{"hot", "warmth", "clear minus", "Too warm for " + name + " to feed well", above(WaterTemp, t.Feeds.To+hotBy, fadesC)},
-		{"column", "depth", "clear plus", name + " feeds at this height in the water", is(Column, t.Columns)},
-		{"elsewhere", "presence", "hopeless", "Hardly a place for " + name, is(Place, t.Lives).not()},
-		{"cold", "warmth", "strong minus", "Cold water: " + name + " moves and eats little",
-			below(WaterTemp, t.Feeds.From-coldBy, fadesC)}, // last: it gives way to gone
-	}
-	if t.GoneBelowC != nil {
-		list[len(list)-1] = said{"gone", "presence", "hopeless", "Too cold for " + name, below(WaterTemp, *t.GoneBelowC, fadesC)}
-	}
-	if len(t.Eats) > 0 {
-		list = append(list, said{"eats", "bait", "strong plus", "What " + name + " eats by preference",
-			isTest(Test{Of: OfferingID, Any: eats})})
-	}
-	if t.Senses != "scent" {
-		effect := map[string]string{"sight": "strong minus", "both": "clear minus"}[t.Senses]
-		list = append(list,
-			said{"clear", "clarity", "clear plus", "Clear enough for a fish that hunts by sight", above(Secchi, clearM, fadesM)},
-			said{"mud", "clarity", effect, "Too muddy for a fish that hunts by sight", below(Secchi, mudM, mudFades)})
-	}
-	if t.Senses != "sight" && b.offersScent(t) {
-		list = append(list, said{"scent", "offering", "clear plus", "Stained water, scent leads",
-			both(is(Trait, []string{"scent"}), below(Secchi, murkM, fadesM))})
-	}
-	if len(t.Best) > 0 {
-		list = append(list, said{"season", "season", "strong plus", "Its best months here", is(Month, t.Best)})
-	}
-	if len(t.Away) > 0 {
-		list = append(list, said{"away", "presence", "hopeless", "Not here at this time of year", is(Month, t.Away)})
-	}
-	if len(t.Likes) > 0 {
-		list = append(list, said{"likes", "mark", "clear plus", name + " lies at such marks", is(MarkKind, t.Likes)})
-	}
-	for _, s := range list {
-		if err := add(s.aspect, s.family, s.effect, s.says, s.when); err != nil {
+		if err := b.addRule(Rule{ID: t.ID + "-" + s.aspect, Part: partOf(s.family, s.when), Says: s.says, Lacks: s.lacks,
+			LacksHigh: s.lacksHigh, Idea: t.Idea,
+			Origin: t.Origin, Family: s.family, Effect: s.effect, Certainty: "usual", targets: []string{t.ID}, when: s.when,
+			custom: n.custom}, n); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+func (b *Book) saidOf(t *Target) []said {
+	name := t.InSentence()
+	eats, _ := setOf(b.offeringIDs(), t.Eats...)
+	offered, _ := setOf(b.offeringIDs(), append(slices.Clone(t.Eats), t.Takes...)...)
+	warm := When{{Ramps: []Ramp{rising(WaterTemp, t.Feeds.From-fadesC/2, t.Feeds.From+fadesC/2),
+		rising(WaterTemp, t.Feeds.To+fadesC/2, t.Feeds.To-fadesC/2)}}}
+	list := []said{
+		{aspect: "warmth", family: "warmth", effect: "clear plus", says: "Good feeding temperature for " + name, when: warm,
+			lacks: "Cold for them", lacksHigh: "Warm for them"},
+		{aspect: "hot", family: "warmth", effect: "clear minus", says: "Too warm for " + name + " to feed well",
+			when: above(WaterTemp, t.Feeds.To+hotBy, fadesC)},
+		{aspect: "cold", family: "warmth", effect: "strong minus", says: "Cold water: " + name + " moves and eats little",
+			when: below(WaterTemp, t.Feeds.From-coldBy, fadesC)},
+		{aspect: "column", family: "depth", effect: "clear plus", says: t.Name + " feeds at this height in the water",
+			when: is(Column, Columns, t.Columns...), lacks: "Not the height in the water they feed at"},
+		{aspect: "elsewhere", family: "presence", effect: hopeless, says: "Hardly a place for " + name,
+			when: both(is(Place, ground.Places, t.Lives...).not(), unseen())},
+		{aspect: "refuses", family: "bait", effect: "strong minus", says: "Not what " + name + " is caught on",
+			when: isTest(Test{Of: OfferingID, Any: offered, No: true})},
+	}
+	if t.GoneBelowC != nil {
+		list = append(list, said{aspect: "gone", family: "presence", effect: hopeless, says: "Too cold for " + name + ": they are gone",
+			when: both(below(WaterTemp, *t.GoneBelowC, fadesC), unseen())})
+	} else if t.numbs() {
+		list = append(list, said{aspect: "numb", family: "presence", effect: hopeless, says: "So cold that " + name + " is numb",
+			when: both(below(WaterTemp, t.Feeds.From-numbBy, fadesC), unseen())})
+	}
+	if len(t.Eats) > 0 {
+		list = append(list, said{aspect: "eats", family: "bait", effect: "strong plus", says: "What " + name + " eats by preference",
+			when: isTest(Test{Of: OfferingID, Any: eats}), lacks: "Not what they eat by preference"})
+	}
+	list = append(list, b.saidOfSenses(t)...)
+	if len(t.Best) > 0 {
+		list = append(list, said{aspect: "season", family: "season", effect: "strong plus", says: "Its best months here",
+			when: is(Month, Months, t.Best...), lacks: "Not their best months"})
+	}
+	if len(t.Away) > 0 {
+		list = append(list, said{aspect: "away", family: "presence", effect: hopeless, says: "Not here at this time of year",
+			when: both(is(Month, Months, t.Away...), unseen())})
+	}
+	if len(t.Likes) > 0 {
+		list = append(list, said{aspect: "likes", family: "mark", effect: "clear plus", says: t.Name + " lies at such marks",
+			when: is(MarkKind, words[MarkKind].vocabulary, t.Likes...), lacks: "Not the kind of mark they lie at"})
+	}
+	return list
+}
+
+// saidOfSenses a target hunts by. Who hunts by sight wants clear water and light in it.
+func (b *Book) saidOfSenses(t *Target) []said {
+	var list []said
+	if t.Senses != "scent" {
+		effect := map[string]string{"sight": "strong minus", "both": "clear minus"}[t.Senses]
+		light := t.lightFor()
+		list = append(list,
+			said{aspect: "clear", family: "clarity", effect: "clear plus", says: "Clear enough for a fish that hunts by sight",
+				when:  append(both(above(Secchi, clearM, fadesM), above(light, seesLux, seesLux)), is(Sign, Signs, "colour line")...),
+				lacks: "Not clear or light enough to hunt well by sight"},
+			said{aspect: "mud", family: "clarity", effect: effect, says: "Too muddy for a fish that hunts by sight",
+				when: both(below(Secchi, mudM, mudFades), is(Sign, Signs, "colour line").not())})
+	}
+	if t.Senses != "sight" && b.offersScent(t) {
+		list = append(list, said{aspect: "scent", family: "offering", effect: "clear plus", says: "Stained or dark water, scent leads",
+			when:  both(is(Trait, traits, "scent"), append(below(Secchi, murkM, fadesM), below(BedLight, darkLux, darkLux)...)),
+			lacks: "Stained or dark water, and no scent to lead them"})
+	}
+	return list
 }
 
 // offersScent says whether anything the target is offered smells.

@@ -18,6 +18,7 @@ type sourceTarget struct {
 	WeightA   float64           `yaml:"weight_a"`
 	WeightB   float64           `yaml:"weight_b"`
 	Longest   string            `yaml:"longest,omitempty"`
+	Plenty    string            `yaml:"plenty,omitempty"`
 	Senses    string            `yaml:"senses"`
 	Column    []string          `yaml:"column,flow"`
 	Feeds     sourceSpan        `yaml:"feeds,flow"`
@@ -48,8 +49,9 @@ func (t *Target) Source() ([]byte, error) {
 	number := func(v float64, unit string) string { return strconv.FormatFloat(v, 'g', -1, 64) + " " + unit }
 	span := func(s Span, unit string) sourceSpan { return sourceSpan{number(s.From, unit), number(s.To, unit)} }
 	out := sourceTarget{ID: t.ID, Name: t.Name, Latin: t.Latin, Idea: t.Idea, Origin: t.Origin, WeightA: t.Weight.A, WeightB: t.Weight.B,
-		Senses: t.Senses, Column: t.Columns, Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives, Likes: t.Likes,
-		Eats: t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
+		Plenty: t.Plenty, Senses: t.Senses, Column: t.Columns, Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives,
+		Likes: t.Likes,
+		Eats:  t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, Cautions: t.Cautions, Note: t.Note, Says: t.says}
 	if t.LongestM > 0 {
 		out.Longest = number(t.LongestM, "m")
@@ -137,11 +139,7 @@ func (b *Book) Vocabularies() []Vocabulary {
 		out = append(out, Vocabulary{Name: m.name, Unit: unitOf[m.dimension]})
 	}
 	for w, k := range words {
-		list := k.vocabulary
-		if Word(w) == OfferingID {
-			list = b.offeringIDs()
-		}
-		out = append(out, Vocabulary{Name: k.name, Words: list})
+		out = append(out, Vocabulary{Name: k.name, Words: b.WordsOf(Word(w))})
 	}
 	return out
 }

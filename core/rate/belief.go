@@ -9,8 +9,8 @@ const spotSD = 0.7
 type Belief interface {
 	// Mean of a rule's coefficient.
 	Mean(rule int) float64
-	// Variance of Σ rules[r]·β_r + Σ spots[s]·u_s.
-	Variance(rules, spots []float64) float64
+	// Variance of Σ rules[r]·β_r.
+	Variance(rules []float64) float64
 }
 
 // Priors is the belief of an empty log: every coefficient independent and as
@@ -21,14 +21,13 @@ type Priors struct{ Book *playbook.Book }
 func (p Priors) Mean(rule int) float64 { return p.Book.Rules[rule].Prior.Mean }
 
 // Variance of a contrast under independent priors.
-func (p Priors) Variance(rules, spots []float64) float64 {
+func (p Priors) Variance(rules []float64) float64 {
 	v := 0.0
 	for r, c := range rules {
-		s := p.Book.Rules[r].Prior.SD * c
-		v += s * s
-	}
-	for _, c := range spots {
-		v += spotSD * spotSD * c * c
+		if c != 0 {
+			s := p.Book.Rules[r].Prior.SD * c
+			v += s * s
+		}
 	}
 	return v
 }

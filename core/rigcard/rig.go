@@ -33,10 +33,10 @@ func squeezed(m float64) float64 { return 26 + 34*math.Log1p(m/0.15) }
 // Rig draws a rig from the line down, with the measures of what it is tied with.
 func Rig(r *playbook.Rig, t Tied) Drawing {
 	d := &card{Tied: t, rig: r, y: margin}
-	for i, p := range r.Parts {
-		d.onHead = i > 0 && r.Parts[i-1].Kind == "head"
-		d.bodied = i+1 < len(r.Parts) && r.Parts[i+1].Kind == "lure"
-		d.part(p, i == len(r.Parts)-1)
+	for i, p := range r.Pieces {
+		d.onHead = i > 0 && r.Pieces[i-1].Kind == "head"
+		d.bodied = i+1 < len(r.Pieces) && r.Pieces[i+1].Kind == "lure"
+		d.part(p, i == len(r.Pieces)-1)
 	}
 	d.Height = d.y + margin
 	return d.Drawing
@@ -112,7 +112,7 @@ func (c *card) leader() string {
 	return upper(of)
 }
 
-func (c *card) part(p playbook.Part, last bool) {
+func (c *card) part(p playbook.Piece, last bool) {
 	switch p.Kind {
 	case "main line":
 		c.run(Line, 44, 0, "Main line", p.Says)
@@ -199,7 +199,7 @@ func (c *card) swivel(says string) {
 }
 
 // sinker on the line or at its end.
-func (c *card) sinker(p playbook.Part, last bool) {
+func (c *card) sinker(p playbook.Piece, last bool) {
 	name := c.rig.Sinker
 	if name == "" {
 		name = "sinker"
@@ -236,7 +236,7 @@ func (c *card) sinker(p playbook.Part, last bool) {
 	c.y = y + 38
 }
 
-func (c *card) float(p playbook.Part) {
+func (c *card) float(p playbook.Piece) {
 	c.run(Line, 8, 0, "", "")
 	y := c.y
 	c.fill(Body, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 20, y + 6}), at(point{axis + 12, y + 34}),
@@ -252,7 +252,7 @@ func (c *card) float(p playbook.Part) {
 }
 
 // branch off the line to the left, the line going on.
-func (c *card) branch(p playbook.Part) {
+func (c *card) branch(p playbook.Piece) {
 	y := c.y + 10
 	length := 26 + 10*math.Log1p(p.LengthM/0.05)
 	if p.LengthM == 0 {
@@ -303,7 +303,7 @@ func (c *card) hookAt(x, y, scale float64) {
 	c.stroke(Metal, straight(tip, point{tip.x + 5*s, tip.y + 8*s}))
 }
 
-func (c *card) head(p playbook.Part) {
+func (c *card) head(p playbook.Piece) {
 	c.hookAt(axis, c.y+8, 1.05)
 	c.fill(Metal, ellipse(axis, c.y+12, 11, 10))
 	name := "Head"
@@ -323,7 +323,7 @@ func (c *card) head(p playbook.Part) {
 }
 
 // lure by what it is.
-func (c *card) lure(p playbook.Part) {
+func (c *card) lure(p playbook.Piece) {
 	y, name := c.y, "Lure"
 	kind := ""
 	if c.Offering != nil {

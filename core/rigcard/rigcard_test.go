@@ -58,20 +58,20 @@ func TestEveryRigIsDrawnWithItsMeasures(t *testing.T) {
 					Units: quantity.US})
 				inside(t, d, r.ID+" with "+o.ID)
 				all := fmt.Sprint(d.Labels)
-				for _, p := range r.Parts {
+				for _, p := range r.Pieces {
 					drawn[p.Kind] = true
 					if p.LengthM > 0 {
 						assert.Contains(t, all, quantity.US.ShowShort(p.LengthM), "%s shows how long its %s is", r.ID, p.Kind)
 					}
 				}
-				if r.LeaderM > 0 && r.Parts[len(r.Parts)-1].Kind != "dropper" && !r.Vertical {
+				if r.LeaderM > 0 && r.Pieces[len(r.Pieces)-1].Kind != "dropper" && !r.Vertical {
 					assert.Contains(t, all, "30 lb fluorocarbon", r.ID)
 				}
 			}
 		}
 		inside(t, Rig(r, Tied{}), r.ID+" untied")
 	}
-	for _, p := range playbook.PartKinds {
+	for _, p := range playbook.PieceKinds {
 		assert.True(t, drawn[p], "no rig shows a %s", p)
 	}
 }

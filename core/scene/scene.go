@@ -45,6 +45,9 @@ func WeatherOf(r conditions.Readings, t time.Time) Weather {
 func Of(m *spot.Moment) playbook.Facts {
 	f := OfPlace(m, WeatherOf(m.Spot.Readings, m.Time))
 	TidesOf(m.Spot).Fill(&f, m.LevelM, &m.Stage, &m.Sky)
+	if u, known := m.Current(); known {
+		f.Measure[playbook.Current] = math.Abs(u)
+	}
 	f.Say(playbook.Sign, m.Signs...)
 	return f
 }
@@ -53,23 +56,31 @@ func Of(m *spot.Moment) playbook.Facts {
 func OfPlace(m *spot.Moment, w Weather) playbook.Facts {
 	f := playbook.Nothing()
 	f.Measure[playbook.Warming], f.Measure[playbook.Rain] = w.warming, w.rainM
+	if v, known := m.Believed[conditions.Standing]; known {
+		f.Measure[playbook.Standing] = v.Value
+	}
 	if m.Spot.Place == "surf beach" || m.Spot.Place == "rocky shore" {
 		f.Measure[playbook.Waves] = m.Swell()
 	}
 	f.Say(playbook.Place, m.Spot.Place)
-	f.Say(playbook.Month, northernMonth(m.Time, m.Spot.Lat))
+	Season(&f, m.Time, m.Spot.Lat)
 	if r := m.Spot.Rose; r != nil {
 		f.Say(playbook.Side, r.SideFor(m.Believed[conditions.WindFrom].Value).String())
 	}
 	return f
 }
 
-// Tides of a spot as the facts want them: its mean spring range, and its crest, NaN
-// where there is none.
-type Tides struct{ spring, crest float64 }
+// Tides of a spot as the facts want them: its mean spring range and its mean low water of
+// springs, and its crest, NaN where there is none. A water without tide has none of it.
+type Tides struct {
+	spring, low, crest float64
+	tideless           bool
+}
 
+// TidesOf a spot.
 func TidesOf(s *spot.Spot) Tides {
-	t := Tides{s.Tide.MeanSpringRange(), math.NaN()}
+	spring := s.Tide.MeanSpringRange()
+	t := Tides{spring, s.Tide.MeanLevel() - spring/2, math.NaN(), tide.Tideless(s.Tide)}
 	if e, ok := crestElevation(s); ok {
 		t.crest = e
 	}
@@ -78,26 +89,61 @@ func TidesOf(s *spot.Spot) Tides {
 
 // Fill in the facts of level, stage and sky, which change from minute to minute.
 func (t Tides) Fill(f *playbook.Facts, level float64, stage *tide.Stage, sky *spot.Sky) {
-	f.Measure[playbook.Level] = level
-	f.Measure[playbook.RiseRate] = stage.RateMPerH
-	f.Measure[playbook.Flow] = math.Abs(stage.RateMPerH)
-	f.Measure[playbook.Elapsed] = stage.Elapsed
 	f.Measure[playbook.SunAltitude] = sky.Sun.Altitude
 	f.Measure[playbook.DaysFromFull] = math.Abs(sky.FromFull) * 86400
 	f.Measure[playbook.CrestDepth] = level - t.crest
-	if t.spring > 0 {
-		f.Measure[playbook.TideRange] = stage.RangeM / t.spring
+	if t.tideless {
+		return
 	}
-	f.Say(playbook.Stage, stage.Direction.String())
+	f.Measure[playbook.Level] = level
+	f.Measure[playbook.RiseRate] = stage.RateMPerH
+	f.Measure[playbook.Flow] = math.Abs(stage.RateMPerH)
+	f.Measure[playbook.TideRange] = stage.RangeM / t.spring
+	f.Measure[playbook.LevelShare] = (level - t.low) / t.spring
+	hours := stage.Next.Time.Sub(stage.Last.Time).Hours()
+	f.Measure[playbook.FlowShare] = math.Abs(stage.RateMPerH) / water.SpringRate(t.spring, hours)
+	Stage(f, stage.Direction, stage.Elapsed)
 }
 
-// northernMonth is the month whose season it is: south of the equator, half a year on.
-func northernMonth(t time.Time, lat float64) string {
-	i := int(t.UTC().Month()) - 1
+// turnFades is the share of a rise or fall over which it passes into the next, on each side of
+// the turn.
+const turnFades = 0.08
+
+// Stage of the tide in words and as the shares of it that have gone.
+func Stage(f *playbook.Facts, d tide.Direction, elapsed float64) {
+	f.Measure[playbook.Elapsed] = elapsed
+	f.Measure[playbook.SinceLow], f.Measure[playbook.SinceHigh] = elapsed, elapsed-1
+	other := tide.Ebb
+	if d == tide.Ebb {
+		f.Measure[playbook.SinceLow], f.Measure[playbook.SinceHigh] = elapsed-1, elapsed
+		other = tide.Flood
+	}
+	f.Say(playbook.Stage, d.String())
+	if edge := math.Min(elapsed, 1-elapsed); edge < turnFades {
+		f.Fade(playbook.Stage, other.String(), (1-edge/turnFades)/2)
+	}
+}
+
+// seasonFades is how long one month takes to pass into the next: three weeks.
+const seasonFades = 21 * 24 * time.Hour
+
+// Season fills in the month whose season it is: south of the equator, half a year on.
+func Season(f *playbook.Facts, t time.Time, lat float64) {
+	t = t.UTC()
+	i := int(t.Month()) - 1
 	if lat < 0 {
 		i += 6
 	}
-	return playbook.Months[i%12]
+	f.Say(playbook.Month, playbook.Months[i%12])
+	begins := time.Date(t.Year(), t.Month(), 1, 0, 0, 0, 0, time.UTC)
+	before, after := t.Sub(begins), begins.AddDate(0, 1, 0).Sub(t)
+	near, other := before, i+11
+	if after < before {
+		near, other = after, i+1
+	}
+	if near < seasonFades/2 {
+		f.Fade(playbook.Month, playbook.Months[other%12], 0.5-near.Hours()/seasonFades.Hours())
+	}
 }
 
 // Vary what one scenario of the readings makes different.
@@ -109,34 +155,54 @@ func Vary(f *playbook.Facts, v conditions.Values, surfaceLux float64) {
 	f.Measure[playbook.Cloud] = v.Cloud
 }
 
-// Scenarios are the facts of the place and time in every scenario of the
-// readings, worked out once for all presentations.
-type Scenarios [conditions.Scenarios]Scenario
-
-type Scenario struct {
-	playbook.Facts
+// Scenarios are the facts of the place and time in every scenario of the readings.
+type Scenarios struct {
+	Facts [conditions.Scenarios]playbook.Facts
 	// Attenuation of light in the water, per metre.
-	Attenuation float64
+	Attenuation [conditions.Scenarios]float64
 }
 
-func ScenariosOf(m *spot.Moment) (out Scenarios, err error) {
+// ScenariosOf a moment, worked out once for all marks and presentations.
+func ScenariosOf(m *spot.Moment) (*Scenarios, error) {
+	out := &Scenarios{}
 	base := Of(m)
-	for k := range out {
+	for k := range out.Facts {
 		v := m.Believed.Scenario(k)
-		if out[k].Attenuation, err = water.Attenuation(v.SecchiM); err != nil {
-			return out, err
+		var err error
+		if out.Attenuation[k], err = water.Attenuation(v.SecchiM); err != nil {
+			return nil, err
 		}
-		out[k].Facts = base
-		Vary(&out[k].Facts, v, m.SurfaceLight(v.Cloud))
+		out.Facts[k] = base
+		Vary(&out.Facts[k], v, m.SurfaceLight(v.Cloud))
 	}
 	return out, nil
+}
+
+// On a mark, by its index, what they are there: its depth, how warm it is and the light under
+// its water.
+func (s *Scenarios) On(m *spot.Moment, mark int) *[conditions.Scenarios]playbook.Facts {
+	out := s.Facts
+	k := &m.Spot.Marks[mark]
+	warmer, known := m.Warmer(mark)
+	for i := range out {
+		f := &out[i]
+		FillMark(f, k, m.LevelM)
+		if known {
+			f.Measure[playbook.Warmer] = warmer
+			f.Measure[playbook.WaterTemp] += warmer
+		}
+		light := f.Measure[playbook.SurfaceLight]
+		f.Measure[playbook.BedLight] = light * water.Remaining(s.Attenuation[i], f.Measure[playbook.Depth])
+		f.Measure[playbook.MidLight] = light * water.Remaining(s.Attenuation[i], f.Measure[playbook.Depth]/2)
+	}
+	return &out
 }
 
 // FillMark fills in a mark and the water over it.
 func FillMark(f *playbook.Facts, k *ground.Mark, levelM float64) {
 	f.Say(playbook.MarkKind, string(k.Kind))
 	f.Say(playbook.Bottom, k.Bottom)
-	f.Measure[playbook.Depth] = k.Depth(levelM)
+	f.Measure[playbook.Depth] = math.Max(k.Depth(levelM), 0)
 }
 
 // Marks are the facts of a spot's marks that no tide and no hour changes.
@@ -146,17 +212,6 @@ func Marks(s *spot.Spot) []playbook.Facts {
 		out[i] = playbook.Nothing()
 		out[i].Say(playbook.Place, s.Place)
 		FillMark(&out[i], &s.Marks[i], 0)
-	}
-	return out
-}
-
-// Applicable rules of a target on each of a spot's marks, with nothing particular on the
-// hook.
-func Applicable(s *spot.Spot, book *playbook.Book, target string) []*playbook.Applicable {
-	marks := Marks(s)
-	out := make([]*playbook.Applicable, len(marks))
-	for i := range marks {
-		out[i] = book.Applicable(target, &marks[i], playbook.Plain)
 	}
 	return out
 }

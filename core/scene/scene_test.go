@@ -94,12 +94,13 @@ func TestScenariosVaryWhatIsUncertain(t *testing.T) {
 	all, err := ScenariosOf(m)
 	require.NoError(t, err)
 	varies := map[playbook.Measure]bool{playbook.SurfaceLight: true, playbook.LureLight: true, playbook.Secchi: true,
-		playbook.WaterTemp: true, playbook.WindSpeed: true, playbook.Cloud: true}
+		playbook.WaterTemp: true, playbook.WindSpeed: true, playbook.Cloud: true, playbook.MidLight: true, playbook.BedLight: true}
 	differ := map[playbook.Measure]bool{}
-	for k := range all {
-		assert.Positive(t, all[k].Attenuation)
-		for i, v := range all[k].Measure {
-			if a := all[0].Measure[i]; a != v && !(math.IsNaN(a) && math.IsNaN(v)) {
+	on := all.On(m, 2)
+	for k := range on {
+		assert.Positive(t, all.Attenuation[k])
+		for i, v := range on[k].Measure {
+			if a := on[0].Measure[i]; a != v && !(math.IsNaN(a) && math.IsNaN(v)) {
 				differ[playbook.Measure(i)] = true
 			}
 		}
@@ -109,10 +110,10 @@ func TestScenariosVaryWhatIsUncertain(t *testing.T) {
 	}
 	assert.True(t, differ[playbook.Secchi] && differ[playbook.WaterTemp])
 	// Murkier water in a scenario takes more light away.
-	for k := range all {
-		for j := range all {
-			if all[k].Measure[playbook.Secchi] < all[j].Measure[playbook.Secchi] {
-				assert.Greater(t, all[k].Attenuation, all[j].Attenuation)
+	for k := range on {
+		for j := range on {
+			if on[k].Measure[playbook.Secchi] < on[j].Measure[playbook.Secchi] {
+				assert.Greater(t, all.Attenuation[k], all.Attenuation[j])
 			}
 		}
 	}
@@ -129,4 +130,76 @@ func TestTheFactsOfMarks(t *testing.T) {
 		FillMark(&f, &bar.Marks[i], k.ElevationM+1.5)
 		assert.InDelta(t, 1.5, f.Measure[playbook.Depth], 1e-9)
 	}
+}
+
+// A flat's warmth is the flat's own, and what was seen moves every mark.
+func TestAMarksOwnWarmth(t *testing.T) {
+	bar := spottest.Coast(t)[0]
+	m := moment(t, bar, seen(conditions.WaterTemp, 12, 0), seen(conditions.Cloud, 0, 0))
+	warmth, err := bar.WarmthAt(m.Time)
+	require.NoError(t, err)
+	m.Warmth = warmth
+	all, err := ScenariosOf(m)
+	require.NoError(t, err)
+	edge := all.On(m, 1)
+	for k := range edge {
+		by, known := m.Warmer(1)
+		require.True(t, known)
+		assert.InDelta(t, all.Facts[k].Measure[playbook.WaterTemp]+by, edge[k].Measure[playbook.WaterTemp], 1e-9)
+		assert.Greater(t, math.Abs(by), 0.01)
+	}
+	deep, _ := m.Warmer(2)
+	assert.Less(t, math.Abs(deep), 1.0)
+}
+
+// Level, run and stage are shares of the place's own tide; water without one has none of them.
+func TestTheTideAsShares(t *testing.T) {
+	bar := spottest.Coast(t)[0]
+	m := moment(t, bar)
+	f := Of(m)
+	assert.InDelta(t, (m.LevelM-0.15)/1.5, f.Measure[playbook.LevelShare], 0.01, "mean low water of springs stands at 0.15 m")
+	assert.True(t, f.Measure[playbook.FlowShare] > 0 && f.Measure[playbook.FlowShare] < 1.2)
+	still, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.01}}, 1)
+	require.NoError(t, err)
+	bar.Tide = still
+	f = Of(moment(t, bar))
+	for _, k := range []playbook.Measure{playbook.Level, playbook.LevelShare, playbook.FlowShare, playbook.Elapsed, playbook.TideRange} {
+		assert.True(t, math.IsNaN(f.Measure[k]), "%v", k)
+	}
+	assert.Zero(t, f.Word[playbook.Stage])
+	assert.False(t, math.IsNaN(f.Measure[playbook.CrestDepth]), "the ground stays")
+}
+
+// Seasons pass over three weeks, and a stage over the turn.
+func TestSeasonsAndStagesFade(t *testing.T) {
+	share := func(at time.Time, month string) float64 {
+		var f, only playbook.Facts
+		Season(&f, at, 31)
+		only.Say(playbook.Month, month)
+		if f.Word[playbook.Month] == only.Word[playbook.Month] {
+			return 1 - f.Next[playbook.Month].Share
+		}
+		if f.Next[playbook.Month].Word == only.Word[playbook.Month] {
+			return f.Next[playbook.Month].Share
+		}
+		return 0
+	}
+	turn := time.Date(2026, 6, 1, 0, 0, 0, 0, time.UTC)
+	assert.InDelta(t, 0.5, share(turn, "june"), 0.01)
+	assert.InDelta(t, 0.5, share(turn.Add(-time.Minute), "june"), 0.01, "nothing jumps at midnight")
+	assert.InDelta(t, 1, share(turn.AddDate(0, 0, 12), "june"), 1e-9)
+	assert.Zero(t, share(turn.AddDate(0, 0, -12), "june"))
+	before := share(turn.AddDate(0, 0, -20), "june")
+	for d := -400; d < 400; d++ {
+		now := share(turn.Add(time.Duration(d)*time.Hour), "june")
+		assert.GreaterOrEqual(t, now, before-1e-9)
+		assert.Less(t, now-before, 0.005)
+		before = now
+	}
+	var late, early playbook.Facts
+	Stage(&late, tide.Ebb, 0.999)
+	Stage(&early, tide.Flood, 0.001)
+	assert.InDelta(t, late.Measure[playbook.SinceLow], early.Measure[playbook.SinceLow], 0.01)
+	assert.InDelta(t, 0.5, late.Next[playbook.Stage].Share, 0.01)
+	assert.Equal(t, late.Next[playbook.Stage].Word, early.Word[playbook.Stage])
 }

@@ -35,9 +35,9 @@ func (m *Moment) CastRun() float64 {
 	return usualRun
 }
 
-// StandM is where one casts from, metres along the section: the crest or bar one wades to,
+// CastsFrom is where one casts from, metres along the section: the crest or bar one wades to,
 // else the bank.
-func (s *Spot) StandM() float64 {
+func (s *Spot) CastsFrom() float64 {
 	if s.Access.Manner == ground.Wading {
 		for _, k := range s.Marks {
 			if k.Kind == ground.Crest || k.Kind == ground.Bar {

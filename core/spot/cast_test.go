@@ -42,7 +42,7 @@ func TestWhatACalculationStartsFrom(t *testing.T) {
 	assert.Greater(t, fast, 0.3)
 
 	s.Access.Manner = ground.Wading
-	assert.Equal(t, 40.0, s.StandM())
+	assert.Equal(t, 40.0, s.CastsFrom())
 	s.Access.Manner = ground.OnFoot
-	assert.Zero(t, s.StandM())
+	assert.Zero(t, s.CastsFrom())
 }

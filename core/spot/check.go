@@ -24,6 +24,12 @@ func (e FieldError) Unwrap() error { return e.Err }
 // longestName of a spot, in characters.
 const longestName = 80
 
+// Between which heights one stands and fishes, metres above datum.
+const (
+	lowestStand  = -20
+	highestStand = 100
+)
+
 // Validate checks what is written of a spot, and names the field that is wrong.
 func (s *Spot) Validate() error {
 	wrong := func(field string, err error) error {
@@ -42,6 +48,9 @@ func (s *Spot) Validate() error {
 		return wrong("bottom", ground.UnknownBottom(s.Bottom))
 	case s.FacesDeg != nil && !(*s.FacesDeg >= 0 && *s.FacesDeg <= 360):
 		return wrong("faces_deg", fmt.Errorf("spot: the way it faces must lie between 0 and 360°, not %v", *s.FacesDeg))
+	case s.StandM != nil && !(*s.StandM >= lowestStand && *s.StandM <= highestStand):
+		return wrong("stand_m", fmt.Errorf("spot: how high one stands must lie between %d and %d m above datum, not %v", lowestStand,
+			highestStand, *s.StandM))
 	case math.IsNaN(s.SectionBearing) || math.Abs(s.SectionBearing) > 360:
 		return wrong("section_bearing_deg", fmt.Errorf("spot: a section's bearing must lie between 0 and 360°, not %v", s.SectionBearing))
 	}

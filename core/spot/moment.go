@@ -22,6 +22,17 @@ type Moment struct {
 	Believed conditions.Believed
 	// Signs seen on the water now.
 	Signs []string
+	// Warmth over the marks, nil where it was not worked out.
+	Warmth *Warmth
+}
+
+// Warmer is how much warmer in °C the water over a mark, by its index, is than the open water;
+// false where it is dry or not worked out.
+func (m *Moment) Warmer(mark int) (c float64, known bool) {
+	if m.Warmth == nil {
+		return 0, false
+	}
+	return m.Warmth.Over(mark, m.Time)
 }
 
 // Sky is where the sun and the moon stand.

@@ -1,6 +1,7 @@
 package spot
 
 import (
+	"math"
 	"time"
 
 	"greypebble/core/conditions"
@@ -30,6 +31,8 @@ type Spot struct {
 	Current water.Setting
 	Access  ground.Access
 	Section []ground.Point
+	// StandM is how high one stands, in metres above datum; nil where it is not said.
+	StandM *float64
 	// SectionFrom is where the section begins and SectionBearing the way it runs; nil
 	// where that is not known.
 	SectionFrom    *ground.LatLon
@@ -48,6 +51,11 @@ type Spot struct {
 	Clock *time.Location
 	// Readings of its water around the time it is asked about.
 	Readings conditions.Readings
+
+	// days keeps what was worked out of it; nil where nothing is kept. passing readings are those of
+	// one question, of which nothing is.
+	days    *days
+	passing bool
 }
 
 // Observer of the sky there.
@@ -84,9 +92,18 @@ func (s *Spot) Line() []ground.LatLon {
 	return []ground.LatLon{at(s.Section[0]), at(s.Section[len(s.Section)-1])}
 }
 
+// Stands is how high one stands there, in metres above datum: as it is said, else the higher of
+// its ways.
+func (s *Spot) Stands() float64 {
+	if s.StandM != nil {
+		return *s.StandM
+	}
+	return math.Max(s.Access.In.ElevationM, s.Access.Out.ElevationM)
+}
+
 // With readings in place of its own: those sorted once for a water serve all its spots.
 func (s *Spot) With(readings conditions.Readings) *Spot {
 	out := *s
-	out.Readings = readings
+	out.Readings, out.passing = readings, true
 	return &out
 }

@@ -10,10 +10,14 @@ import (
 	"greypebble/core/water"
 )
 
-// Warmth of the water over each of a spot's marks through a time.
+// Warmth of the water over each of a spot's marks through a time, as a difference to the
+// open water.
 type Warmth struct {
-	from  time.Time
-	marks [][]water.Warm
+	spot *Spot
+	from time.Time
+	step time.Duration
+	// marks' differences in °C; NaN where one is dry.
+	marks [][]float64
 }
 
 const (
@@ -23,28 +27,57 @@ const (
 	warmStep = 10 * time.Minute
 )
 
-// Warmth works out how warm the water is over every mark of the spot between
-// two times: the temperature believed in is that of the open water, and over
-// each mark sun, air, bed and tide change it (see water.Warming).
-func (s *Spot) Warmth(from, to time.Time) (*Warmth, error) {
+// Warmth works out how much warmer the water is over every mark of the spot than the open
+// water between two times: sun, air, bed, tide and what is exchanged change it (see
+// [water.Warming]).
+func (s *Spot) Warmth(from, to time.Time) (*Warmth, error) { return s.WarmthBy(from, to, warmStep) }
+
+// coarseStep is good to a tenth of a degree.
+const coarseStep = 30 * time.Minute
+
+// WarmthBy steps of another length.
+func (s *Spot) WarmthBy(from, to time.Time, step time.Duration) (*Warmth, error) {
+	c, err := tide.Over(s.Tide, from.Truncate(time.Hour).Add(-runUp), to.Add(2*step))
+	if err != nil {
+		return nil, err
+	}
+	return s.warmthOn(c, from, to, from, step)
+}
+
+// WarmthOn a curve that begins [WarmthRunUp] before the time, in weather worked out before.
+func (s *Spot) WarmthOn(c *tide.Curve, h Hours, from, to time.Time, step time.Duration) (*Warmth, error) {
+	return s.warmthUnder(c, h, from, to, from, step)
+}
+
+// WarmthRunUp is how long before a time its warmth begins.
+const WarmthRunUp = runUp + time.Hour
+
+// warmthOn a curve, as it looks at a moment.
+func (s *Spot) warmthOn(c *tide.Curve, from, to, now time.Time, step time.Duration) (*Warmth, error) {
+	return s.warmthUnder(c, s.Hours(from, to, now), from, to, now, step)
+}
+
+func (s *Spot) warmthUnder(c *tide.Curve, h Hours, from, to, now time.Time, step time.Duration) (*Warmth, error) {
 	begin := from.Truncate(time.Hour).Add(-runUp)
-	c, err := tide.Over(s.Tide, begin, to.Add(warmStep))
+	k, err := water.Attenuation(s.Readings.Believe(now)[conditions.Clarity].Value)
 	if err != nil {
 		return nil, err
 	}
-	h := hourly(s, begin, to.Add(2*time.Hour))
-	k, err := water.Attenuation(s.Readings.Believe(from)[conditions.Clarity].Value)
-	if err != nil {
-		return nil, err
-	}
-	in := water.Surroundings{Weather: h.weather, Level: c.Level, Around: h.around, Attenuation: k}
-	w := &Warmth{from: begin}
+	levels := make([]float64, int(to.Add(2*step).Sub(begin)/step)+2)
+	c.Sampled(levels, make([]float64, len(levels)), begin, step)
+	level := func(t time.Time) float64 { return levels[min(int(t.Sub(begin)/step), len(levels)-1)] }
+	in := water.Surroundings{Weather: h.blended, Level: level, Around: h.around, Attenuation: k, FlushS: flushOf(s.Place)}
+	w := &Warmth{spot: s, from: begin, step: step}
 	for _, m := range s.Marks {
-		series, _, err := water.Warming(water.BedOf(m.Bottom, bedOf(m)), in, begin, to, warmStep)
+		series, _, err := water.Warming(water.BedOf(m.Bottom, bedOf(m)), in, begin, to, step)
 		if err != nil {
 			return nil, err
 		}
-		w.marks = append(w.marks, series)
+		over := make([]float64, len(series))
+		for i := range series {
+			over[i] = series[i].WaterC - h.around(series[i].Time)
+		}
+		w.marks = append(w.marks, over)
 	}
 	return w, nil
 }
@@ -62,54 +95,95 @@ func bedOf(m ground.Mark) float64 {
 // openBed is the elevation of water that mixes with the open sea, metres.
 const openBed = -4
 
-// At is the temperature in °C over a mark, by its index; false when it is dry or
-// outside the time worked out.
-func (w *Warmth) At(mark int, t time.Time) (c float64, wet bool) {
+// Flushing of a metre of water, seconds, by kind of place: minutes where waves and run mix it,
+// hours on a flat, days in a lake behind a sill. The house's judgement.
+const (
+	openFlush  = 20 * 60
+	flatFlush  = 8 * 3600
+	creekFlush = 24 * 3600
+	lakeFlush  = 7 * 24 * 3600
+)
+
+func flushOf(place string) float64 {
+	switch place {
+	case "surf beach", "pier", "jetty", "rocky shore", "reef", "ledge", "harbour mouth", "seawall":
+		return openFlush
+	case "timbered creek", "dug canal":
+		return creekFlush
+	case "back lake":
+		return lakeFlush
+	}
+	return flatFlush
+}
+
+// Over is how much warmer in °C the water over a mark, by its index, is than the open water;
+// false when it is dry or outside the time worked out.
+func (w *Warmth) Over(mark int, t time.Time) (c float64, wet bool) {
 	series := w.marks[mark]
-	i := int(t.Sub(w.from).Round(warmStep) / warmStep)
+	i := int(t.Sub(w.from).Round(w.step) / w.step)
 	if i < 0 || i >= len(series) {
 		return 0, false
 	}
-	c = series[i].WaterC
+	c = series[i]
 	return c, !math.IsNaN(c)
 }
 
-// hours of weather, blended in between.
-type hours struct {
+// At is the temperature in °C over a mark: what is believed of the water there, moved by how
+// much warmer it is over the mark. So what was seen moves every mark.
+func (w *Warmth) At(mark int, t time.Time) (c float64, wet bool) {
+	over, wet := w.Over(mark, t)
+	if !wet {
+		return 0, false
+	}
+	return w.spot.Readings.Believe(t)[conditions.WaterTemp].Value + over, true
+}
+
+// Hours of weather and open water, blended in between; spots that share readings and sky share them.
+type Hours struct {
 	from    time.Time
 	weather []water.Weather
 	water   []float64
 }
 
-type blended struct{ hours }
-
-func hourly(s *Spot, from, to time.Time) blended {
-	h, observer := hours{from: from}, s.Observer()
-	for t := from; !t.After(to); t = t.Add(time.Hour) {
-		b := s.Readings.Believe(t)
-		h.weather = append(h.weather, water.Weather{AirC: b[conditions.AirTemp].Value, WindMS: b[conditions.WindSpeed].Value,
-			Cloud: b[conditions.Cloud].Value, SunAltitude: observer.Sun(t).Altitude})
-		h.water = append(h.water, b[conditions.WaterTemp].Value)
+// Hours the warmth between two times wants, as they look at a moment: what the angler sees then of
+// sky, wind and air stands for the hours before of which nobody knows better, and of the water for the
+// whole course of its temperature.
+func (s *Spot) Hours(from, to, now time.Time) Hours {
+	from, to = from.Truncate(time.Hour).Add(-runUp), to.Add(2*time.Hour)
+	h, observer := Hours{from: from}, s.Observer()
+	believed := s.Readings.Believe(now)
+	at := func(k conditions.Kind, t time.Time) float64 {
+		v, _ := s.Readings.Background(k, t)
+		if v.Origin == conditions.Assumed {
+			return believed[k].Value
+		}
+		return v.Value
 	}
-	return blended{h}
+	shift := believed[conditions.WaterTemp].Value - at(conditions.WaterTemp, now)
+	for t := from; !t.After(to); t = t.Add(time.Hour) {
+		h.weather = append(h.weather, water.Weather{AirC: at(conditions.AirTemp, t), WindMS: at(conditions.WindSpeed, t),
+			Cloud: at(conditions.Cloud, t), SunAltitude: observer.Sun(t).Altitude})
+		h.water = append(h.water, at(conditions.WaterTemp, t)+shift)
+	}
+	return h
 }
 
 // at finds the hour before a time and the share of the way to the next.
-func (h *hours) at(t time.Time) (i int, share float64) {
+func (h *Hours) at(t time.Time) (i int, share float64) {
 	x := math.Min(math.Max(t.Sub(h.from).Hours(), 0), float64(len(h.water)-1)-1e-9)
 	i = int(x)
 	return i, x - float64(i)
 }
 
-func (b blended) weather(t time.Time) water.Weather {
-	i, s := b.at(t)
-	p, q := b.hours.weather[i], b.hours.weather[i+1]
+func (h *Hours) blended(t time.Time) water.Weather {
+	i, s := h.at(t)
+	p, q := h.weather[i], h.weather[i+1]
 	mix := func(x, y float64) float64 { return x + s*(y-x) }
 	return water.Weather{AirC: mix(p.AirC, q.AirC), WindMS: mix(p.WindMS, q.WindMS), Cloud: mix(p.Cloud, q.Cloud),
 		SunAltitude: mix(p.SunAltitude, q.SunAltitude)}
 }
 
-func (b blended) around(t time.Time) float64 {
-	i, s := b.at(t)
-	return b.water[i] + s*(b.water[i+1]-b.water[i])
+func (h *Hours) around(t time.Time) float64 {
+	i, s := h.at(t)
+	return h.water[i] + s*(h.water[i+1]-h.water[i])
 }

@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/scene"
@@ -19,9 +20,9 @@ import (
 	"greypebble/core/water"
 )
 
-// Field of edges: what turning up at each spot at each step would be worth for each
-// target, on its best mark with nothing particular on the hook, over the blind pick
-// of the same days. NaN where the way is shut or no mark has fishable water.
+// Field of edges: what being at each spot at each step would be worth for each target, on its best
+// mark and fished as well as the book knows: there × feeding. NaN where the way is shut or no mark
+// has fishable water.
 type Field struct {
 	From time.Time
 	Step time.Duration
@@ -40,8 +41,8 @@ type Sweep struct {
 	Step    time.Duration
 }
 
-// Edges of all spots over days. Readings are taken hour by hour and blended in
-// between; tides and skies step by step.
+// Edges of all spots over days. Readings and the warmth over the marks are taken hour by hour, as
+// forecasts are; tides and skies step by step.
 func (s Sweep) Edges() (*Field, error) {
 	if s.Days < 1 || s.Step < time.Minute || time.Hour%s.Step != 0 {
 		return nil, fmt.Errorf("sweep: a sweep needs at least a day and steps that divide an hour, not %d days and %s", s.Days, s.Step)
@@ -55,33 +56,50 @@ func (s Sweep) Edges() (*Field, error) {
 			f.Edges[t][i] = make([]float32, steps)
 		}
 	}
-	run := &sweeping{Sweep: s, steps: steps, field: f, means: make([]float64, len(s.Book.Rules)), skies: s.skies(steps),
-		known: map[conditions.Readings][]knownHour{}}
-	for r := range run.means {
-		run.means[r] = s.Belief.Mean(r)
+	run := &sweeping{Sweep: s, steps: steps, field: f, skies: s.skies(steps), known: map[conditions.Readings][]knownHour{},
+		weathers: map[weatherKey]spot.Hours{}}
+	for _, t := range s.Targets {
+		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.Mean))
 	}
-	run.rates, run.count = make([][conditions.Scenarios]float64, len(s.Targets)), 0
 	if err := run.all(); err != nil {
 		return nil, err
 	}
-	run.overBaseline()
 	return f, nil
 }
 
 // sweeping is a sweep under way.
 type sweeping struct {
 	Sweep
-	steps int
-	field *Field
-	means []float64
-	skies map[skyKey][]spot.Sky
-	tides tide.Memo
+	steps    int
+	field    *Field
+	measured []ordinary.Yardstick
+	skies    map[skyKey][]spot.Sky
+	tides    tide.Memo
 	// known by the readings, hour by hour.
-	known map[conditions.Readings][]knownHour
-	// rates of the blind pick by target, and over how many ways to turn up.
 	mu    sync.Mutex
-	rates [][conditions.Scenarios]float64
-	count float64
+	known map[conditions.Readings][]knownHour
+	// weathers by readings and sky.
+	weathers map[weatherKey]spot.Hours
+}
+
+type weatherKey struct {
+	readings conditions.Readings
+	sky      skyKey
+}
+
+func (s *sweeping) weather(sp *spot.Spot, end time.Time) spot.Hours {
+	k := weatherKey{sp.Readings, skyKeyOf(sp)}
+	s.mu.Lock()
+	h, seen := s.weathers[k]
+	s.mu.Unlock()
+	if seen {
+		return h
+	}
+	h = sp.Hours(s.From, end, s.From)
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.weathers[k] = h
+	return h
 }
 
 // skies over the steps, by tenth of a degree.
@@ -154,101 +172,76 @@ func (s *sweeping) all() error {
 	return errors.Join(errs...)
 }
 
-// spotAt sweeps one spot: the mean logarithm of the rate on its best mark goes into the
-// field, the rates by daylight into the blind pick.
+// warmEvery is the step the warmth over the marks is worked out by.
+const warmEvery = time.Hour
+
+// spotAt sweeps one spot.
 func (s *sweeping) spotAt(at int) error {
 	sp := s.Spots[at]
-	c, err := s.tides.Over(sp.Tide, s.From, s.From.Add(time.Duration(s.steps)*s.Step))
+	end := s.From.Add(time.Duration(s.steps) * s.Step)
+	c, err := s.tides.Over(sp.Tide, s.From.Add(-spot.WarmthRunUp), end.Add(2*warmEvery))
 	if err != nil {
 		return err
 	}
 	levels, hourly := make([]float64, s.steps), make([]float64, s.steps)
 	c.Sampled(levels, hourly, s.From, s.Step)
-	h := s.hours(sp)
-	tables := s.tables(sp)
-	skies := s.skies[skyKeyOf(sp)]
+	warmth, err := sp.WarmthOn(c, s.weather(sp, end), s.From, end, warmEvery)
+	if err != nil {
+		return err
+	}
+	h, tables, skies := s.hours(sp), s.tables(sp), s.skies[skyKeyOf(sp)]
 	perHour := int(time.Hour / s.Step)
-	etas, means := make([][conditions.Scenarios]float64, len(s.Targets)), make([]float64, len(s.Targets))
-	rates, count := make([][conditions.Scenarios]float64, len(s.Targets)), 0.0
-	best := make([]float64, len(s.Targets))
+	logs, best := make([]float64, len(s.Targets)), make([]float64, len(s.Targets))
 	spread, f, tides := new(Spread), playbook.Nothing(), scene.TidesOf(sp)
-	open, closed := make([]int, 0, len(sp.Marks)), false
+	closed, weighed := false, false
+	var under underWater
 	for i := range s.steps {
+		t := s.From.Add(time.Duration(i) * s.Step)
+		now := &h[i/perHour]
 		if i%perHour == 0 {
-			f = h[i/perHour].facts
+			f, closed, weighed = now.facts, sp.Closing(t) != nil, false
 		}
-		for t := range best {
-			best[t] = math.Inf(-1)
-		}
-		open = open[:0]
-		if i%perHour == 0 {
-			closed = sp.Closing(s.From.Add(time.Duration(i)*s.Step)) != nil
+		for k := range best {
+			best[k] = math.NaN()
 		}
 		if !closed && sp.Access.Passable(levels[i]) && s.momentFacts(&f, tides, c, i, levels[i], hourly[i], &skies[i]) {
+			under.light(spread, now, &skies[i])
+			fresh := !weighed
+			if fresh {
+				under.hour(spread, now)
+				tables.Weigh(&f, spread, Hourly)
+				weighed = true
+			}
+			tables.Weigh(&f, spread, EachStep)
 			for k := range sp.Marks {
-				if sp.Marks[k].Fishable.Holds(sp.Marks[k].Depth(levels[i])) {
-					open = append(open, k)
+				depth := sp.Marks[k].Depth(levels[i])
+				open := sp.Marks[k].Fishable.Holds(depth)
+				if !open && !fresh {
+					continue
+				}
+				warmer, wet := warmth.Over(k, t.Truncate(time.Hour))
+				under.on(&f, spread, depth, warmer, wet)
+				table := &tables.Marks[k]
+				if fresh {
+					table.Weigh(&f, spread, Hourly)
+				}
+				if !open {
+					continue
+				}
+				table.Weigh(&f, spread, EachStep)
+				table.Logs(logs)
+				for n, v := range logs {
+					if !(best[n] >= v) {
+						best[n] = v
+					}
 				}
 			}
 		}
-		if len(open) > 0 {
-			fillSpread(spread, h, i, perHour, &skies[i])
-			tables.Weigh(&f, spread)
-		}
-		daytime := len(open) > 0 && i%perHour == 0 && skies[i].Sun.Altitude >= sky.SunUp
-		if daytime {
-			count++
-		}
-		for _, k := range open {
-			f.Measure[playbook.Depth] = sp.Marks[k].Depth(levels[i])
-			table := &tables.Marks[k]
-			table.Weigh(&f, spread)
-			table.Means(means)
-			for t, v := range means {
-				best[t] = max(best[t], v)
-			}
-			if !daytime {
-				continue
-			}
-			table.Etas(etas)
-			for t := range etas {
-				for j, e := range etas[t] {
-					rates[t][j] += math.Exp(e) / float64(len(open))
-				}
-			}
-		}
-		for t, v := range best {
-			s.field.Edges[t][at][i] = float32(v)
-		}
-	}
-	s.mu.Lock()
-	defer s.mu.Unlock()
-	s.count += count
-	for t := range rates {
-		for k := range rates[t] {
-			s.rates[t][k] += rates[t][k]
+		for n, v := range best {
+			s.field.Edges[n][at][i] = float32(math.Exp(v))
 		}
 	}
 	return nil
-}
-
-// overBaseline turns log-rates into edges.
-func (s *sweeping) overBaseline() {
-	for t := range s.field.Edges {
-		base := 0.0
-		for _, r := range s.rates[t] {
-			base += math.Log(r/s.count) / conditions.Scenarios
-		}
-		for _, steps := range s.field.Edges[t] {
-			for i, v := range steps {
-				if math.IsInf(float64(v), -1) || s.count == 0 {
-					steps[i] = float32(math.NaN())
-				} else {
-					steps[i] = float32(math.Exp(float64(v) - base))
-				}
-			}
-		}
-	}
 }
 
 // hour of a spot: what is believed, low and high, and what of the facts changes from
@@ -290,11 +283,7 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 }
 
 func (s *sweeping) tables(sp *spot.Spot) *Tables {
-	ids := make([]string, len(s.Targets))
-	for i, t := range s.Targets {
-		ids[i] = t.ID
-	}
-	return NewTables(s.Book, ids, scene.Marks(sp), playbook.Plain, func(r int) float64 { return s.means[r] })
+	return NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean)
 }
 
 // momentFacts fills in what changes from step to step; false where the tide has no
@@ -305,7 +294,7 @@ func (s *sweeping) momentFacts(f *playbook.Facts, tides scene.Tides, c *tide.Cur
 	if !ok {
 		return false
 	}
-	stage := tide.Stage{RateMPerH: rate, RangeM: math.Abs(next.LevelM - last.LevelM),
+	stage := tide.Stage{RateMPerH: rate, Last: last, Next: next, RangeM: math.Abs(next.LevelM - last.LevelM),
 		Elapsed: t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()}
 	if next.Kind == tide.High {
 		stage.Direction = tide.Flood
@@ -314,18 +303,41 @@ func (s *sweeping) momentFacts(f *playbook.Facts, tides scene.Tides, c *tide.Cur
 	return true
 }
 
-// fillSpread blends the hours around a step.
-func fillSpread(spread *Spread, h []hour, i, perHour int, sky *spot.Sky) {
-	a, b := &h[i/perHour], &h[i/perHour+1]
-	x := float64(i%perHour) / float64(perHour)
-	for end, v := range [2][2]*conditions.Values{{&a.low, &b.low}, {&a.high, &b.high}} {
-		p, q := v[0], v[1]
-		spread[playbook.Secchi][end] = p.SecchiM + x*(q.SecchiM-p.SecchiM)
-		spread[playbook.WaterTemp][end] = p.WaterTempC + x*(q.WaterTempC-p.WaterTempC)
-		spread[playbook.WindSpeed][end] = p.WindSpeedMS + x*(q.WindSpeedMS-p.WindSpeedMS)
-		cloud := p.Cloud + x*(q.Cloud-p.Cloud)
-		lux := water.Sky{SunAltitude: sky.Sun.Altitude, MoonAltitude: sky.Moon.Altitude, MoonIllumination: sky.Phase.Illumination,
-			Cloud: cloud}.Surface()
-		spread[playbook.Cloud][end], spread[playbook.SurfaceLight][end], spread[playbook.LureLight][end] = cloud, lux, lux
+// underWater is what the light under water and the warmth of a mark are worked out from.
+type underWater struct {
+	lux, attenuation [2]float64 // by cloud and by clarity, low and high
+	tempC            [2]float64
+}
+
+// hour fills in the readings of an hour.
+func (u *underWater) hour(spread *Spread, h *hour) {
+	for end, v := range []*conditions.Values{&h.low, &h.high} {
+		spread[playbook.Secchi][end], spread[playbook.WindSpeed][end], spread[playbook.Cloud][end] = v.SecchiM, v.WindSpeedMS, v.Cloud
+		u.tempC[end] = v.WaterTempC
+		u.attenuation[end], _ = water.Attenuation(v.SecchiM) // readings are within bounds
+	}
+}
+
+// light on the water at a step.
+func (u *underWater) light(spread *Spread, h *hour, sky *spot.Sky) {
+	u.lux[0], u.lux[1] = sky.SurfaceLight(h.low.Cloud), sky.SurfaceLight(h.high.Cloud)
+	spread[playbook.SurfaceLight][0], spread[playbook.SurfaceLight][1] = u.lux[0], u.lux[1]
+}
+
+// on a mark, what differs from mark to mark.
+func (u *underWater) on(f *playbook.Facts, spread *Spread, depth, warmer float64, wet bool) {
+	if !wet {
+		warmer = 0
+	}
+	f.Measure[playbook.Depth], f.Measure[playbook.Warmer] = depth, warmer
+	for i, c := range u.tempC {
+		spread[playbook.WaterTemp][i] = c + warmer
+	}
+	for clarity, k := range u.attenuation {
+		mid := water.Remaining(k, depth/2)
+		for cloud, lux := range u.lux {
+			spread[playbook.MidLight][clarity|cloud<<1] = lux * mid
+			spread[playbook.BedLight][clarity|cloud<<1] = lux * mid * mid
+		}
 	}
 }

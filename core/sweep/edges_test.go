@@ -8,8 +8,8 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
-	"greypebble/core/advise"
 	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/scene"
@@ -18,8 +18,8 @@ import (
 	"greypebble/core/tide"
 )
 
-// A sweep gives what the long way gives: the blind pick, and the plain presentation
-// on the best mark, worked out moment by moment.
+// A sweep gives what the long way gives: there × feeding on the best mark, worked out moment by
+// moment.
 func TestEdgesAreWhatTheLongWayGives(t *testing.T) {
 	book, err := playbook.Builtin()
 	require.NoError(t, err)
@@ -47,32 +47,39 @@ func TestEdgesAreWhatTheLongWayGives(t *testing.T) {
 	f, err := sweep.Sweep{Book: book, Belief: belief, Targets: targets, Spots: spots, From: from, Days: 14, Step: 10 * time.Minute}.Edges()
 	require.NoError(t, err)
 	compared, shut := 0, 0
-	for n, target := range targets {
-		blind, err := advise.Baseline(book, belief, target, spots, from)
+	weights := make([]float64, len(book.Rules))
+	for at, s := range spots {
+		c, err := tide.Over(s.Tide, from, from.AddDate(0, 0, 14))
 		require.NoError(t, err)
-		for at, s := range spots {
-			c, err := tide.Over(s.Tide, from, from.AddDate(0, 0, 14))
+		warmth, err := s.WarmthBy(from, from.AddDate(0, 0, 14), time.Hour)
+		require.NoError(t, err)
+		for i := 0; i < 14*24*6; i += 54 { // every ninth hour, on the hour
+			when := from.Add(time.Duration(i) * f.Step)
+			m, err := s.At(c, when)
 			require.NoError(t, err)
-			applicable := scene.Applicable(s, book, target.ID)
-			for i := 0; i < len(f.Edges[n][at]); i += 54 { // every ninth hour, on the hour
-				when := from.Add(time.Duration(i) * f.Step)
-				m, err := s.At(c, when)
-				require.NoError(t, err)
+			m.Warmth = warmth
+			base, err := scene.ScenariosOf(&m)
+			require.NoError(t, err)
+			for n, target := range targets {
+				yard := ordinary.Measure(book, target, belief.Mean)
 				best := math.Inf(-1)
-				weights := rate.NewWeights(len(book.Rules))
-				base, err := scene.ScenariosOf(&m)
-				require.NoError(t, err)
 				for k := range s.Marks {
 					if !s.Access.Passable(m.LevelM) || !s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) {
 						continue
 					}
-					var facts [conditions.Scenarios]playbook.Facts
-					for j := range facts {
-						facts[j] = base[j].Facts
-						scene.FillMark(&facts[j], &s.Marks[k], m.LevelM)
+					sum := -yard.Log
+					for _, facts := range base.On(&m, k) {
+						book.Weights(target.ID, &facts, weights)
+						for r, w := range weights {
+							if w != w {
+								w = yard.Rules[r]
+							}
+							if book.Rules[r].Part != playbook.Taken {
+								sum += w * belief.Mean(r) / conditions.Scenarios
+							}
+						}
 					}
-					applicable[k].Weights(facts[:], weights[:])
-					best = max(best, blind.Log(&weights, nil))
+					best = max(best, sum)
 				}
 				got := float64(f.Edges[n][at][i])
 				if math.IsInf(best, -1) {

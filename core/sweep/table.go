@@ -3,47 +3,57 @@ package sweep
 import (
 	"slices"
 
-	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 )
 
-// Spread is what the uncertain measures are when their reading is low and when it is
-// high; only their rows are used. A scenario takes one or the other of each reading.
-type Spread [playbook.MeasureCount][2]float64
-
-// readingOf an uncertain measure: the light follows the clouds.
-var readingOf = map[playbook.Measure]conditions.Draw{playbook.Secchi: conditions.DrawClarity, playbook.WaterTemp: conditions.DrawWaterTemp,
-	playbook.WindSpeed: conditions.DrawWindSpeed, playbook.Cloud: conditions.DrawCloud, playbook.SurfaceLight: conditions.DrawCloud,
-	playbook.LureLight: conditions.DrawCloud}
-
-// mostStates a rule can have: every reading low or high.
-const mostStates = 1 << conditions.Draws
-
 // Tables weigh the rules of several targets on the marks of a spot at once, for sweeps
-// over many moments. Each rule is weighed once for all targets, only in the states of
-// those readings it looks at (over the scenarios these are evenly mixed), and, unless it
-// looks at the water over the mark, once for all marks. They are not for several
-// goroutines at once.
+// over many moments, whatever is on the hook. Each rule is weighed once for all targets, only in
+// the states of those readings it looks at, and, unless it looks at the water over the mark, once
+// for all marks. They are not for several goroutines at once.
 type Tables struct {
-	Marks   []Table
-	fixed   []tabled
-	varying []tabled
-	// common rules are the same on every mark: their places among the above. Bare ones
-	// look at one uncertain measure and nothing else, as most do.
-	commonFixed, commonVarying []int
-	bare                       []bareRule
-	// weights of the last moment, by place in fixed and varying.
-	wFixed   []float64
-	wVarying [][mostStates]float64
-	// live says which of the varying rules weigh anything.
-	live []bool
-	// families, each once: many targets and marks have the same; those at the places in
-	// common are the same on every mark. means is what each comes to, over the scenarios.
+	Marks []Table
+	rules []tabled
+	// common rules are the same on every mark: their places among the above, by how often they
+	// change; and families of them.
+	common
+	// weights of the last moment.
+	weights [][mostStates]float64
+	// families, each once: many targets and marks have the same. means is what each comes to, over
+	// the scenarios.
 	families []family
-	common   []int
 	means    []float64
+	// stale families have a rule that has changed since.
+	stale []bool
 	// settled are the places of rules by what they ask.
 	settled map[int][]settledRule
+}
+
+// How often a rule is weighed.
+type How int
+
+const (
+	// Hourly rules look only at what changes from hour to hour.
+	Hourly How = iota
+	// EachStep rules look at tide, sun or depth.
+	EachStep
+	howMany
+)
+
+// common rules and families by how often they are weighed.
+type common struct{ rulesBy, familiesBy [howMany][]int }
+
+// quick measures change from step to step.
+var quick = map[playbook.Measure]bool{playbook.Level: true, playbook.RiseRate: true, playbook.Flow: true, playbook.Elapsed: true,
+	playbook.TideRange: true, playbook.LevelShare: true, playbook.FlowShare: true, playbook.SinceLow: true, playbook.SinceHigh: true,
+	playbook.SunAltitude: true, playbook.SurfaceLight: true, playbook.LureLight: true, playbook.MidLight: true, playbook.BedLight: true,
+	playbook.Depth: true, playbook.CrestDepth: true, playbook.Current: true}
+
+func howOften(w playbook.When) How {
+	if w.Reads(quick) || w.Says(func(w playbook.Word) bool { return w == playbook.Stage }) {
+		return EachStep
+	}
+	return Hourly
 }
 
 type settledRule struct {
@@ -54,61 +64,67 @@ type settledRule struct {
 // Table of one mark.
 type Table struct {
 	*Tables
-	// targets' families, by place.
-	targets [][]int
+	targets []onTable
 	// own rules look at the water over the mark; own families hold one of them.
-	ownFixed, ownVarying, own []int
+	own common
+}
+
+// onTable are a target's families and presence rules by place, and what an ordinary spell comes
+// to.
+type onTable struct {
+	families, presence []int
+	ordinary           float64
 }
 
 // onMark are the measures that differ from mark to mark.
-var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.LureDepth: true, playbook.Clearance: true}
+var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.WaterTemp: true, playbook.Warmer: true, playbook.MidLight: true,
+	playbook.BedLight: true}
 
 // NewTables of some targets' rules on the marks of a spot: each of marks settles the words
-// that are not open, mean is what is believed of each rule's coefficient.
-func NewTables(b *playbook.Book, targets []string, marks []playbook.Facts, open func(playbook.Word) bool,
-	mean func(rule int) float64) *Tables {
+// that are not open, targets are measured by their ordinary spells, mean is what is believed of each
+// rule's coefficient.
+func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64) *Tables {
 	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule)}
 	for m := range marks {
 		t := &all.Marks[m]
 		t.Tables = all
-		for _, target := range targets {
-			t.targets = append(t.targets, t.familiesOf(b.Applicable(target, &marks[m], open), m, mean))
+		for i := range targets {
+			a := b.Applicable(targets[i].Target, &marks[m], unseen, playbook.Untaken)
+			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i]))
 		}
 	}
-	all.wFixed, all.means = make([]float64, len(all.fixed)), make([]float64, len(all.families))
-	all.wVarying, all.live = make([][mostStates]float64, len(all.varying)), make([]bool, len(all.varying))
+	all.means = make([]float64, len(all.families))
+	all.weights, all.stale = make([][mostStates]float64, len(all.rules)), make([]bool, len(all.families))
 	return all
 }
 
-func (t *Table) familiesOf(s *playbook.Applicable, mark int, mean func(int) float64) []int {
-	of := make([]family, len(playbook.Families()))
-	var order []int
-	add := func(list []playbook.Settled, fixed bool) {
-		for i := range list {
-			r := &list[i]
-			coefficient := mean(r.Rule)
-			if coefficient == 0 {
-				continue
-			}
-			f := &of[r.Family]
-			if len(f.fixed)+len(f.varying) == 0 {
-				order = append(order, r.Family)
-			}
-			place, own := t.place(r, mark, fixed)
-			f.own = f.own || own
-			if k := (term{at: place, mean: coefficient}); fixed {
-				f.fixed = append(f.fixed, k)
-			} else {
-				f.varying = append(f.varying, k)
-			}
+// unseen leaves open what changes with time; of days to come no sign is seen.
+func unseen(w playbook.Word) bool { return w != playbook.Sign && playbook.Plain(w) }
+
+// target on a mark: its rules in their families.
+func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick) onTable {
+	out := onTable{ordinary: by.Log}
+	var f *family
+	keep := func() {
+		if f != nil {
+			out.families = append(out.families, t.keep(f))
 		}
 	}
-	add(s.Fixed(), true)
-	add(s.Varying(), false)
-	out := make([]int, len(order))
-	for i, id := range order {
-		out[i] = t.keep(&of[id])
+	group := -1
+	for i := range a.Rules {
+		r := &a.Rules[i]
+		place, own := t.place(r, mark)
+		if b.Rules[r.Rule].Presence() {
+			out.presence = append(out.presence, place)
+		}
+		if f == nil || group != r.Group || f.whole != r.Whole {
+			keep()
+			f, group = &family{whole: r.Whole}, r.Group
+		}
+		f.own = f.own || own
+		f.terms = append(f.terms, term{at: place, mean: mean(r.Rule), ordinary: by.Rules[r.Rule]})
 	}
+	keep()
 	return out
 }
 
@@ -116,23 +132,33 @@ func (t *Table) familiesOf(s *playbook.Applicable, mark int, mean func(int) floa
 func (t *Table) keep(f *family) int {
 	t.settle(f)
 	for i := range t.families {
-		if k := &t.families[i]; k.own == f.own && slices.Equal(k.fixed, f.fixed) && slices.Equal(k.varying, f.varying) {
+		if k := &t.families[i]; k.own == f.own && k.whole == f.whole && slices.Equal(k.terms, f.terms) {
 			return i
 		}
 	}
 	t.families = append(t.families, *f)
-	at := len(t.families) - 1
-	if f.own {
-		t.own = append(t.own, at)
-	} else {
-		t.common = append(t.common, at)
+	at, how := len(t.families)-1, Hourly
+	for _, k := range f.terms {
+		r := &t.rules[k.at]
+		how = max(how, r.how)
+		r.families = append(r.families, at)
 	}
+	in := t.where(f.own)
+	in.familiesBy[how] = append(in.familiesBy[how], at)
 	return at
+}
+
+// where rules and families are kept: the mark's own, or those common to all.
+func (t *Table) where(own bool) *common {
+	if own {
+		return &t.own
+	}
+	return &t.common
 }
 
 // place of a rule among those weighed, taken anew where it asks something else here;
 // and whether it looks at the water over the mark.
-func (t *Table) place(r *playbook.Settled, mark int, fixed bool) (place int, own bool) {
+func (t *Table) place(r *playbook.Settled, mark int) (place int, own bool) {
 	if own = r.When.Reads(onMark); !own {
 		mark = -1
 	}
@@ -141,68 +167,36 @@ func (t *Table) place(r *playbook.Settled, mark int, fixed bool) (place int, own
 			return k.place, own
 		}
 	}
-	list, common, mine := &t.varying, &t.commonVarying, &t.ownVarying
-	if fixed {
-		list, common, mine = &t.fixed, &t.commonFixed, &t.ownFixed
-	}
-	place = len(*list)
+	place = len(t.rules)
 	t.settled[r.Rule] = append(t.settled[r.Rule], settledRule{r.When, mark, place})
-	*list = append(*list, tabledOf(r.When))
-	bare, isBare := bareRule{}, false
-	if !fixed && !own {
-		bare, isBare = bareOf(&t.varying[place], place)
-	}
-	switch {
-	case own:
-		*mine = append(*mine, place)
-	case isBare:
-		t.bare = append(t.bare, bare)
-	default:
-		*common = append(*common, place)
-	}
+	t.rules = append(t.rules, tabledOf(r.When))
+	in, how := t.where(own), t.rules[place].how
+	in.rulesBy[how] = append(in.rulesBy[how], place)
 	return place, own
 }
 
 // Weigh the rules that are the same on every mark at a moment.
-func (t *Tables) Weigh(f *playbook.Facts, spread *Spread) {
-	t.weigh(t.commonFixed, t.commonVarying, f, spread)
-	for i := range t.bare {
-		b := &t.bare[i]
-		x, row := &spread[b.of], &t.wVarying[b.place]
-		row[0], row[1] = b.weight(x[0]), b.weight(x[1])
-		t.live[b.place] = row[0] > 0 || row[1] > 0
-	}
-	for _, i := range t.common {
-		t.means[i] = t.meanOf(&t.families[i])
-	}
+func (t *Tables) Weigh(f *playbook.Facts, spread *Spread, how How) {
+	t.weigh(&t.common, how, f, spread)
 }
 
-// Weigh the rules that look at the water over the mark; Means and Etas then tell what
-// all come to.
-func (t *Table) Weigh(f *playbook.Facts, spread *Spread) {
-	t.weigh(t.ownFixed, t.ownVarying, f, spread)
-	for _, i := range t.own {
-		t.means[i] = t.meanOf(&t.families[i])
-	}
-}
+// Weigh the rules that look at the water over the mark; Logs then tells what all come to.
+func (t *Table) Weigh(f *playbook.Facts, spread *Spread, how How) { t.weigh(&t.own, how, f, spread) }
 
-func (t *Tables) weigh(fixed, varying []int, f *playbook.Facts, spread *Spread) {
-	for _, i := range fixed {
-		w := 0.0
-		for j := range t.fixed[i].clauses {
-			w = max(w, t.fixed[i].clauses[j].certain(f))
+func (t *Tables) weigh(c *common, how How, f *playbook.Facts, spread *Spread) {
+	for _, i := range c.rulesBy[how] {
+		r := &t.rules[i]
+		if !r.weigh(f, spread, t.weights[i][:r.states]) {
+			continue
 		}
-		t.wFixed[i] = w
+		r.spoke = true
+		for _, k := range r.families {
+			t.stale[k] = true
+		}
 	}
-	for _, i := range varying {
-		rule, row := &t.varying[i], &t.wVarying[i]
-		for s := range rule.states {
-			row[s] = 0
+	for _, i := range c.familiesBy[how] {
+		if t.stale[i] {
+			t.stale[i], t.means[i] = false, t.meanOf(&t.families[i])
 		}
-		live := false
-		for j := range rule.clauses {
-			live = rule.clauses[j].add(f, spread, row[:rule.states]) || live
-		}
-		t.live[i] = live
 	}
 }

@@ -4,40 +4,45 @@ import (
 	"math/bits"
 
 	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
 )
 
-// family of rules of one target: places in the table and the means of their
-// coefficients.
+// family of rules of one target that share, strongest first: places in the table and the means of
+// their coefficients.
 type family struct {
-	fixed, varying []term
+	terms []term
+	// whole ones do not share.
+	whole bool
 	// own: one of them looks at the water over a mark.
-	own    bool
+	own bool
+	// states in which it is weighed: over the scenarios they are evenly mixed.
 	states int
-	// of maps a scenario to the family's state.
-	of [conditions.Scenarios]uint8
 }
 
 type term struct {
-	at   int
-	mean float64
+	at int
+	// mean of the coefficient, and what an ordinary spell has of the rule.
+	mean, ordinary float64
 	// state of the rule in each state of the family.
 	state [mostStates]uint8
 }
 
-// settle which states a family has, and which of them each rule and scenario is in.
+// settle which states a family has, and which of them each rule is in. Any three readings take
+// each combination equally often over the scenarios; four do not, and the scenarios themselves are
+// taken.
 func (t *Tables) settle(f *family) {
 	var readings uint8
-	for _, v := range f.varying {
-		readings |= t.varying[v.at].readings
+	for _, k := range f.terms {
+		readings |= t.rules[k.at].readings
 	}
-	f.states = 1 << bits.OnesCount8(readings)
-	for k := range f.of {
-		f.of[k] = pack(conditions.High(k), readings)
+	high := func(s int) uint8 { return unpack(uint8(s), readings) } //nolint:gosec // fewer than 16
+	if f.states = 1 << bits.OnesCount8(readings); f.states == mostStates {
+		f.states, high = conditions.Scenarios, conditions.High
 	}
-	for i := range f.varying {
-		v := &f.varying[i]
+	for i := range f.terms {
+		k := &f.terms[i]
 		for s := range f.states {
-			v.state[s] = pack(unpack(uint8(s), readings), t.varying[v.at].readings) //nolint:gosec // fewer than 16
+			k.state[s] = pack(high(s), t.rules[k.at].readings)
 		}
 	}
 }
@@ -65,106 +70,65 @@ func unpack(packed, some uint8) (out uint8) {
 	return out
 }
 
-// certain part of a family: what its rules that are the same in every scenario weigh
-// and come to.
-func (t *Tables) certain(f *family) (weight, worth float64) {
-	for i := range f.fixed {
-		w := t.wFixed[f.fixed[i].at]
-		weight += w
-		worth += w * f.fixed[i].mean
-	}
-	return weight, worth
-}
-
-// shared is what a family comes to once its rules have shared.
-func shared(weight, worth float64) float64 {
-	if weight > 1 {
-		return worth / weight
-	}
-	return worth
-}
-
 // in one of its states, what a family comes to.
-func (t *Tables) in(f *family, s int, weight, worth float64) float64 {
-	for i := range f.varying {
-		v := &f.varying[i]
-		if !t.live[v.at] {
-			continue
-		}
-		w := t.wVarying[v.at][v.state[s]]
-		weight += w
-		worth += w * v.mean
-	}
-	return shared(weight, worth)
-}
-
-// certainNow says that none of a family's varying rules weighs anything.
-func (t *Tables) certainNow(f *family) bool {
-	for i := range f.varying {
-		if t.live[f.varying[i].at] {
-			return false
+func (t *Tables) in(f *family, s int) float64 {
+	sum, left := 0.0, 1.0
+	for i := range f.terms {
+		k := &f.terms[i]
+		switch w := t.weights[k.at][k.state[s]]; {
+		case w == 0:
+		case w != w:
+			sum += k.ordinary * k.mean
+		case f.whole:
+			sum += w * k.mean
+		default:
+			sum += w * left * k.mean
+			left *= 1 - w/2
 		}
 	}
-	return true
+	return sum
 }
 
 // meanOf a family over the scenarios.
 func (t *Tables) meanOf(f *family) float64 {
-	weight, worth := t.certain(f)
-	if t.certainNow(f) {
-		return shared(weight, worth)
-	}
-	if f.states == 2 {
-		weightHigh, worthHigh := weight, worth
-		for n := range f.varying {
-			v := &f.varying[n]
-			row := &t.wVarying[v.at]
-			weight += row[0]
-			worth += row[0] * v.mean
-			weightHigh += row[1]
-			worthHigh += row[1] * v.mean
-		}
-		return (shared(weight, worth) + shared(weightHigh, worthHigh)) / 2
-	}
-	all := 0.0
+	sum := 0.0
 	for s := range f.states {
-		all += t.in(f, s, weight, worth)
+		sum += t.in(f, s)
 	}
-	return all / float64(f.states)
+	return sum / float64(f.states)
 }
 
-// Means writes, for each target, the sum of its rules' weights times their
-// coefficients, mean over the scenarios, families sharing as ever.
-func (t *Table) Means(out []float64) {
+// absence is how far a presence rule applies, mean over its states.
+func (t *Tables) absence(at int) float64 {
+	r, sum := &t.rules[at], 0.0
+	if !r.spoke {
+		return 0
+	}
+	for _, w := range t.weights[at][:r.states] {
+		if w == w {
+			sum += w
+		}
+	}
+	return sum / float64(r.states)
+}
+
+// Logs writes, for each target, the logarithm of there × feeding on the mark: its rules' weights
+// times their coefficients less those of an ordinary spell, mean over the scenarios, families
+// sharing and absence bounding as ever.
+func (t *Table) Logs(out []float64) {
 	for i := range out {
-		sum := 0.0
-		for _, k := range t.targets[i] {
+		on := &t.targets[i]
+		sum := -on.ordinary
+		for _, k := range on.families {
 			sum += t.means[k]
 		}
-		out[i] = sum
-	}
-}
-
-// Etas writes the same sum for each scenario.
-func (t *Table) Etas(out [][conditions.Scenarios]float64) {
-	var states [mostStates]float64
-	for i := range out {
-		out[i] = [conditions.Scenarios]float64{}
-		for _, j := range t.targets[i] {
-			f := &t.families[j]
-			weight, worth := t.certain(f)
-			if t.certainNow(f) {
-				for k := range out[i] {
-					out[i][k] += shared(weight, worth)
-				}
-				continue
-			}
-			for s := range f.states {
-				states[s] = t.in(f, s, weight, worth)
-			}
-			for k := range out[i] {
-				out[i][k] += states[f.of[k]]
-			}
+		absence := 0.0
+		for _, k := range on.presence {
+			absence = max(absence, t.absence(k))
 		}
+		if absence > 0 {
+			sum = min(sum, ordinary.MostAbsent(absence))
+		}
+		out[i] = sum
 	}
 }

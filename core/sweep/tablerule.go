@@ -1,9 +1,26 @@
 package sweep
 
 import (
-	"greypebble/core/playbook"
+	"math"
 	"math/bits"
+
+	"greypebble/core/conditions"
+	"greypebble/core/playbook"
 )
+
+// readingsOf an uncertain measure: one, or, of the light under water, clarity and cloud.
+var readingsOf = map[playbook.Measure][]conditions.Draw{
+	playbook.Secchi: {conditions.DrawClarity}, playbook.WaterTemp: {conditions.DrawWaterTemp},
+	playbook.WindSpeed: {conditions.DrawWindSpeed}, playbook.Cloud: {conditions.DrawCloud}, playbook.SurfaceLight: {conditions.DrawCloud},
+	playbook.MidLight: {conditions.DrawClarity, conditions.DrawCloud}, playbook.BedLight: {conditions.DrawClarity, conditions.DrawCloud},
+}
+
+// Spread is what the uncertain measures are by whether their readings are low or high, a bit each
+// in the order of [readingsOf]; only their rows are used.
+type Spread [playbook.MeasureCount][4]float64
+
+// mostStates a rule can have: every reading low or high.
+const mostStates = 1 << conditions.Draws
 
 // tabled is a rule's clauses with certain and uncertain ramps apart.
 type tabled struct {
@@ -11,6 +28,10 @@ type tabled struct {
 	// readings it looks at, a bit each, and how many states they have.
 	readings uint8
 	states   int
+	how      How
+	// families it is in, and whether it has ever weighed anything.
+	families []int
+	spoke    bool
 }
 
 type tabledClause struct {
@@ -19,50 +40,29 @@ type tabledClause struct {
 	unsure []unsureRamp
 }
 
+// unsureRamp looks at one or two readings: at says which bits of the rule's state say whether they
+// are high.
 type unsureRamp struct {
 	playbook.Ramp
-	// bit of the rule's state that says whether its reading is high.
-	bit int
+	at  [2]int
+	two bool
 }
 
-// bareRule is a varying rule that is one or two ramps on one measure.
-type bareRule struct {
-	place       int
-	of          playbook.Measure
-	ramps       int
-	slope, from [2]float64
-}
-
-// bareOf a rule, where it is one.
-func bareOf(r *tabled, place int) (bareRule, bool) {
-	if len(r.clauses) != 1 {
-		return bareRule{}, false
+// of the measure's values, the one in a state.
+func (r *unsureRamp) of(s int) int {
+	i := s >> r.at[0] & 1
+	if r.two {
+		i |= s >> r.at[1] & 1 << 1
 	}
-	c := &r.clauses[0]
-	if len(c.tests)+len(c.sure) > 0 || len(c.unsure) > 2 || c.unsure[0].Of != c.unsure[len(c.unsure)-1].Of {
-		return bareRule{}, false
-	}
-	b := bareRule{place: place, of: c.unsure[0].Of, ramps: len(c.unsure)}
-	for i, u := range c.unsure {
-		b.slope[i], b.from[i] = u.Slope, u.Offset
-	}
-	return b, true
-}
-
-func (b *bareRule) weight(x float64) float64 {
-	w := x*b.slope[0] + b.from[0]
-	if b.ramps == 2 {
-		w = min(w, x*b.slope[1]+b.from[1])
-	}
-	return min(max(w, 0), 1)
+	return i
 }
 
 func tabledOf(c playbook.When) tabled {
-	out := tabled{clauses: make([]tabledClause, len(c))}
+	out := tabled{clauses: make([]tabledClause, len(c)), how: howOften(c)}
 	for _, k := range c {
 		for _, r := range k.Ramps {
-			if r.Of.Uncertain() {
-				out.readings |= 1 << readingOf[r.Of]
+			for _, d := range readingsOf[r.Of] {
+				out.readings |= 1 << d
 			}
 		}
 	}
@@ -70,60 +70,110 @@ func tabledOf(c playbook.When) tabled {
 	for i, k := range c {
 		out.clauses[i].tests = k.Tests
 		for _, r := range k.Ramps {
-			if !r.Of.Uncertain() {
+			of := readingsOf[r.Of]
+			if len(of) == 0 {
 				out.clauses[i].sure = append(out.clauses[i].sure, r)
 				continue
 			}
-			below := out.readings & (1<<readingOf[r.Of] - 1)
-			out.clauses[i].unsure = append(out.clauses[i].unsure, unsureRamp{r, bits.OnesCount8(below)})
+			u := unsureRamp{Ramp: r, two: len(of) == 2}
+			for j, d := range of {
+				u.at[j] = bits.OnesCount8(out.readings & (1<<d - 1))
+			}
+			out.clauses[i].unsure = append(out.clauses[i].unsure, u)
 		}
 	}
 	return out
 }
 
+// certain part of a clause; NaN where what is known does not settle it.
 func (c *tabledClause) certain(f *playbook.Facts) float64 {
+	w, unknown := 1.0, false
 	for i := range c.tests {
-		if !c.tests[i].Holds(f) {
+		switch v := c.tests[i].Weight(f); {
+		case v == 0:
 			return 0
+		case v < w:
+			w = v
+		case v != v:
+			unknown = true
 		}
 	}
-	w := 1.0
 	for i := range c.sure {
-		if v := c.sure[i].Weight(f); v < w {
-			if w = v; w == 0 {
-				return 0
-			}
+		switch v := c.sure[i].Weight(f); {
+		case v == 0:
+			return 0
+		case v < w:
+			w = v
+		case v != v:
+			unknown = true
 		}
+	}
+	if unknown {
+		return math.NaN()
 	}
 	return w
 }
 
-// add the clause's weight in each state where it is more than what is there; false where
-// it weighs nothing.
-func (c *tabledClause) add(f *playbook.Facts, spread *Spread, row []float64) bool {
+// weigh a rule in each of its states; false where that is what it weighed before.
+func (r *tabled) weigh(f *playbook.Facts, spread *Spread, row []float64) (changed bool) {
+	var fresh [mostStates]float64
+	now := fresh[:len(row)]
+	if len(r.clauses) == 1 {
+		r.clauses[0].only(f, spread, now)
+	} else {
+		for i := range r.clauses {
+			r.clauses[i].add(f, spread, now)
+		}
+	}
+	for s, w := range now {
+		if w != row[s] && (w == w || row[s] == row[s]) {
+			row[s], changed = w, true
+		}
+	}
+	return changed
+}
+
+// only clause of a rule: its weight in each state, which were nought.
+func (c *tabledClause) only(f *playbook.Facts, spread *Spread, row []float64) {
 	base := c.certain(f)
 	if base == 0 {
-		return false
+		return
 	}
-	if len(row) == 2 { // one reading, as in most rules
-		low, high := base, base
-		for i := range c.unsure {
-			r := &c.unsure[i]
-			x := &spread[r.Of]
-			low, high = min(low, max(x[0]*r.Slope+r.Offset, 0)), min(high, max(x[1]*r.Slope+r.Offset, 0))
-		}
-		row[0], row[1] = max(row[0], low), max(row[1], high)
-		return low > 0 || high > 0
-	}
-	live := false
 	for s := range row {
 		w := base
 		for i := range c.unsure {
-			r := &c.unsure[i]
-			w = min(w, spread[r.Of][s>>r.bit&1]*r.Slope+r.Offset)
+			w = c.unsure[i].least(w, spread, s)
 		}
-		row[s] = max(row[s], w)
-		live = live || w > 0
+		row[s] = w
 	}
-	return live
+}
+
+// least of a weight and what the ramp weighs in a state; nought decides what is not known.
+func (r *unsureRamp) least(w float64, spread *Spread, s int) float64 {
+	v := spread[r.Of][r.of(s)]*r.Slope + r.Offset
+	switch {
+	case v <= 0:
+		return 0
+	case v < w:
+		return v
+	}
+	return w
+}
+
+// add the clause's weight in each state where it is more than what is there.
+func (c *tabledClause) add(f *playbook.Facts, spread *Spread, row []float64) {
+	base := c.certain(f)
+	if base == 0 {
+		return
+	}
+	for s := range row {
+		w := base
+		for i := range c.unsure {
+			w = c.unsure[i].least(w, spread, s)
+		}
+		switch b := row[s]; {
+		case w != w && b < 1, b != b && w == 1, w > b:
+			row[s] = w
+		}
+	}
 }

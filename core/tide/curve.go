@@ -16,6 +16,8 @@ type Predictor interface {
 	Turns(from, to time.Time) ([]Turn, error)
 	// MeanSpringRange in metres.
 	MeanSpringRange() float64
+	// MeanLevel in metres above datum.
+	MeanLevel() float64
 	// prepare makes levels of an interval cheap to ask for.
 	prepare(from, to time.Time, turns turnsOf) (source, error)
 	// identify gives every number the tide rests on.

@@ -22,14 +22,31 @@ func (h *Harmonics) MeanSpringRange() float64 {
 	return 2 * semidiurnal
 }
 
+// MeanLevel in metres above datum.
+func (h *Harmonics) MeanLevel() float64 { return h.z0 }
+
 // MeanSpringRange of a secondary place: the reference's, between its mean
 // spring high and low waters as the offsets change them.
 func (s *Secondary) MeanSpringRange() float64 {
-	half := s.reference.MeanSpringRange() / 2
-	high := s.offsets.turn(Turn{LevelM: s.reference.z0 + half, Kind: High})
-	low := s.offsets.turn(Turn{LevelM: s.reference.z0 - half, Kind: Low})
-	return high.LevelM - low.LevelM
+	low, high := s.springs()
+	return high - low
 }
+
+// MeanLevel of a secondary place: half-way between its mean spring low and high waters.
+func (s *Secondary) MeanLevel() float64 {
+	low, high := s.springs()
+	return (low + high) / 2
+}
+
+// springs are the mean spring low and high waters.
+func (s *Secondary) springs() (low, high float64) {
+	half := s.reference.MeanSpringRange() / 2
+	return s.offsets.turn(Turn{LevelM: s.reference.z0 - half, Kind: Low}).LevelM,
+		s.offsets.turn(Turn{LevelM: s.reference.z0 + half, Kind: High}).LevelM
+}
+
+// Tideless says that a tide is too small to speak of.
+func Tideless(p Predictor) bool { return p.MeanSpringRange() < 0.05 }
 
 // Strength of a rise or fall: its range as a percentage of the mean spring
 // range.

@@ -162,6 +162,9 @@ func (s *surgedSource) turn(a, b time.Time, rising bool) time.Time {
 // MeanSpringRange is that of the place.
 func (s *Surged) MeanSpringRange() float64 { return s.place.MeanSpringRange() }
 
+// MeanLevel is that of the place: a surge passes.
+func (s *Surged) MeanLevel() float64 { return s.place.MeanLevel() }
+
 func (s *Surged) identify(put func(...float64)) {
 	put(s.surge.ByM, float64(s.surge.Seen.Unix()), s.surge.Fade.Seconds())
 	s.place.identify(put)

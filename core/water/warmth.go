@@ -42,6 +42,9 @@ type Surroundings struct {
 	Around func(t time.Time) float64
 	// Attenuation of light per metre.
 	Attenuation float64
+	// FlushS is the time in seconds in which a metre of water is exchanged with that around
+	// it, by waves, wind and run; shallower water is sooner. Zero stands for never.
+	FlushS float64
 }
 
 // Warm is a column at a moment.
@@ -178,6 +181,17 @@ func (c *column) advance(t time.Time, step time.Duration) {
 	c.heat.Sensible += f.air.Sensible * dt
 	c.heat.Deep -= f.toDeep * dt
 	c.flow(t, step)
+	c.flush(t.Add(step), dt)
+}
+
+// flush exchanges water with that around it; the depth stays.
+func (c *column) flush(t time.Time, dt float64) {
+	if c.in.FlushS == 0 || c.depth == 0 {
+		return
+	}
+	gain := (c.in.Around(t) - c.water) * -math.Expm1(-dt/(c.in.FlushS*c.depth))
+	c.water += gain
+	c.heat.Tide += heatCapacity * c.depth * gain
 }
 
 // after a step of constant flows: temperatures of water and upper bed.

@@ -52,3 +52,17 @@ func OverBar(breakerHeightM, elevationM, levelM float64) Break {
 // HeightIn is the greatest height of a wave in metres that a depth of water can
 // carry before it breaks: 0.78·d (McCowan 1894).
 func HeightIn(depthM float64) float64 { return breakerIndex * depthM }
+
+// RunUp of a deep-water swell of height (m) and period (s) on a beach of a slope: how high above
+// still water one wave in fifty reaches, R₂ = 1.1·(0.35·β·√(H·L) + ½·√(H·L·(0.563·β² + 0.004))), with
+// L = g·T²/2π (Stockdon et al. 2006; from memory).
+func RunUp(swellHeightM, swellPeriodS, slope float64) (float64, error) {
+	if _, err := BreakerHeight(swellHeightM, swellPeriodS); err != nil {
+		return 0, err
+	}
+	if !(slope > 0 && slope <= 1) {
+		return 0, fmt.Errorf("water: the slope of a beach must be between 0 and 1, not %v", slope)
+	}
+	hl := swellHeightM * gravity * swellPeriodS * swellPeriodS / (2 * math.Pi)
+	return 1.1 * (0.35*slope*math.Sqrt(hl) + 0.5*math.Sqrt(hl*(0.563*slope*slope+0.004))), nil
+}

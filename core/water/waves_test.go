@@ -38,3 +38,19 @@ func TestABarBreaksBetweenDryAndItsLimit(t *testing.T) {
 		}
 	})
 }
+
+// Stockdon et al. 2006 by hand: H 2 m, T 10 s (L 156 m), slope 0.08: set-up 0.495 m, swash 1.54 m,
+// run-up 1.1·(0.495 + 1.54/2) = 1.39 m.
+func TestRunUpOnABeach(t *testing.T) {
+	r, err := RunUp(2, 10, 0.08)
+	require.NoError(t, err)
+	assert.InDelta(t, 1.39, r, 0.03)
+	flat, err := RunUp(2, 10, 0.02)
+	require.NoError(t, err)
+	assert.Less(t, flat, r)
+	none, err := RunUp(0, 10, 0.08)
+	require.NoError(t, err)
+	assert.Zero(t, none)
+	_, err = RunUp(2, 10, 0)
+	assert.ErrorContains(t, err, "slope")
+}

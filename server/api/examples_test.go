@@ -57,7 +57,10 @@ func examples(c *testkit.Client) map[string]example {
 	return map[string]example{
 		"POST /advise":         {body: ask},
 		"POST /advise/compare": {body: object{"a": pick, "b": pick}},
-		"POST /bench/cadence":  {body: object{"text": "twitch twitch pause 4 s"}},
+		"POST /edge": {body: object{"spot_id": ask["spot_id"], "target": "red-drum", "time": ask["time"], "mark": "Seaward edge",
+			"offering_id": "live-shrimp", "rig_id": "popping-float", "style": "pop"}},
+		"PUT /limits":         {body: object{"limits": []object{{"id": "kayak_wind_ms", "think": 5, "do_not": 9}}}},
+		"POST /bench/cadence": {body: object{"text": "twitch twitch pause 4 s"}},
 		"POST /bench/cast": {body: object{"cast_m": 40, "max_m": 1.5, "min_m": 0.3, "pace_ms": 0.5, "spot_id": bar,
 			"time": when}},
 		"POST /bench/fall": {body: object{"bank_m": []float64{1, 2, 3}, "density_kg_m3": 11000, "depth_m": 2, "lift_m": 0.3,

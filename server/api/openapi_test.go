@@ -105,6 +105,9 @@ func TestTheAPILosesNothing(t *testing.T) {
 	require.NoError(t, err)
 	now := read(t, raw)
 	for _, line := range slices.Sorted(maps.Keys(before)) {
+		if strings.HasSuffix(line, "cautions[]: string") && strings.Contains(line, "/v1/advise") {
+			continue // they carry their severity now, see docs/decisions
+		}
 		assert.True(t, now[line], "lost: %s", line)
 	}
 }

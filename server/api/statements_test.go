@@ -61,7 +61,7 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		most, again int
 		ask         ask
 	}{
-		"a spot at a moment": {9, 2, get("/spots/{id}/state")},
+		"a spot at a moment": {10, 3, get("/spots/{id}/state")},
 		"its ribbon":         {9, 2, get("/spots/{id}/ribbon")},
 		"the chart":          {12, 5, get("/chart")},
 		"its conditions":     {10, 3, get("/conditions?spot_id={id}")},
@@ -70,7 +70,7 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))
 		}},
-		"advice": {13, 6, func(c *testkit.Client, id string) {
+		"advice": {14, 7, func(c *testkit.Client, id string) {
 			require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": id, "target": "red-drum"}, nil))
 		}},
 	} {

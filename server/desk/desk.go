@@ -79,6 +79,9 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 		hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
 		return nil, err
 	}
+	for _, sp := range g.spots {
+		sp.Remember()
+	}
 	weight := spotWeight * (1 + len(g.spots))
 	for water, list := range g.lists {
 		g.sorted[water] = conditions.Sorted(list)
@@ -139,7 +142,7 @@ func (l *Laid) Including(said []conditions.Reading) *Laid {
 	}
 	own := *l.Spot
 	list := append(slices.Clone(said), l.List...)
-	own.Readings = conditions.Sorted(list)
+	own.Spot = *l.With(conditions.Sorted(list))
 	return &Laid{&own, list, l.Count}
 }
 

@@ -210,7 +210,7 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 const (
 	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, in_name, " +
 		"in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
-		"faces_deg, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
+		"faces_deg, stand_m, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
 		"passage_width_m, passage_bed_m"
 	ownColumns = writtenColumns + ", " + tideColumns
@@ -238,6 +238,7 @@ type spotColumns struct {
 
 	DraughtM       float64         `db:"draught_m"`
 	FacesDeg       *float64        `db:"faces_deg"`
+	StandM         *float64        `db:"stand_m"`
 	Bottom         string          `db:"bottom"`
 	Hazards        string          `db:"hazards"`
 	Private        bool            `db:"private"`
@@ -258,7 +259,7 @@ func columnsOf(sp Spot) (spotColumns, error) {
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
 		Manner: string(a.Manner), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
 		DraughtM: a.DraughtM,
-		FacesDeg: sp.FacesDeg, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
+		FacesDeg: sp.FacesDeg, StandM: sp.StandM, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
 	if p := sp.SectionFrom; p != nil {
 		out.SectionLat, out.SectionLon = sql.NullFloat64{Float64: p.Lat, Valid: true}, sql.NullFloat64{Float64: p.Lon, Valid: true}
 		out.SectionBearing = sql.NullFloat64{Float64: sp.SectionBearing, Valid: true}

@@ -179,7 +179,7 @@ func (r spotRow) spot() (*Spot, error) {
 	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{r.Water, r.StationID, r.WaterName, r.TimeZone, r.WaterRevision},
 		Spot: spot.Spot{
 			Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
-			FacesDeg: r.FacesDeg, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
+			FacesDeg: r.FacesDeg, StandM: r.StandM, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
 			Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
 			Access: ground.Access{Manner: ground.Manner(r.Manner), In: ground.Passage{Name: r.InName, ElevationM: r.InElevation},
 				Out: ground.Passage{Name: r.OutName, ElevationM: r.OutElevation}, DraughtM: r.DraughtM}}}

@@ -11,6 +11,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/conditions"
+	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -19,21 +20,25 @@ import (
 	"greypebble/server/api/wire"
 )
 
-// question made ready: what is asked, of which targets, with which yardstick.
+// question made ready: what is asked, of which targets.
 type question struct {
 	advise.Question
-	targets  []*playbook.Target
-	baseline func(*playbook.Target) (*rate.Baseline, error)
+	targets []*playbook.Target
 }
 
 // answer the question for all its targets.
 func (q *question) answer() (advise.Advice, error) {
-	a, err := advise.Several(q.Question, q.targets, q.baseline)
+	a, err := advise.Several(q.Question, q.targets)
+	return a, spotAnew(err)
+}
+
+// spotAnew is the error of a spot that an earlier program let in with a word the book does not know.
+func spotAnew(err error) error {
 	var word spot.FieldError
 	if errors.As(err, &word) {
-		return a, web.Wrong("body.spot_id", fmt.Errorf("%w; write the spot anew", word))
+		return web.Wrong("body.spot_id", fmt.Errorf("%w; write the spot anew", word))
 	}
-	return a, err
+	return err
 }
 
 // question makes ready what is asked.
@@ -64,7 +69,7 @@ func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*q
 	if err != nil {
 		return nil, err
 	}
-	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, At: -1, Time: t, Units: as.Units, Most: b.Most,
+	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, Time: t, Units: as.Units, Most: b.Most,
 		Signs: b.Signs, KitOnly: b.KitOnly, Changes: b.WhatChanges}
 	if q.Kit, err = s.Store.KitOf(ctx, as.Angler); err != nil {
 		return nil, err
@@ -72,6 +77,9 @@ func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*q
 	if q.KitOnly && q.Kit.Empty() {
 		return nil, web.Wrong("body.kit_only",
 			errors.New("there is no lure or bait in hand in your kit; add some, or ask without kit_only"))
+	}
+	if q.Limits, err = s.Store.Limits(ctx, as.Angler); err != nil {
+		return nil, err
 	}
 	return q, s.lay(ctx, as, q, b.SpotID, seen)
 }
@@ -88,29 +96,13 @@ func (s service) bookFor(ctx context.Context, as *web.Scope, positions map[strin
 	return as.BookTaking(ctx, positions)
 }
 
-// lay out the angler's spots; the one asked about is seen with what was said of it.
+// lay out the spot asked about, with what was said of it.
 func (s service) lay(ctx context.Context, as *web.Scope, q *question, id uuid.UUID, seen []conditions.Reading) error {
-	spots, err := s.Desk.Spots(ctx, as.Angler, q.Time)
+	sp, err := s.Desk.Spot(ctx, as.Angler, id, q.Time)
 	if err != nil {
 		return err
 	}
-	// The baseline rests on what is known without being there.
-	plain := make([]*spot.Spot, len(spots))
-	for i, sp := range spots {
-		plain[i] = &sp.Spot.Spot
-		asked := plain[i]
-		if sp.ID == id {
-			q.At = i
-			asked = &sp.Including(seen).Spot.Spot
-		}
-		q.Spots = append(q.Spots, asked)
-	}
-	if q.At < 0 {
-		return web.NotFound("You have no spot by that id.")
-	}
-	q.baseline = func(target *playbook.Target) (*rate.Baseline, error) {
-		return s.baselines.of(as.Angler, q.Book, q.Belief, target, plain, q.Time)
-	}
+	q.Spot = &sp.Including(seen).Spot.Spot
 	return nil
 }
 
@@ -138,18 +130,14 @@ func adviceOut(a advise.Advice, k kit.Kit) *adviseOutput {
 	out := &adviseOutput{}
 	b := &out.Body
 	b.Conditions, b.Stage, b.Note, b.Basis = wire.Conditions(&a.Moment), wire.Stage(a.Moment.Stage), a.Note, playbook.Basis
-	b.Way, b.Stay, b.Kit = a.Way, a.Stay, !k.Empty()
-	common := []string{}
-	if a.Way != "" {
-		common = append(common, a.Way)
-	}
-	common = append(common, a.Cautions...)
+	b.Way, b.Stay, b.Kit, b.Usual = a.Way, a.Stay, !k.Empty(), a.Usual
+	b.Cautions, b.Gravest = wire.Cautions(a.Cautions), going.Gravest(a.Cautions).String()
 	b.Choices, b.RuledOut, b.Changes = []choiceOut{}, []ruledOutOut{}, []turningOut{}
 	for i := range a.Choices {
-		b.Choices = append(b.Choices, choiceOf(&a.Choices[i], common))
+		b.Choices = append(b.Choices, choiceOf(&a.Choices[i], a.Cautions))
 	}
 	if a.Beyond != nil {
-		c := choiceOf(a.Beyond, common)
+		c := choiceOf(a.Beyond, a.Cautions)
 		b.Beyond = &c
 	}
 	for _, r := range a.RuledOut {
@@ -162,21 +150,35 @@ func adviceOut(a advise.Advice, k kit.Kit) *adviseOutput {
 	return out
 }
 
-func choiceOf(c *advise.Choice, common []string) choiceOut {
+func choiceOf(c *advise.Choice, common []going.Caution) choiceOut {
 	k := &c.Card
+	parts := c.Edge.Parts
 	o := choiceOut{Target: c.Target.ID, TargetName: c.Target.Name, Sentence: c.Sentence, Approach: k.Approach,
 		Offering: k.Offering, Rig: k.Rig, Mark: k.Mark, DepthM: c.DepthM, Retrieve: c.Retrieve, Bite: k.Bite, Edge: c.Edge.Value,
-		EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High,
-		Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...), Lacks: append([]string{}, c.Lacks...),
-		Reasons: []reasonOut{}, Arithmetic: []workingOut{}, Cautions: append(slices.Clone(common), c.Cautions...)}
+		EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High, There: parts[playbook.There], Feeding: parts[playbook.Feeding],
+		Taken: parts[playbook.Taken], Absent: c.Absent, BeatsNext: c.BeatsNext, BeatsNextSays: rate.SayBeats(c.BeatsNext),
+		PerRodHour: expectedOut(c.Catch), Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...),
+		Lacks: append([]string{}, c.Lacks...), Reasons: []reasonOut{}, For: []plusOut{}, Arithmetic: []workingOut{},
+		Cautions: wire.Cautions(going.Sorted(append(slices.Clone(common), c.Cautions...)))}
 	for _, r := range c.Reasons {
-		o.Reasons = append(o.Reasons, reasonOut{Rule: r.Rule, Says: r.Says, Factor: r.Factor, Applies: r.Applies, Family: r.Family,
-			Effect: r.Effect, Certainty: r.Certainty, Origin: r.Origin, Idea: r.Idea, School: r.School})
+		o.Reasons = append(o.Reasons, reasonOf(&r))
+	}
+	for _, p := range c.For {
+		o.For = append(o.For, plusOut(p))
 	}
 	for _, w := range c.Arithmetic {
 		o.Arithmetic = append(o.Arithmetic, workingOut(w))
 	}
 	return o
+}
+
+func reasonOf(r *advise.Reason) reasonOut {
+	out := reasonOut{Part: r.Part, Rule: r.Rule, Says: r.Says, Factor: r.Factor, Applies: r.Applies, Ordinary: r.Ordinary, Family: r.Family,
+		Effect: r.Effect, Certainty: r.Certainty, Origin: r.Origin, Idea: r.Idea, School: r.School, Rules: []ruleReasonOut{}}
+	for _, k := range r.Rules {
+		out.Rules = append(out.Rules, ruleReasonOut(k))
+	}
+	return out
 }
 
 func cardOf(k *advise.Card) cardOut {

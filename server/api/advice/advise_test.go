@@ -35,6 +35,8 @@ type choices struct {
 	Note string
 }
 
+type caution struct{ ID, Severity, Says string }
+
 func TestAdviseOverTheAPI(t *testing.T) {
 	wren := kit.Fresh(t, "wren")
 	bar := wren.Spots()["Kettle Bar"]
@@ -49,8 +51,15 @@ func TestAdviseOverTheAPI(t *testing.T) {
 				Rule, Says string
 				Factor     float64
 			}
-			Cautions []string
+			There, Feeding, Taken float64
+			BeatsNext             float64                             `json:"beats_next"`
+			BeatsNextSays         string                              `json:"beats_next_says"`
+			PerRodHour            struct{ Median, Low, High float64 } `json:"per_rod_hour"`
+			Cautions              []caution
 		}
+		Cautions   []caution
+		Gravest    string
+		Usual      float64
 		Conditions []struct{ Kind, Origin string }
 	}
 	ask := func(secchi float64) answer {
@@ -68,10 +77,19 @@ func TestAdviseOverTheAPI(t *testing.T) {
 			product *= r.Factor
 		}
 		assert.InDelta(t, 1, product/c.Edge, 1e-9)
+		assert.InDelta(t, 1, c.There*c.Feeding*c.Taken/c.Edge, 1e-9)
+		assert.LessOrEqual(t, c.Taken, 1+1e-9)
+		assert.True(t, c.BeatsNext >= 0.5-1e-9 && c.BeatsNext <= 1, "%v", c.BeatsNext)
+		assert.Contains(t, c.BeatsNextSays, "next")
+		assert.Less(t, c.PerRodHour.Low*3, c.PerRodHour.Median)
 		assert.Less(t, c.EdgeLow, c.EdgeHigh)
 		assert.NotEmpty(t, c.Cautions)
 		assert.False(t, math.IsNaN(c.DepthM))
 	}
+	assert.InDelta(t, 1, clear.Choices[0].Taken, 1e-9, "nothing is taken better than the best")
+	assert.True(t, clear.Usual > 0.1 && clear.Usual < 1)
+	require.NotEmpty(t, clear.Cautions)
+	assert.Equal(t, clear.Cautions[0].Severity, clear.Gravest)
 	for _, c := range clear.Conditions {
 		if c.Kind == "clarity_secchi_m" {
 			assert.Equal(t, "observed", c.Origin)

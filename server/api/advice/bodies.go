@@ -12,7 +12,7 @@ type AdviseBody struct {
 	SpotID      uuid.UUID         `json:"spot_id" format:"uuid"`
 	Time        time.Time         `json:"time,omitempty" doc:"now if left out"`
 	Target      string            `json:"target,omitempty" example:"red-drum"`
-	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once, each by its own baseline"`
+	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once, each by its own measure"`
 	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there overrules the forecast"`
 	Signs       []string          `json:"signs,omitempty" maxItems:"20" nullable:"false" doc:"seen on the water now"`
 	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
@@ -24,17 +24,44 @@ type AdviseBody struct {
 
 type adviseInput struct{ Body AdviseBody }
 
+// reasonOut is what a family of rules says of a part of the edge.
 type reasonOut struct {
-	Rule      string  `json:"rule"`
-	Says      string  `json:"says"`
-	Factor    float64 `json:"factor"`
-	Applies   float64 `json:"applies" doc:"how far the rule applies here, 0…1"`
-	Family    string  `json:"family"`
-	Effect    string  `json:"effect"`
-	Certainty string  `json:"certainty"`
-	Origin    string  `json:"origin"`
-	Idea      string  `json:"idea"`
-	School    string  `json:"school"`
+	Part      string          `json:"part" enum:"there,feeding,taken," doc:"empty for what is left over"`
+	Rule      string          `json:"rule" doc:"that says most"`
+	Says      string          `json:"says"`
+	Factor    float64         `json:"factor" doc:"of all its rules; those of all reasons multiply to the edge"`
+	Applies   float64         `json:"applies" doc:"how far the rule applies here, 0…1"`
+	Ordinary  float64         `json:"ordinary" doc:"how far in an ordinary spell; of what is taken, to the best that can be fished"`
+	Family    string          `json:"family"`
+	Effect    string          `json:"effect" doc:"empty for what is left over"`
+	Certainty string          `json:"certainty"`
+	Origin    string          `json:"origin"`
+	Idea      string          `json:"idea"`
+	School    string          `json:"school"`
+	Rules     []ruleReasonOut `json:"rules" nullable:"false" doc:"of the family, largest first"`
+}
+
+// ruleReasonOut is one rule's share of a reason.
+type ruleReasonOut struct {
+	Rule     string  `json:"rule"`
+	Says     string  `json:"says" doc:"empty where nothing is said of it"`
+	Factor   float64 `json:"factor"`
+	Applies  float64 `json:"applies"`
+	Ordinary float64 `json:"ordinary"`
+}
+
+// plusOut is a rule that speaks for what is offered, whatever else could be.
+type plusOut struct {
+	Rule   string  `json:"rule"`
+	Says   string  `json:"says"`
+	Factor float64 `json:"factor"`
+}
+
+// expectedOut is an expected catch a rod-hour.
+type expectedOut struct {
+	Median float64 `json:"median"`
+	Low    float64 `json:"low" doc:"80 % of the belief lies between low and high"`
+	High   float64 `json:"high"`
 }
 
 type workingOut struct {
@@ -71,26 +98,36 @@ type cardOut struct {
 }
 
 type choiceOut struct {
-	Target     string       `json:"target"`
-	TargetName string       `json:"target_name"`
-	Sentence   string       `json:"sentence"`
-	Approach   string       `json:"approach" enum:"live bait,cut bait,lure"`
-	Offering   string       `json:"offering"`
-	Rig        string       `json:"rig"`
-	Mark       string       `json:"mark"`
-	DepthM     float64      `json:"depth_m" doc:"of the offering below the surface"`
-	Retrieve   string       `json:"retrieve"`
-	Bite       string       `json:"bite"`
-	Card       cardOut      `json:"card"`
-	Uses       []string     `json:"uses" nullable:"false" doc:"of your kit"`
-	Lacks      []string     `json:"lacks" nullable:"false" doc:"what is not in your kit, and the nearest that is"`
-	Edge       float64      `json:"edge" doc:"times better than turning up blind; the product of the reasons"`
-	EdgeLow    float64      `json:"edge_low" doc:"80 % of the belief lies between low and high"`
-	EdgeHigh   float64      `json:"edge_high"`
-	Reasons    []reasonOut  `json:"reasons" nullable:"false"`
-	Arithmetic []workingOut `json:"arithmetic" nullable:"false"`
-	Cautions   []string     `json:"cautions" nullable:"false" doc:"of the way, the place, the tackle and the fish"`
-	Handling   string       `json:"handling" doc:"how to land, hold and put it back"`
+	Target     string      `json:"target"`
+	TargetName string      `json:"target_name"`
+	Sentence   string      `json:"sentence"`
+	Approach   string      `json:"approach" enum:"live bait,cut bait,lure"`
+	Offering   string      `json:"offering"`
+	Rig        string      `json:"rig"`
+	Mark       string      `json:"mark"`
+	DepthM     float64     `json:"depth_m" doc:"of the offering below the surface"`
+	Retrieve   string      `json:"retrieve"`
+	Bite       string      `json:"bite"`
+	Card       cardOut     `json:"card"`
+	Uses       []string    `json:"uses" nullable:"false" doc:"of your kit"`
+	Lacks      []string    `json:"lacks" nullable:"false" doc:"what is not in your kit, and the nearest that is"`
+	Edge       float64     `json:"edge" doc:"how many times an ordinary spell for that fish; the product of the reasons"`
+	EdgeLow    float64     `json:"edge_low" doc:"80 % of the belief lies between low and high"`
+	EdgeHigh   float64     `json:"edge_high"`
+	There      float64     `json:"there" doc:"are they here"`
+	Feeding    float64     `json:"feeding" doc:"are they eating"`
+	Taken      float64     `json:"taken" doc:"do they take this: a share of the best that can be fished here and now"`
+	Absent     bool        `json:"absent" doc:"it does not live here, or not now"`
+	PerRodHour expectedOut `json:"per_rod_hour" doc:"the expected catch"`
+
+	BeatsNext     float64 `json:"beats_next" doc:"how sure it is that it is better than the next, 0…1"`
+	BeatsNextSays string  `json:"beats_next_says"`
+
+	Reasons    []reasonOut       `json:"reasons" nullable:"false" doc:"largest first"`
+	For        []plusOut         `json:"for" nullable:"false" doc:"what of the offering holds here"`
+	Arithmetic []workingOut      `json:"arithmetic" nullable:"false"`
+	Cautions   []wire.CautionOut `json:"cautions" nullable:"false" doc:"of going, the tackle and the fish, gravest first"`
+	Handling   string            `json:"handling" doc:"how to land, hold and put it back"`
 }
 
 type ruledOutOut struct {
@@ -110,16 +147,19 @@ type turningOut struct {
 
 type adviseOutput struct {
 	Body struct {
-		Choices    []choiceOut      `json:"choices" nullable:"false"`
-		Beyond     *choiceOut       `json:"beyond,omitempty" doc:"the best that is not in your kit, where it is better"`
-		RuledOut   []ruledOutOut    `json:"ruled_out" nullable:"false" doc:"what cannot work now, and why"`
-		Changes    []turningOut     `json:"what_would_change" nullable:"false"`
-		Conditions []wire.Condition `json:"conditions" nullable:"false"`
-		Stage      wire.StageOut    `json:"stage"`
-		Way        string           `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
-		Stay       string           `json:"stay" doc:"when to move on"`
-		Note       string           `json:"note" doc:"why there is no choice, where there is none"`
-		Kit        bool             `json:"kit" doc:"you have a kit, and it was asked first"`
-		Basis      string           `json:"basis" doc:"what the edges rest on"`
+		Choices    []choiceOut       `json:"choices" nullable:"false"`
+		Beyond     *choiceOut        `json:"beyond,omitempty" doc:"the best that is not in your kit, where it is better"`
+		RuledOut   []ruledOutOut     `json:"ruled_out" nullable:"false" doc:"what cannot work now, and why"`
+		Changes    []turningOut      `json:"what_would_change" nullable:"false"`
+		Conditions []wire.Condition  `json:"conditions" nullable:"false"`
+		Stage      wire.StageOut     `json:"stage"`
+		Way        string            `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
+		Stay       string            `json:"stay" doc:"when to move on"`
+		Cautions   []wire.CautionOut `json:"cautions" nullable:"false" doc:"of the way, the sea and the place, gravest first"`
+		Gravest    string            `json:"gravest" enum:"note,think,do not" doc:"at do not the choices are no advice to go"`
+		Usual      float64           `json:"usual" doc:"what something usual on the hook would be worth, as a share of the best"`
+		Note       string            `json:"note" doc:"why there is no choice, where there is none"`
+		Kit        bool              `json:"kit" doc:"you have a kit, and it was asked first"`
+		Basis      string            `json:"basis" doc:"what the edges rest on"`
 	}
 }

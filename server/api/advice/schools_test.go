@@ -43,6 +43,9 @@ func TestAPositionTakenVisiblyChangesAdvice(t *testing.T) {
 		}
 		ask := func(position string) object {
 			at := "2026-11-24T21:30:00Z"
+			if s.ID == "Q1" {
+				at = "2026-11-24T15:30:00Z" // in the dark nobody throws one
+			}
 			if s.ID == "Q12" {
 				at = "2026-11-25T03:30:00Z" // the flat is under water
 			}

@@ -82,6 +82,6 @@ func (s service) usual(ctx context.Context, as *web.Scope, in *usualInput) (*usu
 	b.SplashM, b.BehindM, b.TrollMS = tackle.UsualSplash, tackle.UsualBehind, tackle.UsualTrolling
 	b.WindMS, b.WindFromDeg = m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
 	b.SecchiM, b.CloudFraction = m.Believed[conditions.Clarity].Value, m.Believed[conditions.Cloud].Value
-	b.DepthM, b.RunMS, b.StandM = m.CastDepth(), m.CastRun(), sp.StandM()
+	b.DepthM, b.RunMS, b.StandM = m.CastDepth(), m.CastRun(), sp.CastsFrom()
 	return out, nil
 }

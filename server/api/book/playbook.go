@@ -16,6 +16,7 @@ import (
 type ruleOut struct {
 	ID        string   `json:"id"`
 	Says      string   `json:"says"`
+	Part      string   `json:"part" enum:"there,feeding,taken" doc:"of the question it answers"`
 	Family    string   `json:"family"`
 	Effect    string   `json:"effect" doc:"with your change, if any"`
 	Certainty string   `json:"certainty"`
@@ -48,6 +49,8 @@ type rigOut struct {
 	Name string `json:"name"`
 	Move string `json:"move"`
 	Bite string `json:"bite"`
+
+	Styles []string `json:"styles" nullable:"false" doc:"the ways it is moved"`
 }
 
 type positionOut struct {
@@ -179,7 +182,11 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 		b.Offerings = append(b.Offerings, k)
 	}
 	for _, r := range book.Rigs {
-		b.Rigs = append(b.Rigs, rigOut{r.ID, r.Name, r.Ways[0].Move, r.Bite})
+		out := rigOut{ID: r.ID, Name: r.Name, Move: r.Ways[0].Move, Bite: r.Bite, Styles: []string{}}
+		for _, w := range r.Ways {
+			out.Styles = append(out.Styles, w.Style)
+		}
+		b.Rigs = append(b.Rigs, out)
 	}
 	for _, k := range book.Schools {
 		school := schoolOut{ID: k.ID, Says: k.Says, Default: k.Default, Why: k.Why, Chosen: book.Chosen(k.ID)}
@@ -200,7 +207,8 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 }
 
 func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
-	o := ruleOut{ID: r.ID, Says: r.Says, Family: r.Family, Effect: r.Effect, Certainty: r.Certainty, Factor: math.Exp(r.Prior.Mean),
+	o := ruleOut{ID: r.ID, Says: r.Says, Part: r.Part.String(), Family: r.Family, Effect: r.Effect, Certainty: r.Certainty,
+		Factor:  math.Exp(r.Prior.Mean),
 		Targets: append([]string{}, r.Targets()...), Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Custom(), BuiltEffect: r.Effect,
 		BuiltCertainty: r.Certainty}
 	if r.School != "" {

@@ -7,6 +7,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"greypebble/core/conditions"
+	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
@@ -103,7 +104,8 @@ type stateOutput struct {
 		Shown      []string         `json:"shown" nullable:"false" doc:"kinds of reading to show first at this kind of place"`
 		Surface    wire.SurfaceOut  `json:"surface"`
 		Shelter    shelterNow       `json:"shelter"`
-		Cautions   []string         `json:"cautions" nullable:"false"`
+		Cautions   []string         `json:"cautions" nullable:"false" doc:"gravest first, those of rules before all"`
+		Gravest    string           `json:"gravest" enum:"note,think,do not" doc:"of the cautions of going there now"`
 		Surge      *surgeOut        `json:"surge,omitempty" doc:"seen at this water and not yet faded"`
 		NextPeak   *peakOut         `json:"next_peak,omitempty" doc:"springs or neaps ahead"`
 	}
@@ -213,7 +215,17 @@ func (s service) spotState(ctx context.Context, as *web.Scope, in *wire.ByIDAt) 
 		b.Shown = append(b.Shown, string(k))
 	}
 	// Rules of the place come before anything else.
-	b.Cautions = append(sp.ZoneWarnings(t), m.Cautions()...)
+	limits, err := s.Store.Limits(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	cautions := going.Assess(&m, c, limits, as.Units)
+	b.Cautions, b.Gravest = sp.ZoneWarnings(t), going.Gravest(cautions).String()
+	for _, k := range cautions {
+		if k.ID != "way" { // the page says it beside the way
+			b.Cautions = append(b.Cautions, k.Says)
+		}
+	}
 	if sp.Hazards != "" {
 		b.Cautions = append(b.Cautions, sp.Hazards)
 	}

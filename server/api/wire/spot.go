@@ -23,6 +23,7 @@ type SpotBody struct {
 	Lat        float64        `json:"lat" minimum:"-90" maximum:"90"`
 	Lon        float64        `json:"lon" minimum:"-180" maximum:"180"`
 	FacesDeg   *float64       `json:"faces_deg,omitempty" minimum:"0" maximum:"360" doc:"the way it looks out"`
+	StandM     *float64       `json:"stand_m,omitempty" minimum:"-20" maximum:"100" doc:"how high one stands; else the higher of the ways"`
 	Public     bool           `json:"public,omitempty" doc:"may leave in an export without being asked for"`
 	Shape      *ShapeBody     `json:"shape,omitempty" doc:"a line or an area, where a point does not do"`
 	Manner     string         `json:"manner" enum:"on foot,wading,kayak,boat"`
@@ -90,7 +91,8 @@ func positionOut(p *ground.LatLon) *LatLon {
 // Spot that was written, checked by the core; errors name the field.
 func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
 	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note,
-		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, Public: b.Public,
+		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, StandM: b.StandM,
+		Public:      b.Public,
 		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
 			In: ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
 	if b.Shape != nil {
@@ -130,9 +132,10 @@ func Checked(err error) error {
 // SpotWritten is a stored spot as a body, for writing it again.
 func SpotWritten(sp *store.Spot) SpotBody {
 	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
-		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, Public: sp.Public, Manner: string(sp.Access.Manner), DraughtM: sp.Access.DraughtM,
-		In:  PassageBody(sp.Access.In),
-		Out: PassageBody(sp.Access.Out), BearingDeg: sp.SectionBearing, Section: SectionPoints(sp.Section), Marks: []MarkBody{},
+		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, StandM: sp.StandM, Public: sp.Public, Manner: string(sp.Access.Manner),
+		DraughtM: sp.Access.DraughtM,
+		In:       PassageBody(sp.Access.In),
+		Out:      PassageBody(sp.Access.Out), BearingDeg: sp.SectionBearing, Section: SectionPoints(sp.Section), Marks: []MarkBody{},
 		Shape: Shape(sp.Shape), SectionAt: positionOut(sp.SectionFrom)}
 	for _, m := range sp.Marks {
 		id, _ := uuid.Parse(m.ID)

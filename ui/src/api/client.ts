@@ -48,6 +48,7 @@ export type KitBody = Schemas['KitBody'];
 export type Drawing = Schemas['DrawingOut'];
 export type AdviseIn = Schemas['AdviseBody'];
 export type Pick = Schemas['PickBody'];
+export type Limit = Schemas['LimitOut'];
 export type Usual = Schemas['UsualOutputBody'];
 export type PracticeCast = Schemas['PracticeCast'];
 export type Analysis = Schemas['AnalyseOutputBody'];
@@ -213,6 +214,10 @@ export const api = {
   deleteOwnRule: (id: string) =>
     settle(client.DELETE('/v1/playbook/own-rules/{id}', { params: { path: { id } } })),
   importOwn: (text: string) => settle(client.POST('/v1/interchange/playbook', asText(text))),
+  edge: (body: Schemas['EdgeBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/edge', { body, signal })),
+  limits: () => settle(client.GET('/v1/limits')),
+  putLimits: (limits: Schemas['LimitBody'][]) => settle(client.PUT('/v1/limits', { body: { limits } })),
   compareAdvice: (a: Pick, b: Pick, signal?: AbortSignal) =>
     settle(client.POST('/v1/advise/compare', { body: { a, b }, signal })),
   kit: () => settle(client.GET('/v1/kit')),

@@ -12,6 +12,7 @@ export const keys = {
   targets: ['targets'],
   playbook: ['playbook'],
   kit: ['kit'],
+  limits: ['limits'],
   stations: ['stations'],
 } as const;
 
@@ -24,6 +25,7 @@ const ofReadings = [
   'conditions',
   'advise',
   'compare-advice',
+  'edge',
   'shelter',
   'pier',
   'usual',
@@ -41,8 +43,9 @@ export const rests = {
   water: [...ofSpots, 'water', 'cells', 'finds'],
   noted: ['spot-tide'],
   tide: [...ofSpots, 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
-  playbook: ['playbook', 'targets', 'advise', 'compare-advice', 'rig-card', 'spells'],
-  kit: ['kit', 'advise', 'compare-advice', 'usual'],
+  playbook: ['playbook', 'targets', 'advise', 'compare-advice', 'edge', 'rig-card', 'spells'],
+  kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual'],
+  limits: ['limits', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 
 export type Subject = keyof typeof rests;

@@ -413,6 +413,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/edge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a presentation of one's own is worth, advised or not */
+        post: operations["edge"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/ground/surf": {
         parameters: {
             query?: never;
@@ -679,6 +696,24 @@ export interface paths {
         /** The knots, step by step */
         get: operations["knots"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Your limits to going */
+        get: operations["getLimits"];
+        /** Set your limits to going */
+        put: operations["putLimits"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1606,7 +1641,7 @@ export interface components {
             spot_id: string;
             /** @example red-drum */
             target?: string;
-            /** @description several at once, each by its own baseline */
+            /** @description several at once, each by its own measure */
             targets?: string[];
             /**
              * Format: date-time
@@ -1626,8 +1661,15 @@ export interface components {
             basis: string;
             /** @description the best that is not in your kit, where it is better */
             beyond?: components["schemas"]["ChoiceOut"];
+            /** @description of the way, the sea and the place, gravest first */
+            cautions: components["schemas"]["CautionOut"][];
             choices: components["schemas"]["ChoiceOut"][];
             conditions: components["schemas"]["Condition"][];
+            /**
+             * @description at do not the choices are no advice to go
+             * @enum {string}
+             */
+            gravest: "note" | "think" | "do not";
             /** @description you have a kit, and it was asked first */
             kit: boolean;
             /** @description why there is no choice, where there is none */
@@ -1637,6 +1679,11 @@ export interface components {
             stage: components["schemas"]["StageOut"];
             /** @description when to move on */
             stay: string;
+            /**
+             * Format: double
+             * @description what something usual on the hook would be worth, as a share of the best
+             */
+            usual: number;
             /** @description that the way is shut or soon will be; empty when there is no hurry */
             way: string;
             what_would_change: components["schemas"]["TurningOut"][];
@@ -1864,6 +1911,12 @@ export interface components {
         CatchesOutputBody: {
             catches: components["schemas"]["LoggedCatch"][];
         };
+        CautionOut: {
+            id: string;
+            says: string;
+            /** @enum {string} */
+            severity: "note" | "think" | "do not";
+        };
         ChartMark: {
             /** Format: double */
             depth_m: number;
@@ -1927,13 +1980,21 @@ export interface components {
             source: string;
         };
         ChoiceOut: {
+            /** @description it does not live here, or not now */
+            absent: boolean;
             /** @enum {string} */
             approach: "live bait" | "cut bait" | "lure";
             arithmetic: components["schemas"]["WorkingOut"][];
+            /**
+             * Format: double
+             * @description how sure it is that it is better than the next, 0…1
+             */
+            beats_next: number;
+            beats_next_says: string;
             bite: string;
             card: components["schemas"]["CardOut"];
-            /** @description of the way, the place, the tackle and the fish */
-            cautions: string[];
+            /** @description of going, the tackle and the fish, gravest first */
+            cautions: components["schemas"]["CautionOut"][];
             /**
              * Format: double
              * @description of the offering below the surface
@@ -1941,7 +2002,7 @@ export interface components {
             depth_m: number;
             /**
              * Format: double
-             * @description times better than turning up blind; the product of the reasons
+             * @description how many times an ordinary spell for that fish; the product of the reasons
              */
             edge: number;
             /** Format: double */
@@ -1951,18 +2012,38 @@ export interface components {
              * @description 80 % of the belief lies between low and high
              */
             edge_low: number;
+            /**
+             * Format: double
+             * @description are they eating
+             */
+            feeding: number;
+            /** @description what of the offering holds here */
+            for: components["schemas"]["PlusOut"][];
             /** @description how to land, hold and put it back */
             handling: string;
             /** @description what is not in your kit, and the nearest that is */
             lacks: string[];
             mark: string;
             offering: string;
+            /** @description the expected catch */
+            per_rod_hour: components["schemas"]["ExpectedOut"];
+            /** @description largest first */
             reasons: components["schemas"]["ReasonOut"][];
             retrieve: string;
             rig: string;
             sentence: string;
+            /**
+             * Format: double
+             * @description do they take this: a share of the best that can be fished here and now
+             */
+            taken: number;
             target: string;
             target_name: string;
+            /**
+             * Format: double
+             * @description are they here
+             */
+            there: number;
             /** @description of your kit */
             uses: string[];
         };
@@ -2169,6 +2250,47 @@ export interface components {
             /** Format: double */
             width: number;
         };
+        EdgeBody: {
+            /** @description nothing that is not in your kit */
+            kit_only?: boolean;
+            /** @description its name or id */
+            mark: string;
+            /**
+             * Format: int64
+             * @description choices wanted, three if left out
+             */
+            most?: number;
+            offering_id: string;
+            /** @description what you see there overrules the forecast */
+            readings?: components["schemas"]["ReadingIn"][];
+            rig_id: string;
+            /** @description positions taken for this once, by question */
+            schools?: {
+                [key: string]: string;
+            };
+            /** @description seen on the water now */
+            signs?: string[];
+            /** Format: uuid */
+            spot_id: string;
+            /** @description how it is moved; the best of the rig's ways if left out */
+            style?: string;
+            /** @example red-drum */
+            target?: string;
+            /** @description several at once, each by its own measure */
+            targets?: string[];
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            time?: string;
+            /**
+             * @description of the sentences
+             * @enum {string}
+             */
+            units?: "metric" | "us";
+            /** @description say which reading would change the choice */
+            what_would_change?: boolean;
+        };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
             location?: string;
@@ -2230,6 +2352,17 @@ export interface components {
         ExcludedOut: {
             name: string;
             reason: string;
+        };
+        ExpectedOut: {
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description 80 % of the belief lies between low and high
+             */
+            low: number;
+            /** Format: double */
+            median: number;
         };
         FallIn: {
             /** @description depths of a stepped bank, the first step first */
@@ -2635,7 +2768,7 @@ export interface components {
             /** @description who may say it: angler, log, forecast */
             given_by: string[];
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description as a form asks for it */
             long: string;
             /** Format: double */
@@ -3032,6 +3165,62 @@ export interface components {
             /** Format: double */
             surface_lux: number;
         };
+        LimitBody: {
+            /**
+             * Format: double
+             * @description null: never
+             */
+            do_not?: number | null;
+            id: string;
+            /**
+             * Format: double
+             * @description null: never
+             */
+            think?: number | null;
+        };
+        LimitOut: {
+            /**
+             * Format: double
+             * @description where one does not go; null: never
+             */
+            do_not: number | null;
+            /** @description less is worse */
+            falls: boolean;
+            /** Format: double */
+            house_do_not: number | null;
+            /**
+             * Format: double
+             * @description the house's, common practice
+             */
+            house_think: number | null;
+            id: string;
+            /** @description of going, in a word or two */
+            manner: string;
+            /**
+             * Format: double
+             * @description the greatest value that makes sense
+             */
+            most: number;
+            /** @description the angler set it */
+            own: boolean;
+            /** @description what it limits */
+            says: string;
+            /**
+             * Format: double
+             * @description where one thinks again; null: never
+             */
+            think: number | null;
+            unit: string;
+        };
+        LimitsInputBody: {
+            /** @description the angler's own; what is left out is the house's */
+            limits: components["schemas"]["LimitBody"][];
+        };
+        LimitsOutputBody: {
+            /** @description what the house's limits rest on */
+            basis: string;
+            limits: components["schemas"]["LimitOut"][];
+        };
         LineIn: {
             /** @description the lure is to swing freely */
             free_action?: boolean;
@@ -3385,7 +3574,7 @@ export interface components {
             spot_id: string;
             /** @example red-drum */
             target?: string;
-            /** @description several at once, each by its own baseline */
+            /** @description several at once, each by its own measure */
             targets?: string[];
             /**
              * Format: date-time
@@ -3487,6 +3676,12 @@ export interface components {
             /** @description where it is weak */
             weak: string;
         };
+        PlusOut: {
+            /** Format: double */
+            factor: number;
+            rule: string;
+            says: string;
+        };
         PositionOut: {
             effect: string;
             id: string;
@@ -3564,7 +3759,7 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
@@ -3611,13 +3806,30 @@ export interface components {
              */
             applies: number;
             certainty: string;
+            /** @description empty for what is left over */
             effect: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description of all its rules; those of all reasons multiply to the edge
+             */
             factor: number;
             family: string;
             idea: string;
+            /**
+             * Format: double
+             * @description how far in an ordinary spell; of what is taken, to the best that can be fished
+             */
+            ordinary: number;
             origin: string;
+            /**
+             * @description empty for what is left over
+             * @enum {string}
+             */
+            part: "there" | "feeding" | "taken" | "";
+            /** @description that says most */
             rule: string;
+            /** @description of the family, largest first */
+            rules: components["schemas"]["RuleReasonOut"][];
             says: string;
             school: string;
         };
@@ -3706,6 +3918,8 @@ export interface components {
             id: string;
             move: string;
             name: string;
+            /** @description the ways it is moved */
+            styles: string[];
         };
         RodOut: {
             /** Format: double */
@@ -3755,6 +3969,11 @@ export interface components {
             origin: string;
             /** @description you wrote it */
             own: boolean;
+            /**
+             * @description of the question it answers
+             * @enum {string}
+             */
+            part: "there" | "feeding" | "taken";
             says: string;
             /** @description the position it belongs to, in words */
             school?: string;
@@ -3762,6 +3981,17 @@ export interface components {
             silent: boolean;
             /** @description none: all */
             targets: string[];
+        };
+        RuleReasonOut: {
+            /** Format: double */
+            applies: number;
+            /** Format: double */
+            factor: number;
+            /** Format: double */
+            ordinary: number;
+            rule: string;
+            /** @description empty where nothing is said of it */
+            says: string;
         };
         RuledOutOut: {
             offering: string;
@@ -4055,6 +4285,11 @@ export interface components {
             section_from?: components["schemas"]["LatLon"];
             /** @description a line or an area, where a point does not do */
             shape?: components["schemas"]["ShapeBody"];
+            /**
+             * Format: double
+             * @description how high one stands; else the higher of the ways
+             */
+            stand_m?: number;
             /** Format: uuid */
             water_id: string;
         };
@@ -4104,6 +4339,11 @@ export interface components {
             section_from?: components["schemas"]["LatLon"];
             /** @description a line or an area, where a point does not do */
             shape?: components["schemas"]["ShapeBody"];
+            /**
+             * Format: double
+             * @description how high one stands; else the higher of the ways
+             */
+            stand_m?: number;
             /** Format: uuid */
             water_id: string;
         };
@@ -4182,8 +4422,14 @@ export interface components {
             third: number;
         };
         StateOutputBody: {
+            /** @description gravest first, those of rules before all */
             cautions: string[];
             conditions: components["schemas"]["Condition"][];
+            /**
+             * @description of the cautions of going there now
+             * @enum {string}
+             */
+            gravest: "note" | "think" | "do not";
             /** Format: double */
             level_m: number;
             light: string;
@@ -6412,6 +6658,66 @@ export interface operations {
             };
         };
     };
+    edge: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EdgeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     readSurf: {
         parameters: {
             query?: never;
@@ -7424,6 +7730,122 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KnotOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getLimits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putLimits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LimitsInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LimitsOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -9,6 +9,8 @@ export const fixed = (x: number, n: number) => {
 export const metres = (m: number) => `${fixed(m, 2)} m`;
 export const rate = (mPerH: number) => `${fixed(Math.abs(mPerH), 2)} m/h`;
 export const times = (x: number) => `×${x >= 9.95 ? x.toFixed(0) : x >= 0.095 ? x.toFixed(1) : x.toFixed(2)}`;
+/** Fish a rod-hour: finer where they are few. */
+export const perHour = (x: number) => (x >= 9.5 ? x.toFixed(0) : x >= 0.095 ? x.toFixed(1) : x.toFixed(2));
 export const factor = (x: number) => `×${x.toFixed(2)}`;
 
 const compass = [

@@ -3,6 +3,7 @@ import { useSession } from '../signin/session';
 import { lights, useLight } from '../theme/light';
 import { Analyse } from './Analyse';
 import { Depths } from './Depths';
+import { Limits } from './Limits';
 import { Logs } from './Logs';
 import { Places } from './Places';
 import { Kit } from '../kit/Kit';
@@ -30,6 +31,7 @@ export default function SetupPage() {
         </div>
       </section>
       <Kit />
+      <Limits />
       <Schools />
       <Stations />
       <SpotTide />

@@ -78,6 +78,19 @@ export function SpotFields(props: {
             onChange={(manner) => onChange({ manner })}
           />
         </label>
+        {(b.manner === 'on foot' || b.manner === 'wading') && (
+          <label>
+            One stands at, m above datum
+            <InputNumber
+              min={-20}
+              max={100}
+              step={0.1}
+              placeholder="the higher way"
+              value={b.stand_m ?? null}
+              onChange={(v) => onChange({ stand_m: v ?? undefined })}
+            />
+          </label>
+        )}
         {b.manner === 'boat' && (
           <label>
             Draught, m

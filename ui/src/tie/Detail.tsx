@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { api, type Choice } from '../api/client';
 import { useEntry } from '../entry/entry';
 import { times, unbroken } from '../format/measure';
+import { Parts } from './Parts';
 import { Reasons } from './Reasons';
 import { Sketch } from './Sketch';
 import { useNarrow } from './useNarrow';
@@ -11,12 +12,12 @@ import { useNarrow } from './useNarrow';
 /** The chosen presentation: how, with what, why, the rig drawn, what to mind. */
 export function Detail(props: {
   choice: Choice;
-  way?: string;
+  usual?: number;
   stay?: string;
   hasKit: boolean;
   onCompare: () => void;
 }) {
-  const { choice, way, stay, hasKit, onCompare } = props;
+  const { choice, usual, stay, hasKit, onCompare } = props;
   const entry = useEntry();
   const narrow = useNarrow();
   const c = choice.card;
@@ -61,13 +62,24 @@ export function Detail(props: {
       <div className="detail-two">
         <section>
           <h2>Why {times(choice.edge)}</h2>
+          <Parts choice={choice} usual={usual} />
           <Reasons reasons={choice.reasons} />
+          {choice.for.length > 0 && (
+            <>
+              <h2>Why this one</h2>
+              <ul className="for-it small">
+                {choice.for.map((p) => (
+                  <li key={p.rule}>{p.says}</li>
+                ))}
+              </ul>
+            </>
+          )}
           <h2>Mind</h2>
           {choice.cautions
-            .filter((k) => k !== way)
+            .filter((k) => k.severity === 'note' || k.id === 'my way')
             .map((k) => (
-              <p key={k} className="caution small">
-                {k}
+              <p key={k.id + k.says} className="caution small">
+                {k.says}
               </p>
             ))}
           <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>

@@ -4,29 +4,43 @@ import { factor } from '../format/measure';
 
 const shown = 6;
 
-/** Why an edge is what it is: every rule that has a say, largest first, and the blind pick last. */
+/** Why an edge is what it is: what each family of rules says, largest first, and what is left over last. */
 export function Reasons({ reasons }: { reasons: Reason[] }) {
   const [all, setAll] = useState(false);
-  const rules = reasons.filter((r) => r.rule !== 'blind-pick');
-  const blind = reasons.find((r) => r.rule === 'blind-pick');
-  const few = all ? rules : rules.slice(0, shown);
-  const rest = rules.slice(few.length);
+  const told = reasons.filter((r) => r.effect !== '');
+  const over = reasons.filter((r) => r.effect === '');
+  const few = all ? told : told.slice(0, shown);
+  const rest = told.slice(few.length);
   const product = rest.reduce((p, r) => p * r.factor, 1);
   return (
     <ul className="reasons">
       {few.map((r) => (
-        <li key={r.rule}>
+        <li key={`${r.part} ${r.family}`}>
           <details>
             <summary>
               <Sign factor={r.factor} />
               <span>{r.says}</span>
               <span className="reason-factor">{factor(r.factor)}</span>
             </summary>
-            <p className="quiet small">
-              A {r.effect}, {r.certainty} ({r.origin}, {r.idea}); applies {Math.round(r.applies * 100)} %
-              here.
-              {r.school ? ` Anglers disagree. ${r.school}.` : ''} Your log does not speak to it yet.
-            </p>
+            <div className="reason-more quiet small">
+              <p>
+                A {r.effect}, {r.certainty} ({r.origin}, {r.idea}). It holds {share(r.applies)} here,{' '}
+                {share(r.ordinary)}{' '}
+                {r.part === 'taken' ? 'of the best that could be offered' : 'in an ordinary spell'}.
+                {r.school ? ` Anglers disagree. ${r.school}.` : ''} Your log does not speak to it yet.
+              </p>
+              {r.rules.length > 1 && (
+                <ul>
+                  {r.rules
+                    .filter((k) => k.says !== '' && Math.abs(Math.log(k.factor)) > 0.004)
+                    .map((k) => (
+                      <li key={k.rule}>
+                        {k.says} {factor(k.factor)}
+                      </li>
+                    ))}
+                </ul>
+              )}
+            </div>
           </details>
         </li>
       ))}
@@ -38,16 +52,18 @@ export function Reasons({ reasons }: { reasons: Reason[] }) {
           </button>
         </li>
       )}
-      {blind && (
-        <li className="reason-blind">
-          <Sign factor={blind.factor} />
-          <span>{blind.says}</span>
-          <span className="reason-factor">{factor(blind.factor)}</span>
+      {over.map((r) => (
+        <li className="reason-over" key={r.rule}>
+          <Sign factor={r.factor} />
+          <span>{r.says}</span>
+          <span className="reason-factor">{factor(r.factor)}</span>
         </li>
-      )}
+      ))}
     </ul>
   );
 }
+
+const share = (w: number) => (w > 0.985 ? 'in full' : `to ${Math.round(w * 100)} %`);
 
 function Sign({ factor }: { factor: number }) {
   const plus = factor >= 1;

@@ -4,13 +4,15 @@ import { Link } from 'react-router';
 import { api, type AdviseIn, type Choice, type Pick } from '../api/client';
 import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
-import { times, unbroken } from '../format/measure';
+import { perHour, times, unbroken } from '../format/measure';
 import { clock } from '../format/time';
 import { useGiven, useMoment, usePlace } from '../moment/moment';
 import { Toggle } from '../water/Toggle';
 import { useAsking } from './asking';
 import { Compare, type Aside } from './Compare';
 import { Detail } from './Detail';
+import { Going } from './Going';
+import { MyWay, type Way } from './MyWay';
 import { Positions } from './Positions';
 import { Seen } from './Seen';
 import { Targets } from './Targets';
@@ -29,6 +31,8 @@ export default function TiePage() {
   const [picked, setPicked] = useState('');
   const [aside, setAside] = useState<Aside>();
   const [beside, setBeside] = useState<Aside>();
+  const [way, setWay] = useState<Way>();
+  const [anyway, setAnyway] = useState('');
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets });
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const time = useSettled(moment.frame?.time, 150);
@@ -63,23 +67,45 @@ export default function TiePage() {
     enabled: !!time && !!still && still === JSON.stringify(question),
     retry: false,
   });
+  const weighed = useQuery({
+    queryKey: ['edge', question, way],
+    queryFn: ({ signal }) =>
+      api.edge({ ...question, ...way!, targets: [way!.target], style: way!.style || undefined }, signal),
+    enabled: !!time && !!way,
+    retry: false,
+  });
+  const mine = way && weighed.data;
   const choices = advice.data?.choices ?? [];
   const beyond = advice.data?.beyond;
+  const detailed = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
   const narrow = useNarrow();
   const chosen =
-    choices.find((c) => keyOf(c) === picked) ?? (beyond && keyOf(beyond) === picked ? beyond : choices[0]);
+    picked === myWay && mine
+      ? mine
+      : (choices.find((c) => keyOf(c) === picked) ??
+        (beyond && keyOf(beyond) === picked ? beyond : choices[0]));
+  const shut =
+    moment.frame && moment.ribbon && !moment.frame.open
+      ? `${moment.frame.way_title} at ${clock(moment.frame.time, here.spot.time_zone)}. ${moment.frame.way}`
+      : undefined;
+  // What is unfolded stays so until something else speaks against going.
+  const against = [
+    here.spot.id,
+    ...(advice.data?.cautions ?? []).filter((c) => c.severity === 'do not').map((c) => c.id),
+  ].join();
+  const folded = advice.data?.gravest === 'do not' && anyway !== against;
   const asAside = (c: Choice): Aside => ({
     pick: { ...question, targets: [c.target], offering: c.offering, kit_id: c.card.kit_id } as Pick,
     says: clock(question.time, here.spot.time_zone),
   });
   const choose = (c: Choice) => {
-    setPicked(keyOf(c));
+    setPicked(c === mine ? myWay : keyOf(c));
     if (aside) setBeside(asAside(c));
   };
   const detail = chosen && (
     <Detail
       choice={chosen}
-      way={advice.data?.way}
+      usual={chosen === choices[0] ? advice.data?.usual : undefined}
       stay={advice.data?.stay}
       hasKit={!!advice.data?.kit}
       onCompare={() => {
@@ -132,10 +158,11 @@ export default function TiePage() {
           <p className="quiet small">{targets.data?.find((t) => t.id === asking.targets[0])?.note}</p>
         )}
       </div>
-      {moment.frame && moment.ribbon && !moment.frame.open && (
-        <p className="caution shut">
-          {moment.frame.way_title} at {clock(moment.frame.time, here.spot.time_zone)}. {moment.frame.way}
-        </p>
+      {advice.data && <Going advice={advice.data} shut={shut} />}
+      {folded && chosen && (
+        <button className="act unfold" onClick={() => setAnyway(against)}>
+          What one would tie on, were it not for that
+        </button>
       )}
       {aside && (
         <div className="beside">
@@ -178,7 +205,7 @@ export default function TiePage() {
           <Thresholds advice={advice.data} />
         </div>
       )}
-      {chosen && (
+      {chosen && !folded && (
         <>
           <ol className="choices" aria-label="Choices, best first">
             {choices.map((c) => (
@@ -187,6 +214,7 @@ export default function TiePage() {
                   c={c}
                   chosen={c === chosen}
                   several={asking.targets.length > 1}
+                  next={c !== choices.at(-1)}
                   onChoose={() => choose(c)}
                 />
                 {narrow && c === chosen && detail}
@@ -204,8 +232,32 @@ export default function TiePage() {
                 {narrow && beyond === chosen && detail}
               </li>
             )}
+            {mine && (
+              <li>
+                <p className="quiet small">Your way:</p>
+                <Offer c={mine} chosen={mine === chosen} several={false} onChoose={() => choose(mine)} />
+                {narrow && mine === chosen && detail}
+              </li>
+            )}
+            {book.data && detailed.data && choices[0] && (
+              <li>
+                <MyWay
+                  key={`${here.spot.id} ${choices[0].target}`}
+                  target={choices[0].target}
+                  marks={detailed.data.marks}
+                  book={book.data}
+                  from={choices[0]}
+                  asking={weighed.isFetching}
+                  problem={weighed.error?.message}
+                  onAsk={(w) => {
+                    setWay(w);
+                    setPicked(myWay);
+                  }}
+                />
+              </li>
+            )}
+            {advice.data?.note && <li className="small note-beside">{advice.data.note}</li>}
             <li className="quiet small basis">
-              ×1 is turning up blind{asking.targets.length > 1 ? ' for that target' : ''}.{' '}
               {advice.data?.basis} The bar holds four in five of what could be true.
             </li>
             {turns.data && (
@@ -222,15 +274,30 @@ export default function TiePage() {
 }
 
 const keyOf = (c: Choice) => `${c.target} ${c.offering} ${c.card.kit_id ?? ''}`;
+/** What is picked when it is the angler's own way. */
+const myWay = 'my way';
 
-function Offer(props: { c: Choice; chosen: boolean; several: boolean; onChoose: () => void }) {
-  const { c, chosen, several, onChoose } = props;
+function Offer(props: {
+  c: Choice;
+  chosen: boolean;
+  several: boolean;
+  /** Another follows, of which it is said how sure the order is. */
+  next?: boolean;
+  onChoose: () => void;
+}) {
+  const { c, chosen, several, next, onChoose } = props;
   return (
     <button className={chosen ? 'choice chosen' : 'choice'} aria-pressed={chosen} onClick={onChoose}>
       <span className="choice-edge">{times(c.edge)}</span>
-      {several && <span className="quiet small choice-target">{c.target_name}</span>}
+      {several && (
+        <span className="quiet small choice-target">
+          {c.target_name}, about {perHour(c.per_rod_hour.median)} a rod-hour
+          {c.absent ? '; hardly here now' : ''}
+        </span>
+      )}
       <span className="choice-says">{unbroken(c.sentence)}</span>
       <Whisker edge={c.edge} low={c.edge_low} high={c.edge_high} chosen={chosen} width={300} />
+      {next && <span className="quiet small choice-next">{c.beats_next_says}</span>}
       {c.lacks.length > 0 && <span className="quiet small">Missing: {c.lacks.join('; ')}</span>}
     </button>
   );

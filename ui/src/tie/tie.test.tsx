@@ -78,20 +78,23 @@ describe('positions', () => {
 });
 
 describe('reasons', () => {
-  const reason = (rule: string, factor: number): Reason => ({
+  const reason = (rule: string, factor: number, effect = 'clear plus'): Reason => ({
+    part: 'there',
+    ordinary: 0,
+    rules: [],
     rule,
     says: rule,
     factor,
     applies: 1,
-    family: '',
-    effect: '',
+    family: rule,
+    effect,
     certainty: '',
     origin: '',
     idea: '',
     school: '',
   });
   it('fold the small ones into their product, and unfold', () => {
-    const list = [...Array.from({ length: 8 }, (_, i) => reason(`r${i}`, 1.1)), reason('blind-pick', 0.5)];
+    const list = [...Array.from({ length: 8 }, (_, i) => reason(`r${i}`, 1.1)), reason('rest', 0.5, '')];
     render(<Reasons reasons={list} />);
     expect(screen.queryByText('r7')).toBeNull();
     fireEvent.click(screen.getByText('2 smaller reasons'));

@@ -1,0 +1,267 @@
+package advise
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/scene"
+	"greypebble/core/spot"
+)
+
+type rankedOption struct {
+	presentation
+	on *standing
+	// taken is what it comes to by the rules about what is offered; value the logarithm of the
+	// edge.
+	taken, value float64
+	// order by the trade, where the value says nothing.
+	order tradeOrder
+}
+
+// even is a difference in the logarithm of an edge that is none.
+const even = 1e-9
+
+// tradeOrder tells equal presentations apart as the trade names them: the target's list of what
+// it eats and takes, the offering's list of rigs, the rig's ways, the slower pace.
+type tradeOrder struct{ offering, rig, way, pace int }
+
+func (q *Question) tradeOrder(p *presentation) tradeOrder {
+	return tradeOrder{q.Target.Order(p.offering.ID), p.offering.OrderOf(p.rig), slices.IndexFunc(p.rig.Ways,
+		func(w playbook.Way) bool { return w.Style == p.way.Style }), slices.Index(playbook.Paces, p.pace)}
+}
+
+func (o tradeOrder) compare(p tradeOrder) int {
+	return cmp.Or(cmp.Compare(o.offering, p.offering), cmp.Compare(o.rig, p.rig), cmp.Compare(o.way, p.way), cmp.Compare(o.pace, p.pace))
+}
+
+// better of two values, equal ones by the trade.
+func (o *rankedOption) better(p *rankedOption, by func(*rankedOption) float64) int {
+	x, y := math.Round(by(o)/even), math.Round(by(p)/even)
+	return cmp.Or(cmp.Compare(y, x), o.order.compare(p.order))
+}
+
+func byTaken(o *rankedOption) float64 { return o.taken }
+func byValue(o *rankedOption) float64 { return o.value }
+
+// ranking of what can be presented, best first.
+type ranking struct {
+	list     []rankedOption
+	ruledOut []RuledOut
+}
+
+// key of what differs on the hook: the choices differ in it.
+func (p *presentation) key() string {
+	if p.owned != nil {
+		return p.offering.ID + " " + p.owned.ID
+	}
+	return p.offering.ID
+}
+
+// rank orders by edge and keeps the best presentation of each offering, so that
+// the choices differ in what is tied on.
+func (q *Question) rank(m *spot.Moment) (ranking, error) {
+	options, refused := possible(q, m)
+	r := ranking{ruledOut: refused}
+	all, err := q.weighAll(m, options)
+	if err != nil {
+		return r, err
+	}
+	best := make(map[string]*rankedOption)
+	for i := range all {
+		o := &all[i]
+		if o.yardstick {
+			continue
+		}
+		if b := best[o.key()]; b == nil || o.better(b, byValue) < 0 {
+			best[o.key()] = o
+		}
+	}
+	for _, o := range best {
+		r.list = append(r.list, *o)
+	}
+	slices.SortFunc(r.list, func(a, b rankedOption) int { return cmp.Or(a.better(&b, byValue), cmp.Compare(a.key(), b.key())) })
+	return r, nil
+}
+
+// weighAll presentations, which stand mark by mark.
+func (q *Question) weighAll(m *spot.Moment, options []presentation) ([]rankedOption, error) {
+	if len(options) == 0 {
+		return nil, nil
+	}
+	base, err := scene.ScenariosOf(m)
+	if err != nil {
+		return nil, err
+	}
+	y := q.yardstick()
+	weighing := weighing{q: q}
+	all := make([]rankedOption, len(options))
+	var on *standing
+	for i := range options {
+		p := &options[i]
+		if on == nil || on.mark != p.mark {
+			on = q.standing(base, m, p.at, &y)
+		}
+		all[i] = rankedOption{presentation: *p, on: on, taken: weighing.taken(p, on), order: q.tradeOrder(p)}
+	}
+	settleTaken(all)
+	return all, nil
+}
+
+// settleTaken finds the best of the book on each mark and on all of them, and measures all by that.
+func settleTaken(all []rankedOption) {
+	var best *rankedOption
+	for i := range all {
+		o := &all[i]
+		if o.owned != nil || o.mine {
+			continue
+		}
+		if v, seen := o.on.offered[o.offering.ID]; !seen || o.taken > v {
+			o.on.offered[o.offering.ID] = o.taken
+		}
+		if o.on.best == nil || o.better(o.on.best, byTaken) < 0 {
+			o.on.best = o
+		}
+		if best == nil || o.better(best, byTaken) < 0 {
+			best = o
+		}
+	}
+	for i := range all {
+		o := &all[i]
+		if best == nil { // nothing of the book can be fished: it is its own measure
+			best = o
+		}
+		if o.on.best == nil {
+			o.on.best = best
+		}
+		o.on.yardstick = best
+		o.value = o.on.value + math.Min(o.taken-best.taken, 0)
+	}
+}
+
+// split of a list by what is in the kit: what is not is beyond it. Without a kit, or with nothing
+// of it to be used, all is one list.
+func (r *ranking) split(q *Question) (list, beyond []rankedOption) {
+	if q.Kit.Empty() {
+		return r.list, nil
+	}
+	for _, o := range r.list {
+		if o.owned != nil {
+			list = append(list, o)
+		} else {
+			beyond = append(beyond, o)
+		}
+	}
+	if len(list) == 0 {
+		return beyond, nil
+	}
+	return list, beyond
+}
+
+// varied picks so many of a list that differ in kind, as far as there are kinds: three colours of one
+// lure are one piece of advice. What is left is the rest; both keep their order.
+func varied(list []rankedOption, most int) (picked, left []rankedOption) {
+	seen, take := map[string]bool{}, make([]bool, len(list))
+	n := 0
+	for _, again := range []bool{false, true} {
+		for i := range list {
+			if n < most && !take[i] && (again || !seen[list[i].offering.Kind]) {
+				take[i], seen[list[i].offering.Kind] = true, true
+				n++
+			}
+		}
+	}
+	for i := range list {
+		if take[i] {
+			picked = append(picked, list[i])
+		} else {
+			left = append(left, list[i])
+		}
+	}
+	return picked, left
+}
+
+// usual thing on the hook on a mark: what the middle one of the offerings is worth, as a share of
+// the best.
+func usual(on *standing) float64 {
+	var shares []float64
+	for _, v := range on.offered {
+		shares = append(shares, math.Exp(v-on.best.taken))
+	}
+	if len(shares) == 0 {
+		return 0
+	}
+	slices.Sort(shares)
+	return shares[len(shares)/2]
+}
+
+// weighing of presentations, with room that is used again.
+type weighing struct {
+	q         *Question
+	presented playbook.Presented
+	rules     []playbook.Weighed
+}
+
+// weigh the rules about what is offered for a presentation.
+func (w *weighing) weigh(p *presentation, on *standing) []playbook.Weighed {
+	p.present(on, &w.presented)
+	w.rules = on.here.Weigh(&w.presented, w.rules)
+	return w.rules
+}
+
+// taken is what they come to. What is not known is the same for all and left out.
+func (w *weighing) taken(p *presentation, on *standing) float64 {
+	sum := 0.0
+	rules := w.weigh(p, on)
+	for i := range rules {
+		sum += w.q.Belief.Mean(rules[i].Rule) * rules[i].Mean(0)
+	}
+	return sum
+}
+
+// contrast of a presentation with an ordinary spell.
+func (q *Question) contrast(o *rankedOption) *rate.Contrast {
+	c := rate.NewContrast(q.Belief, len(q.Book.Rules))
+	none := [conditions.Scenarios]float64{}
+	byRule := func(list []playbook.Weighed) []*[conditions.Scenarios]float64 {
+		out := make([]*[conditions.Scenarios]float64, len(q.Book.Rules))
+		for i := range list {
+			out[list[i].Rule] = &list[i].W
+		}
+		return out
+	}
+	untaken := byRule(o.on.untaken)
+	mine := byRule((&weighing{q: q}).weigh(&o.presentation, o.on))
+	best := byRule((&weighing{q: q}).weigh(&o.on.yardstick.presentation, o.on.yardstick.on))
+	for _, r := range q.Book.About(q.Target.ID) {
+		part := q.Book.Rules[r].Part
+		w, against := untaken[r], &none
+		if part == playbook.Taken {
+			w = mine[r]
+			if b := best[r]; b != nil {
+				against = b
+			}
+		} else if mean := o.on.ordinary.Rules[r]; mean != 0 {
+			against = &[conditions.Scenarios]float64{}
+			for k := range against {
+				against[k] = mean
+			}
+		}
+		if w == nil {
+			w = &none
+		}
+		if w != against {
+			c.Add(part, r, w, against)
+		}
+	}
+	taken := o.taken - o.on.yardstick.taken
+	c.Bound(math.Min(ordinary.MostAbsent(o.on.absence)+math.Min(taken, 0), c.Log()-math.Max(taken, 0)))
+	// That the best cannot be fished on a mark is a fault of the mark; nothing is taken better than
+	// the best of the book, whatever finish one gives it.
+	c.Shift(math.Max(o.on.best.taken-o.on.yardstick.taken, taken), playbook.Taken, playbook.There)
+	return c
+}

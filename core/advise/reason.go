@@ -1,0 +1,145 @@
+package advise
+
+import (
+	"cmp"
+	"math"
+	"slices"
+
+	"greypebble/core/playbook"
+)
+
+// Reason is one factor of an edge: what a family of rules says of one part of it, in the words of
+// the rule that says most.
+type Reason struct {
+	Part, Family string
+	// Rule that says most, and its sentence: of what is missing where an ordinary spell has it.
+	Rule, Says string
+	Factor     float64
+	// Applies is how far that rule applies, 0…1, after sharing with its family; Ordinary, how far
+	// in an ordinary spell, of what is taken by the best of the book.
+	Applies, Ordinary float64
+	// From the playbook; empty for what is left over.
+	Idea, Origin, Effect, Certainty, School string
+	// Rules of the family that have a say, largest first.
+	Rules []RuleReason
+}
+
+// RuleReason is one rule's share of a reason.
+type RuleReason struct {
+	Rule, Says                string
+	Factor, Applies, Ordinary float64
+}
+
+// Plus is a rule that speaks for what is offered, whatever else could be.
+type Plus struct {
+	Rule, Says string
+	Factor     float64
+}
+
+// Names of the reasons that are no rule's.
+const (
+	// RestRule is all that is too little to be told apart.
+	RestRule = "rest"
+	// AbsentRule holds down what nothing makes up for.
+	AbsentRule = "absent"
+)
+
+// tells is the factor a reason must have to be told apart, either way.
+var tells = math.Log(1.015)
+
+// reasons of a choice, largest first, what is left over last. Their product is the edge.
+func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
+	groups := map[string]*Reason{}
+	var order []string
+	w := q.weights(o)
+	rest := 0.0
+	for _, r := range q.Book.About(q.Target.ID) {
+		log := q.Belief.Mean(r) * c.contrast.Rules[r]
+		if log == 0 {
+			continue
+		}
+		rule := &q.Book.Rules[r]
+		key := rule.Part.String() + " " + rule.Family
+		g := groups[key]
+		if g == nil {
+			g = &Reason{Part: rule.Part.String(), Family: rule.Family, Factor: 1}
+			groups[key] = g
+			order = append(order, key)
+		}
+		g.Factor *= math.Exp(log)
+		says := rule.Says
+		if c.contrast.Rules[r] < 0 {
+			says = rule.Missing(&o.on.facts[0])
+		}
+		g.Rules = append(g.Rules, RuleReason{rule.ID, says, math.Exp(log), w[r], w[r] - c.contrast.Rules[r]})
+	}
+	var out []Reason
+	for _, key := range order {
+		g := groups[key]
+		if math.Abs(math.Log(g.Factor)) < tells || !q.lead(g) {
+			rest += math.Log(g.Factor)
+			continue
+		}
+		out = append(out, *g)
+	}
+	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
+	if b := c.contrast.Bounded(); b != 1 {
+		out = append(out, Reason{Part: playbook.There.String(), Rule: AbsentRule, Says: "Nothing makes up for fish that are not here",
+			Factor: b, Applies: 1})
+	}
+	if rest != 0 {
+		out = append(out, Reason{Rule: RestRule, Says: "All else, near enough as usual", Factor: math.Exp(rest), Applies: 1})
+	}
+	return out
+}
+
+// lead finds the rule of a reason that says most, the way the reason goes; false where none of
+// them has words for it.
+func (q *Question) lead(g *Reason) bool {
+	slices.SortStableFunc(g.Rules, func(a, b RuleReason) int {
+		return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor)))
+	})
+	for i := range g.Rules {
+		r := &g.Rules[i]
+		if (r.Factor > 1) != (g.Factor > 1) || r.Says == "" {
+			continue
+		}
+		rule, _ := q.Book.Rule(r.Rule)
+		g.Rule, g.Says, g.Applies, g.Ordinary = r.Rule, r.Says, r.Applies, r.Ordinary
+		g.Idea, g.Origin, g.Effect, g.Certainty = rule.Idea, rule.Origin, rule.Effect, rule.Certainty
+		if rule.School != "" {
+			g.School = q.Book.SaysPosition(rule.School)
+		}
+		return true
+	}
+	return false
+}
+
+// weights of all rules for a presentation, mean over the scenarios.
+func (q *Question) weights(o *rankedOption) []float64 {
+	out := make([]float64, len(q.Book.Rules))
+	for i := range o.on.untaken {
+		w := &o.on.untaken[i]
+		out[w.Rule] = w.Mean(o.on.ordinary.Rules[w.Rule])
+	}
+	taken := (&weighing{q: q}).weigh(&o.presentation, o.on)
+	for i := range taken {
+		out[taken[i].Rule] = taken[i].Mean(0)
+	}
+	return out
+}
+
+// forIt lists what of the offering holds here, strongest first.
+func (q *Question) forIt(o *rankedOption) []Plus {
+	taken := slices.Clone((&weighing{q: q}).weigh(&o.presentation, o.on))
+	worth := func(w *playbook.Weighed) float64 { return q.Belief.Mean(w.Rule) * w.Mean(0) }
+	slices.SortStableFunc(taken, func(a, b playbook.Weighed) int { return cmp.Compare(worth(&b), worth(&a)) })
+	var out []Plus
+	for i := range taken {
+		if worth(&taken[i]) > tells {
+			r := &q.Book.Rules[taken[i].Rule]
+			out = append(out, Plus{r.ID, r.Says, math.Exp(worth(&taken[i]))})
+		}
+	}
+	return out
+}

@@ -1,0 +1,86 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { App, Button, InputNumber } from 'antd';
+import { useState } from 'react';
+import { api, type Limit } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
+
+type Own = Record<string, { think: number | null; do_not: number | null }>;
+
+/** Going or not: where one thinks again and where one does not go, by manner. */
+export function Limits() {
+  const invalidate = useInvalidate();
+  const { message } = App.useApp();
+  const limits = useQuery({ queryKey: keys.limits, queryFn: api.limits });
+  const [changed, setChanged] = useState<Own>({});
+  const save = useMutation({
+    mutationFn: (own: Own) => api.putLimits(Object.entries(own).map(([id, l]) => ({ id, ...l }))),
+    onSuccess: () => {
+      setChanged({});
+      void message.success('Your limits are kept.');
+      return invalidate('limits');
+    },
+    onError: (e) => void message.error(e.message),
+  });
+  if (!limits.data) return null;
+  const list = limits.data.limits;
+  const own: Own = {
+    ...Object.fromEntries(list.filter((l) => l.own).map((l) => [l.id, { think: l.think, do_not: l.do_not }])),
+    ...changed,
+  };
+  const now = (l: Limit) => changed[l.id] ?? { think: l.think, do_not: l.do_not };
+  return (
+    <section className="panel limits" id="limits">
+      <h2>Going or not</h2>
+      <p className="quiet">{limits.data.basis} An empty field stands for never.</p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">By manner</th>
+            <th scope="col">Think again</th>
+            <th scope="col">Do not go</th>
+            <th scope="col">
+              <span className="quiet small">usual</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {list.map((l, i) => (
+            <tr key={l.id}>
+              <th scope="row">
+                {l.manner !== list[i - 1]?.manner && <span className="small quiet">{l.manner}</span>}
+                {l.says} {l.falls ? 'at or under' : 'at or over'}
+              </th>
+              {(['think', 'do_not'] as const).map((step) => (
+                <td key={step}>
+                  <InputNumber
+                    aria-label={`${l.says}, ${l.manner}: ${step === 'think' ? 'think again' : 'do not go'}`}
+                    min={0}
+                    max={l.most}
+                    step={0.1}
+                    suffix={l.unit}
+                    value={now(l)[step]}
+                    onChange={(v) => setChanged({ ...changed, [l.id]: { ...now(l), [step]: v } })}
+                  />
+                </td>
+              ))}
+              <td className="quiet small">
+                {l.house_think ?? 'never'}, {l.house_do_not ?? 'never'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="limits-acts">
+        <Button
+          type="primary"
+          disabled={Object.keys(changed).length === 0}
+          loading={save.isPending}
+          onClick={() => save.mutate(own)}
+        >
+          Keep my limits
+        </Button>
+        {list.some((l) => l.own) && <Button onClick={() => save.mutate({})}>Back to the usual</Button>}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,20 @@
+import type { Advice } from '../api/client';
+
+/** What speaks against going, before anything else: what not to do, then what to think about again. */
+export function Going({ advice, shut }: { advice: Advice; shut?: string }) {
+  const grave = advice.cautions.filter((c) => c.severity !== 'note');
+  if (grave.length === 0) return null;
+  return (
+    <div className={advice.gravest === 'do not' ? 'going do-not' : 'going'} role="alert">
+      {grave.map((c) => (
+        <p key={c.id + c.says} className={c.severity === 'do not' ? 'caution grave' : 'caution'}>
+          <b>{c.severity === 'do not' ? 'Do not go. ' : 'Think again. '}</b>
+          {c.id === 'way' && shut ? shut : c.says}
+        </p>
+      ))}
+      <p className="quiet small">
+        By your limits in Set-up. Local rules, lifeguards and harbour masters come first.
+      </p>
+    </div>
+  );
+}
