@@ -4,7 +4,7 @@ PORT ?= 8080
 DATA ?= data
 BIN  := bin/greypebble
 
-.PHONY: help demo test unit dev bench load soak shots fmt build ui api lint check-api go-test e2e clean
+.PHONY: help demo test unit dev bench review load soak shots fmt build ui api lint check-api go-test e2e clean
 
 help: ## what can be made
 	@grep -hE '^[a-z0-9-]+:.*## ' $(MAKEFILE_LIST) | awk -F':.*## ' '{printf "  %-10s %s\n", $$1, $$2}'
@@ -79,6 +79,9 @@ dev: ui/node_modules/.stamp ## live reload of the interface on port 5173, the se
 
 bench: ui/node_modules/.stamp ## one figure a line: name value unit
 	@go run ./bench
+
+review: ## the answers to all cases of the trade, on one page: docs/review.md
+	@go run ./bench/review
 
 load: build ## how long people wait when 50, then 200 use it at once
 	go build -o bin/load ./bench/load

@@ -104,6 +104,8 @@ func (o *options) refuse(f *playbook.Offering, why string) {
 func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) string {
 	sys := o.q.Units
 	switch {
+	case rig.Trolled() && o.m.Spot.Access.Manner != ground.Boat:
+		return "trolling wants a boat"
 	case !rig.UsedAt(o.m.Spot.Place):
 		return fmt.Sprintf("%s is not for a %s", prose.LowerFirst(rig.Name), o.m.Spot.Place)
 	case depthM < rig.MinDepthM:

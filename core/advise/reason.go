@@ -45,7 +45,7 @@ const (
 )
 
 // tells is the factor a reason must have to be told apart, either way.
-var tells = math.Log(1.015)
+var tells = math.Log(1.03)
 
 // reasons of a choice, largest first, what is left over last. Their product is the edge.
 func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {

@@ -93,30 +93,26 @@ func (s Shore) Spot() (*spot.Spot, error) {
 	return sp, nil
 }
 
-// tide whose stage at the moment is the one asked for: the phase of its one constituent is tried.
+// tide whose stage at the moment is the one asked for: one constituent, its phase turned to suit.
 func (s *Shore) tide() (*tide.Harmonics, error) {
 	a := s.RangeM / 2
-	want, rising := -math.Cos(math.Pi*s.Elapsed), 1.0
+	of := func(phase float64) (*tide.Harmonics, error) {
+		return tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: a, PhaseDeg: phase}}, lowestM+a)
+	}
+	h, err := of(0)
+	if err != nil {
+		return nil, err
+	}
+	speed, err := tide.Speed("M2")
+	if err != nil {
+		return nil, err
+	}
+	now := math.Atan2(-h.Rate(s.Time)/(speed*math.Pi/180), h.Level(s.Time)-lowestM-a)
+	want := math.Pi * (1 + s.Elapsed) // from low water
 	if s.Ebb {
-		want, rising = -want, -1
+		want = math.Pi * s.Elapsed
 	}
-	var best *tide.Harmonics
-	off := math.Inf(1)
-	for g := range 360 {
-		h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: a, PhaseDeg: float64(g)}}, lowestM+a)
-		if err != nil {
-			return nil, err
-		}
-		rate := h.Rate(s.Time)
-		d := math.Abs((h.Level(s.Time)-lowestM-a)/a - want)
-		if rate*rising < 0 {
-			d++
-		}
-		if d < off {
-			best, off = h, d
-		}
-	}
-	return best, nil
+	return of(math.Mod((now-want)*180/math.Pi+720, 360))
 }
 
 func (s *Shore) readings() conditions.Readings {

@@ -1,17 +1,21 @@
 package ordinary
 
-import "greypebble/core/ground"
+import (
+	"slices"
 
-// mark as it usually is at a kind of place: its elevation is in metres above mean low water of
-// springs, which stands 1.5 m below mean high water.
-type mark struct {
-	kind       ground.MarkKind
-	bottom     string
-	elevationM float64
+	"greypebble/core/ground"
+)
+
+// Mark as it usually is at a kind of place.
+type Mark struct {
+	Kind   ground.MarkKind
+	Bottom string
+	// ElevationM above mean low water of springs, which stands 1.5 m below mean high water.
+	ElevationM float64
 }
 
 // usualMarks of each kind of place: common practice, no source.
-var usualMarks = map[string][]mark{
+var usualMarks = map[string][]Mark{
 	"oyster bar":     {{ground.Crest, "shell", 0.6}, {ground.EdgeMark, "shell", 0}, {ground.Channel, "mud", -1.6}},
 	"grass flat":     {{ground.Flat, "grass", -0.3}, {ground.Hole, "sand", -0.9}, {ground.EdgeMark, "grass", -0.6}},
 	"mud flat":       {{ground.Flat, "mud", 0.2}, {ground.EdgeMark, "mud", -0.4}, {ground.Channel, "mud", -2}},
@@ -36,11 +40,14 @@ var usualMarks = map[string][]mark{
 var openWater = map[string]bool{"surf beach": true, "pier": true, "jetty": true, "rocky shore": true, "reef": true, "ledge": true}
 
 // crests stand at these elevations where a place has one.
-func crestOf(marks []mark) (elevationM float64, has bool) {
+func crestOf(marks []Mark) (elevationM float64, has bool) {
 	for _, m := range marks {
-		if (m.kind == ground.Crest || m.kind == ground.Bar) && (!has || m.elevationM > elevationM) {
-			elevationM, has = m.elevationM, true
+		if (m.Kind == ground.Crest || m.Kind == ground.Bar) && (!has || m.ElevationM > elevationM) {
+			elevationM, has = m.ElevationM, true
 		}
 	}
 	return elevationM, has
 }
+
+// UsualMarks of a kind of place.
+func UsualMarks(place string) []Mark { return slices.Clone(usualMarks[place]) }

@@ -214,12 +214,12 @@ const shallowest = 0.3
 func (s *spell) onMark(f *playbook.Facts, level, light, secchi float64) {
 	marks := usualMarks[s.place]
 	k := marks[s.mark%len(marks)]
-	for i := 0; level-k.elevationM < shallowest && i < len(marks); i++ {
+	for i := 0; level-k.ElevationM < shallowest && i < len(marks); i++ {
 		k = marks[(s.mark+i)%len(marks)]
 	}
-	depth := math.Max(level-k.elevationM, shallowest)
-	f.Say(playbook.MarkKind, string(k.kind))
-	f.Say(playbook.Bottom, k.bottom)
+	depth := math.Max(level-k.ElevationM, shallowest)
+	f.Say(playbook.MarkKind, string(k.Kind))
+	f.Say(playbook.Bottom, k.Bottom)
 	f.Measure[playbook.Depth] = depth
 	if e, has := crestOf(marks); has {
 		f.Measure[playbook.CrestDepth] = level - e

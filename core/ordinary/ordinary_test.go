@@ -39,9 +39,9 @@ func TestEveryKindOfPlaceHasItsMarks(t *testing.T) {
 	for _, p := range ground.Places {
 		require.NotEmpty(t, usualMarks[p], p)
 		for _, m := range usualMarks[p] {
-			_, err := ground.ParseMarkKind(string(m.kind))
+			_, err := ground.ParseMarkKind(string(m.Kind))
 			assert.NoError(t, err)
-			assert.True(t, ground.KnownBottom(m.bottom))
+			assert.True(t, ground.KnownBottom(m.Bottom))
 		}
 	}
 }
@@ -84,5 +84,19 @@ func BenchmarkOf(b *testing.B) {
 	k := book(b)
 	for b.Loop() {
 		means(k, &k.Targets[0], Points)
+	}
+}
+
+// Whatever an ordinary spell has enough of to be missed has words for being missed.
+func TestWhatCanBeMissedHasWordsForIt(t *testing.T) {
+	b := book(t)
+	for i := range b.Targets {
+		w := Of(b, &b.Targets[i])
+		for _, r := range b.About(b.Targets[i].ID) {
+			k := &b.Rules[r]
+			if k.Part != playbook.Taken && k.Prior.Mean > 0 && w[r]*k.Prior.Mean > 0.03 {
+				assert.NotEmpty(t, k.Lacks, "%s for %s", k.ID, b.Targets[i].ID)
+			}
+		}
 	}
 }

@@ -44,6 +44,12 @@ func factsOf(t testing.TB, b *Book, text string) *Facts {
 		require.True(t, ok, part)
 		if w := slices.IndexFunc(words[:], func(w wordOf) bool { return w.name == key }); w >= 0 {
 			vocabulary := words[w].vocabulary
+			if Word(w) == RigID {
+				r, known := b.Rig(value)
+				require.True(t, known, value)
+				f.Word[RigID] = r.bit
+				continue
+			}
 			if Word(w) == OfferingID {
 				o, known := b.Offering(value)
 				require.True(t, known, value)

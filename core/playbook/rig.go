@@ -90,6 +90,11 @@ var hookPatterns = []string{"circle", "J", "weedless", "treble", "double"}
 // sinkers a rig may carry.
 var sinkerShapes = []string{"egg", "bank", "pyramid", "grip"}
 
+// Trolled says that it is pulled behind a boat, whichever way.
+func (r *Rig) Trolled() bool {
+	return !slices.ContainsFunc(r.Ways, func(w Way) bool { return w.Style != "troll" })
+}
+
 // UsedAt says whether the rig is used at a kind of place.
 func (r *Rig) UsedAt(place string) bool {
 	return len(r.places) == 0 || slices.Contains(r.places, place)
