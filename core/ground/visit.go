@@ -18,11 +18,13 @@ type Visit struct {
 	// SureFrom and SureUntil hold even if the water stands off the prediction by
 	// what is not known of it; both zero when no time is sure.
 	SureFrom, SureUntil time.Time
-	// BestFrom and BestUntil: most marks are worth a cast at once. Zero where that is the
-	// visit's own end, and both where no mark is.
+	// BestFrom and BestUntil: most marks are worth a cast at once, at a time one goes for and that is
+	// sure. Zero where that is the visit's own end, and both where no mark is.
 	BestFrom, BestUntil time.Time
 	// Marks worth a cast at best.
 	Marks int
+	// Behind: the flood comes in behind one.
+	Behind bool
 	// begins with the window, or with the interval that was asked about.
 	begins time.Time
 }
@@ -37,6 +39,10 @@ type Plan struct {
 	Light []Window
 	// Allowed, if not nil, are the times no rule closes the spot.
 	Allowed []Window
+	// BestIn, if not nil, are the times one goes for: by day, around low water on a ledge.
+	BestIn []Window
+	// Behind says that the flood comes in behind one.
+	Behind bool
 }
 
 // Usual uncertainties of a level, metres: weather moves the water by so much
@@ -77,7 +83,7 @@ func (a Access) Visits(c *tide.Curve, marks []Mark, p Plan) []Visit {
 	var out []Visit
 	for _, w := range open {
 		begin, end := latest(w.Opens, from), w.Closes
-		v := Visit{Window: w, begins: begin}
+		v := Visit{Window: w, begins: begin, Behind: p.Behind && !w.Closes.IsZero() && c.Rate(w.Closes) > 0}
 		if end.IsZero() {
 			end = to
 		} else {
@@ -88,8 +94,10 @@ func (a Access) Visits(c *tide.Curve, marks []Mark, p Plan) []Visit {
 			end = v.BeOutBy
 		}
 		v.SureFrom, v.SureUntil = longest(sure, begin, end)
-		v.best(c, marks, begin, end)
-		v.forgetEdges(begin, end)
+		if v.SureUntil.After(v.SureFrom) {
+			v.best(c, marks, Window{Opens: v.SureFrom, Closes: v.SureUntil}, p.BestIn)
+			v.forgetEdges(begin, end)
+		}
 		out = append(out, v)
 	}
 	return out
@@ -109,8 +117,19 @@ func longest(windows []Window, from, to time.Time) (a, b time.Time) {
 	return a, b
 }
 
-// best finds the longest time with most marks worth a cast.
-func (v *Visit) best(c *tide.Curve, marks []Mark, from, to time.Time) {
+// best finds the longest time with most marks worth a cast, within a sure window and, where they are
+// told, the times one goes for.
+func (v *Visit) best(c *tide.Curve, marks []Mark, sure Window, in []Window) {
+	within := []Window{sure}
+	if in != nil {
+		within = Both(within, in)
+	}
+	for _, w := range within {
+		v.bestWithin(c, marks, w.Opens, w.Closes)
+	}
+}
+
+func (v *Visit) bestWithin(c *tide.Curve, marks []Mark, from, to time.Time) {
 	type change struct {
 		at time.Time
 		by int
@@ -187,6 +206,9 @@ func (v Visit) Says(zone *time.Location) string {
 		parts = append(parts, "stays open as far as was asked")
 	default:
 		parts = append(parts, fmt.Sprintf("be out by %s: at %s %s", at(v.BeOutBy), at(v.Closes), v.ClosedBy))
+		if v.Behind {
+			parts = append(parts, "and the flood comes in behind you")
+		}
 	}
 	s := strings.Join(parts, ", ") + "."
 	return strings.ToUpper(s[:1]) + s[1:]

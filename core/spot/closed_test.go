@@ -34,13 +34,13 @@ func TestASeasonClosesTheSpot(t *testing.T) {
 		was := spot.GateAt(plain, at).Open
 		assert.Equal(t, was && at.Before(midnight), spot.GateAt(closed, at).Open, at)
 	}
-	for _, v := range s.Visits(c, 0, false) {
+	for _, v := range s.Visits(c, 0, spot.AnyHour) {
 		assert.False(t, v.Closes.IsZero() || v.Closes.After(midnight), "a visit goes on into the season: %s", v.Says(zone))
 	}
 	after := over(midnight, midnight.AddDate(0, 0, 3))
 	assert.Empty(t, s.Open(after))
-	assert.Empty(t, s.Visits(after, 0, false))
-	assert.Equal(t, "Nursery closes it all that time.", s.NoVisit(after, 0, false))
+	assert.Empty(t, s.Visits(after, 0, spot.AnyHour))
+	assert.Equal(t, "Nursery closes it all that time.", s.NoVisit(after, 0, spot.AnyHour))
 	title, says := s.SayWay(s.Open(after), midnight.Add(time.Hour), zone)
 	assert.Equal(t, "Closed by Nursery", title)
 	assert.Equal(t, "Its rule holds from 1 November to 28 February.", says)
@@ -62,8 +62,8 @@ func TestWhyThereIsNoVisit(t *testing.T) {
 	dusk := time.Date(2026, 11, 20, 0, 0, 0, 0, time.UTC) // night there
 	c, err := tide.Over(s.Tide, dusk, dusk.Add(6*time.Hour))
 	require.NoError(t, err)
-	require.NotEmpty(t, s.Visits(c, 0, false))
-	assert.Empty(t, s.Visits(c, 0, true))
-	assert.Equal(t, "The way is open only in the dark.", s.NoVisit(c, 20*time.Minute, true), "not the margin's doing")
-	assert.Equal(t, "No time is long enough for that margin.", s.NoVisit(c, 23*time.Hour, false))
+	require.NotEmpty(t, s.Visits(c, 0, spot.AnyHour))
+	assert.Empty(t, s.Visits(c, 0, spot.ByDay))
+	assert.Equal(t, "The way is open only in the dark.", s.NoVisit(c, 20*time.Minute, spot.ByDay), "not the margin's doing")
+	assert.Equal(t, "No time is long enough for that margin.", s.NoVisit(c, 23*time.Hour, spot.AnyHour))
 }

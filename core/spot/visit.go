@@ -1,38 +1,88 @@
 package spot
 
 import (
+	"math"
 	"time"
 
 	"greypebble/core/ground"
 	"greypebble/core/tide"
 )
 
+// Light one goes by.
+type Light int
+
+const (
+	// AnyHour, the best by day.
+	AnyHour Light = iota
+	// ByDay only, between civil dawn and dusk.
+	ByDay
+	// NightToo: the best may lie in the dark.
+	NightToo
+)
+
 // Visits to the spot within a curve's interval: when one can be there, when it is best
-// and when to be out. margin is how long before the way shuts one wants to be out;
-// daylight keeps them between civil dawn and dusk.
-func (s *Spot) Visits(c *tide.Curve, margin time.Duration, daylight bool) []ground.Visit {
+// and when to be out. margin is how long before the way shuts one wants to be out.
+func (s *Spot) Visits(c *tide.Curve, margin time.Duration, light Light) []ground.Visit {
 	from, to := c.Interval()
 	plan := ground.Plan{Margin: margin, UncertainM: ground.Uncertainty(s.SurgeAt(from)), Allowed: s.allowed(from, to)}
-	if daylight {
-		plan.Light = []ground.Window{}
-		for _, w := range s.Observer().Twilit(from, to) {
-			plan.Light = append(plan.Light, ground.Window{Opens: w.From, Closes: w.To})
+	day := []ground.Window{}
+	for _, w := range s.Observer().Twilit(from, to) {
+		day = append(day, ground.Window{Opens: w.From, Closes: w.To})
+	}
+	switch light {
+	case ByDay:
+		plan.Light = day
+	case AnyHour:
+		plan.BestIn = day
+	case NightToo:
+	}
+	if s.lowLedge() {
+		plan.Behind = true
+		if around := aroundLows(c); plan.BestIn == nil {
+			plan.BestIn = around
+		} else {
+			plan.BestIn = ground.Both(plan.BestIn, around)
 		}
 	}
 	return s.Access.Visits(c, s.Marks, plan)
 }
 
+// lowLedge says that one walks out on rock that low water opens.
+func (s *Spot) lowLedge() bool {
+	dry := s.Access.Manner == ground.OnFoot || s.Access.Manner == ground.Wading
+	level := math.Min(s.Access.In.ElevationM, s.Access.Out.ElevationM)
+	return dry && (s.Place == "rocky shore" || s.Place == "ledge" || s.Place == "reef") && level < s.Tide.MeanLevel()
+}
+
+// Around low water a ledge is fished: from an hour before it to half an hour after, the first of the
+// flood, which comes in fast (common practice, no source).
+const (
+	beforeLow = time.Hour
+	afterLow  = 30 * time.Minute
+)
+
+func aroundLows(c *tide.Curve) []ground.Window {
+	out := []ground.Window{}
+	for _, k := range c.Turns() {
+		if k.Kind == tide.Low {
+			out = append(out, ground.Window{Opens: k.Time.Add(-beforeLow), Closes: k.Time.Add(afterLow)})
+		}
+	}
+	return out
+}
+
 // NoVisit says why there is no visit within a curve's interval under a plan that found none.
-func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, daylight bool) string {
+func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, light Light) string {
+	daylight := light == ByDay
 	from, to := c.Interval()
 	switch {
 	case len(s.allowed(from, to)) == 0:
 		return s.Closing(from).Name + " closes it all that time."
 	case len(s.Open(c)) == 0:
 		return "There is no getting in and back in all that time."
-	case daylight && len(s.Visits(c, 0, true)) == 0:
+	case daylight && len(s.Visits(c, 0, ByDay)) == 0:
 		return "The way is open only in the dark."
-	case margin > 0 && daylight && len(s.Visits(c, margin, false)) > 0:
+	case margin > 0 && daylight && len(s.Visits(c, margin, AnyHour)) > 0:
 		return "By day no time is long enough for that margin."
 	}
 	return "No time is long enough for that margin."

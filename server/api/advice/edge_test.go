@@ -132,3 +132,24 @@ func TestLimitsToGoing(t *testing.T) {
 	require.Equal(t, http.StatusOK, wren.Do("PUT", "/limits", object{"limits": []object{}}, nil))
 	assert.Equal(t, before, gravest())
 }
+
+// Case 12 of the trade: what else an angler has, and where, changes nothing of what a place is worth.
+func TestSpotsElsewhereChangeNothing(t *testing.T) {
+	wren := kit.Fresh(t, "wren")
+	ask := object{"spot_id": wren.ID("Kettle Bar"), "targets": []string{"red-drum", "spotted-seatrout"}, "time": "2026-11-20T15:00:00Z",
+		"most": 20}
+	edges := func() (out []float64) {
+		var a struct{ Choices []struct{ Edge float64 } }
+		require.Equal(t, http.StatusOK, wren.Do("POST", "/advise", ask, &a))
+		for _, c := range a.Choices {
+			out = append(out, c.Edge)
+		}
+		return out
+	}
+	before := edges()
+	gpx := `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1" creator="x">` +
+		`<wpt lat="31.25" lon="-45.05"><name>Far Post</name></wpt></gpx>`
+	require.Equal(t, http.StatusOK, wren.Do("POST", "/interchange/import?format=gpx&place=pier&water_id="+wren.ID("Sedge Sound"), gpx, nil))
+	require.Contains(t, wren.Spots(), "Far Post")
+	assert.Equal(t, before, edges())
+}

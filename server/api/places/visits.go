@@ -8,6 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"greypebble/core/ground"
+	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/interchange/calendar"
 	"greypebble/server/api/web"
@@ -21,6 +22,7 @@ type visitsInput struct {
 	To        time.Time `query:"to" doc:"three days on if left out"`
 	MarginMin float64   `query:"margin_min" minimum:"0" maximum:"720" doc:"minutes to be out before the way shuts"`
 	Daylight  bool      `query:"daylight" doc:"only from civil dawn to civil dusk"`
+	Night     bool      `query:"night" doc:"the best may lie in the dark; by day if left out"`
 }
 
 type visitOut struct {
@@ -113,8 +115,15 @@ func (s service) visits(ctx context.Context, as *web.Scope, in *visitsInput) (sp
 		return nil, nil, "", err
 	}
 	margin := time.Duration(in.MarginMin * float64(time.Minute))
-	if visits = sp.Visits(c, margin, in.Daylight); len(visits) == 0 {
-		why = sp.NoVisit(c, margin, in.Daylight)
+	light := spot.AnyHour
+	switch {
+	case in.Daylight:
+		light = spot.ByDay
+	case in.Night:
+		light = spot.NightToo
+	}
+	if visits = sp.Visits(c, margin, light); len(visits) == 0 {
+		why = sp.NoVisit(c, margin, light)
 	}
 	return sp, visits, why, nil
 }

@@ -188,7 +188,7 @@ export const api = {
     ),
   visits: (
     id: string,
-    query: { from: string; to: string; margin_min: number; daylight: boolean },
+    query: { from: string; to: string; margin_min: number; daylight: boolean; night: boolean },
     signal?: AbortSignal,
   ) => settle(client.GET('/v1/spots/{id}/visits', { params: { path: { id }, query }, signal })),
   shelter: (id: string, wind_ms: number, signal?: AbortSignal) =>

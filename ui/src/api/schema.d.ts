@@ -9774,6 +9774,8 @@ export interface operations {
                 margin_min?: number;
                 /** @description only from civil dawn to civil dusk */
                 daylight?: boolean;
+                /** @description the best may lie in the dark; by day if left out */
+                night?: boolean;
             };
             header?: never;
             path: {
@@ -9841,6 +9843,8 @@ export interface operations {
                 margin_min?: number;
                 /** @description only from civil dawn to civil dusk */
                 daylight?: boolean;
+                /** @description the best may lie in the dark; by day if left out */
+                night?: boolean;
             };
             header?: never;
             path: {
@@ -9908,6 +9912,8 @@ export interface operations {
                 margin_min?: number;
                 /** @description only from civil dawn to civil dusk */
                 daylight?: boolean;
+                /** @description the best may lie in the dark; by day if left out */
+                night?: boolean;
             };
             header?: never;
             path: {

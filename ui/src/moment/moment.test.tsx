@@ -164,14 +164,14 @@ describe('what the angler says', () => {
 describe('how one goes', () => {
   it('is remembered, and asked with', async () => {
     await opened();
-    expect(going.plan).toEqual({ margin: 20, daylight: false });
-    act(() => going.setPlan({ margin: 60, daylight: true }));
+    expect(going.plan).toEqual({ margin: 20, daylight: false, night: false });
+    act(() => going.setPlan({ margin: 60, daylight: true, night: false }));
     await waitFor(() =>
       expect(vi.mocked(api.visits).mock.calls.at(-1)![1]).toMatchObject({ margin_min: 60, daylight: true }),
     );
     cleanup();
     await opened();
-    expect(going.plan).toEqual({ margin: 60, daylight: true });
+    expect(going.plan).toEqual({ margin: 60, daylight: true, night: false });
   });
   it('begins anew where what was remembered is broken', async () => {
     localStorage.setItem('greypebble.plan', '{');

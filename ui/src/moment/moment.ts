@@ -10,6 +10,8 @@ export type Said = { kind: Kind; value?: number; word?: string };
 export interface Plan {
   margin: number;
   daylight: boolean;
+  /** The best may lie in the dark. */
+  night: boolean;
 }
 export type Overrides = Partial<Record<Kind, Override>>;
 

@@ -7,12 +7,12 @@ const planKey = 'greypebble.plan';
 /** Visits are shown for so long from the ribbon's beginning. */
 const visitHours = 84;
 const none: Going['visits'] = [];
-const first: Plan = { margin: 20, daylight: false };
+const first: Plan = { margin: 20, daylight: false, night: false };
 
 function stored(): Plan {
   try {
     const p = JSON.parse(localStorage.getItem(planKey) ?? '') as Partial<Plan>;
-    return { margin: Number(p.margin) || 0, daylight: !!p.daylight };
+    return { margin: Number(p.margin) || 0, daylight: !!p.daylight, night: !!p.night };
   } catch {
     return first;
   }
@@ -31,6 +31,7 @@ export function useGoingState(spotId: string, from: number): Going {
           to: new Date(from + visitHours * 3600_000).toISOString(),
           margin_min: plan.margin,
           daylight: plan.daylight,
+          night: plan.night,
         },
         signal,
       ),

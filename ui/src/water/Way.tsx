@@ -1,8 +1,13 @@
-import { Checkbox, Select } from 'antd';
+import { Select } from 'antd';
 import { day } from '../format/time';
 import { useGoing, useMoment, usePlace } from '../moment/moment';
 
 const margins = [0, 10, 20, 30, 45, 60, 90];
+const hours = [
+  { value: 'any', label: 'best by day' },
+  { value: 'day', label: 'by day only' },
+  { value: 'night', label: 'night too' },
+];
 
 /** The visits of the days ahead in words: opens, best, be out by; with the angler's own margin. */
 export function Way() {
@@ -15,6 +20,7 @@ export function Way() {
   const calendar = new URLSearchParams({
     margin_min: String(going.plan.margin),
     daylight: String(going.plan.daylight),
+    night: String(going.plan.night),
     from: new Date(here.now).toISOString(),
     to: new Date(here.now.getTime() + 14 * 86400_000).toISOString(),
   });
@@ -33,12 +39,14 @@ export function Way() {
           />{' '}
           before it shuts
         </label>
-        <Checkbox
-          checked={going.plan.daylight}
-          onChange={(e) => going.setPlan({ ...going.plan, daylight: e.target.checked })}
-        >
-          by day only
-        </Checkbox>
+        <Select
+          aria-label="Hours"
+          size="small"
+          value={going.plan.daylight ? 'day' : going.plan.night ? 'night' : 'any'}
+          onChange={(h) => going.setPlan({ ...going.plan, daylight: h === 'day', night: h === 'night' })}
+          options={hours}
+          popupMatchSelectWidth={false}
+        />
       </div>
       <ul>
         {shown.map((v, i) => {
