@@ -90,7 +90,7 @@ func (q *Question) mine(m *spot.Moment, way MyWay) (list []presentation, against
 	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
 	o.current, _ = m.Current()
 	p := presentation{offering: f, rig: rig, mark: mark, at: at, leader: o.leader(rig), mine: true}
-	against = o.fits(rig, mark, depth)
+	against = o.misfit(rig, mark, depth).says(&o, rig, mark, depth)
 	var why string
 	if p.weightKg, why = o.weight(&p, depth); why != "" && against == "" {
 		against = why

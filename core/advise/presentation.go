@@ -80,9 +80,11 @@ func possible(q *Question, m *spot.Moment) ([]presentation, []RuledOut) {
 // offer an offering by its kind and as the kit has it.
 func (o *options) offer(f *playbook.Offering, at int, depth float64) {
 	mark := &o.m.Spot.Marks[at]
-	for _, rig := range o.q.Book.RigsOf(f) {
-		if why := o.fits(rig, mark, depth); why != "" {
-			o.refuse(f, why)
+	for _, rig := range f.On() {
+		if k := o.misfit(rig, mark, depth); k != fits {
+			if o.why[f.ID] == "" {
+				o.why[f.ID] = k.says(o, rig, mark, depth)
+			}
 			continue
 		}
 		owned := o.q.Kit.Offered(f.ID)
@@ -93,31 +95,57 @@ func (o *options) offer(f *playbook.Offering, at int, depth float64) {
 	}
 }
 
-func (o *options) refuse(f *playbook.Offering, why string) {
-	if o.why[f.ID] == "" {
-		o.why[f.ID] = why
-	}
-}
+// misfit of a rig and a mark.
+type misfit int
 
-// fits says why a rig cannot be used on a mark: the wrong depth or place, an open
-// hook where it snags; empty if it can.
-func (o *options) fits(rig *playbook.Rig, mark *ground.Mark, depthM float64) string {
-	sys := o.q.Units
+const (
+	fits misfit = iota
+	noBoat
+	otherPlace
+	tooShallow
+	tooDeep
+	drags
+	snagged
+)
+
+// misfit says whether a rig cannot be used on a mark: the wrong depth or place, an open hook where it
+// snags.
+func (o *options) misfit(rig *playbook.Rig, mark *ground.Mark, depthM float64) misfit {
 	switch {
 	case rig.Trolled() && o.m.Spot.Access.Manner != ground.Boat:
-		return "trolling wants a boat"
+		return noBoat
 	case !rig.UsedAt(o.m.Spot.Place):
-		return fmt.Sprintf("%s is not for a %s", prose.LowerFirst(rig.Name), o.m.Spot.Place)
+		return otherPlace
 	case depthM < rig.MinDepthM:
-		return fmt.Sprintf("%s wants %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MinDepthM),
-			prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
+		return tooShallow
 	case depthM > rig.MaxDepthM:
-		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", prose.LowerFirst(rig.Name), sys.ShowDepth(rig.MaxDepthM),
-			prose.LowerFirst(mark.Name), sys.ShowDepth(depthM))
+		return tooDeep
 	case rig.FloatM > 0 && depthM < math.Min(rig.FloatM, rig.LeaderM)+clearance:
-		return fmt.Sprintf("what hangs below the float would drag in %s", sys.ShowDepth(depthM))
+		return drags
 	case !rig.SnagSafe && snags(rig, mark):
-		return fmt.Sprintf("an open hook is soon lost on the %s", prose.LowerFirst(mark.Name))
+		return snagged
+	}
+	return fits
+}
+
+// says why in words; empty where it fits.
+func (k misfit) says(o *options, rig *playbook.Rig, mark *ground.Mark, depthM float64) string {
+	sys, name, where := o.q.Units, prose.LowerFirst(rig.Name), prose.LowerFirst(mark.Name)
+	switch k {
+	case noBoat:
+		return "trolling wants a boat"
+	case otherPlace:
+		return fmt.Sprintf("%s is not for a %s", name, o.m.Spot.Place)
+	case tooShallow:
+		return fmt.Sprintf("%s wants %s of water; the %s has %s", name, sys.ShowDepth(rig.MinDepthM), where, sys.ShowDepth(depthM))
+	case tooDeep:
+		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", name, sys.ShowDepth(rig.MaxDepthM), where,
+			sys.ShowDepth(depthM))
+	case drags:
+		return fmt.Sprintf("what hangs below the float would drag in %s", sys.ShowDepth(depthM))
+	case snagged:
+		return fmt.Sprintf("an open hook is soon lost on the %s", where)
+	case fits:
 	}
 	return ""
 }
@@ -131,8 +159,8 @@ func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig
 		p.depthM, why = o.fished(&p, depth)
 	}
 	if why != "" {
-		if !yardstick {
-			o.refuse(f, why)
+		if !yardstick && o.why[f.ID] == "" {
+			o.why[f.ID] = why
 		}
 		return
 	}

@@ -19,8 +19,6 @@ type rankedOption struct {
 	// taken is what it comes to by the rules about what is offered; value the logarithm of the
 	// edge.
 	taken, value float64
-	// order by the trade, where the value says nothing.
-	order tradeOrder
 }
 
 // even is a difference in the logarithm of an edge that is none.
@@ -30,11 +28,6 @@ const even = 1e-9
 // it eats and takes, the offering's list of rigs, the rig's ways, the slower pace.
 type tradeOrder struct{ offering, rig, way, pace int }
 
-func (q *Question) tradeOrder(p *presentation) tradeOrder {
-	return tradeOrder{q.Target.Order(p.offering.ID), p.offering.OrderOf(p.rig), slices.IndexFunc(p.rig.Ways,
-		func(w playbook.Way) bool { return w.Style == p.way.Style }), slices.Index(playbook.Paces, p.pace)}
-}
-
 func (o tradeOrder) compare(p tradeOrder) int {
 	return cmp.Or(cmp.Compare(o.offering, p.offering), cmp.Compare(o.rig, p.rig), cmp.Compare(o.way, p.way), cmp.Compare(o.pace, p.pace))
 }
@@ -42,7 +35,16 @@ func (o tradeOrder) compare(p tradeOrder) int {
 // better of two values, equal ones by the trade.
 func (o *rankedOption) better(p *rankedOption, by func(*rankedOption) float64) int {
 	x, y := math.Round(by(o)/even), math.Round(by(p)/even)
-	return cmp.Or(cmp.Compare(y, x), o.order.compare(p.order))
+	if x != y {
+		return cmp.Compare(y, x)
+	}
+	return o.order().compare(p.order())
+}
+
+// order of the presentation by the trade.
+func (o *rankedOption) order() tradeOrder {
+	return tradeOrder{o.on.target.Order(o.offering.ID), o.offering.OrderOf(o.rig), slices.IndexFunc(o.rig.Ways,
+		func(w playbook.Way) bool { return w.Style == o.way.Style }), slices.Index(playbook.Paces, o.pace)}
 }
 
 func byTaken(o *rankedOption) float64 { return o.taken }
@@ -106,7 +108,7 @@ func (q *Question) weighAll(m *spot.Moment, options []presentation) ([]rankedOpt
 		if on == nil || on.mark != p.mark {
 			on = q.standing(base, m, p.at, &y)
 		}
-		all[i] = rankedOption{presentation: *p, on: on, taken: weighing.taken(p, on), order: q.tradeOrder(p)}
+		all[i] = rankedOption{presentation: *p, on: on, taken: weighing.taken(p, on)}
 	}
 	settleTaken(all)
 	return all, nil

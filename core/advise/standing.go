@@ -13,8 +13,9 @@ import (
 
 // standing of a target on a mark at a moment, whatever is on the hook: there × feeding.
 type standing struct {
-	mark  *ground.Mark
-	facts *[conditions.Scenarios]playbook.Facts
+	target *playbook.Target
+	mark   *ground.Mark
+	facts  *[conditions.Scenarios]playbook.Facts
 	// attenuation of light in the water by scenario, per metre.
 	attenuation *[conditions.Scenarios]float64
 	untaken     []playbook.Weighed
@@ -38,7 +39,7 @@ func (q *Question) yardstick() ordinary.Yardstick {
 
 // standing on one of the moment's marks, by its index.
 func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ordinary.Yardstick) *standing {
-	out := &standing{mark: &m.Spot.Marks[mark], facts: s.On(m, mark), attenuation: &s.Attenuation, ordinary: y,
+	out := &standing{target: q.Target, mark: &m.Spot.Marks[mark], facts: s.On(m, mark), attenuation: &s.Attenuation, ordinary: y,
 		offered: map[string]float64{}}
 	settled := settledOn(q.Book, q.Target.ID, m.Spot.Place, out.mark)
 	out.untaken = settled.untaken.Weigh(out.facts, nil)
@@ -58,11 +59,13 @@ func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ord
 // away says that a target does not live here now.
 func (s *standing) away() bool { return ordinary.Away(s.absence) }
 
+type settledName struct{ target, place, kind, bottom string }
+
 // settled rules of a target on a kind of mark at a kind of place.
 type settled struct{ untaken, taken *playbook.Applicable }
 
 func settledOn(b *playbook.Book, target, place string, k *ground.Mark) settled {
-	name := "settled " + target + "|" + place + "|" + string(k.Kind) + "|" + k.Bottom
+	name := settledName{target, place, string(k.Kind), k.Bottom}
 	return b.Once(name, func() any {
 		f := playbook.Nothing()
 		f.Say(playbook.Place, place)

@@ -25,9 +25,10 @@ type Book struct {
 	once sync.Map
 }
 
-// Once works something out of the book for the first who asks, under a name, and keeps it.
+// Once works something out of the book for the first who asks, under a name that can be compared, and
+// keeps it.
 // Several may do so at once, and get the same.
-func (b *Book) Once(name string, make func() any) any {
+func (b *Book) Once(name any, make func() any) any {
 	if v, done := b.once.Load(name); done {
 		return v
 	}

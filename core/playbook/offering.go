@@ -17,6 +17,8 @@ type Offering struct {
 	// LengthM of the whole, WeightKg of a lure that carries its own weight.
 	LengthM, WeightKg float64
 	rigs              []string
+	// on are those rigs in the order of the book.
+	on []*Rig
 	// SlowMS, MediumMS and FastMS are speeds through the water in m/s at which a lure
 	// keeps its action; zero for baits, which lie or drift.
 	SlowMS, MediumMS, FastMS float64
@@ -76,11 +78,19 @@ func (b *Book) readOffering(n node) error {
 	if len(b.Offerings) == mostWords {
 		return n.errorf("more than %d offerings", mostWords)
 	}
+	for i := range b.Rigs {
+		if slices.Contains(o.rigs, b.Rigs[i].ID) {
+			o.on = append(o.on, &b.Rigs[i])
+		}
+	}
 	o.traits, _ = setOf(traits, o.Traits...)
 	o.bit = 1 << len(b.Offerings)
 	b.Offerings = append(b.Offerings, o)
 	return nil
 }
+
+// On lists the rigs the offering goes on.
+func (o *Offering) On() []*Rig { return o.on }
 
 // OrderOf a rig among those the offering goes on; one it does not go on comes last.
 func (o *Offering) OrderOf(r *Rig) int {

@@ -34,7 +34,7 @@ func TestBuiltinLoads(t *testing.T) {
 		for j := range b.Offerings {
 			if o := &b.Offerings[j]; target.Offered(o.ID) {
 				offered++
-				assert.NotEmpty(t, b.RigsOf(o))
+				assert.NotEmpty(t, o.On())
 			}
 		}
 		assert.GreaterOrEqual(t, offered, 3, "%s needs a choice of offerings", target.Name)

@@ -170,17 +170,6 @@ func (r *reader) maybeWord(key, what string, vocabulary []string) string {
 	return read(r, key, false, func(n node) (string, error) { return n.oneOf(what, vocabulary) })
 }
 
-// RigsOf lists the rigs an offering goes on.
-func (b *Book) RigsOf(o *Offering) []*Rig {
-	var out []*Rig
-	for i := range b.Rigs {
-		if slices.Contains(o.rigs, b.Rigs[i].ID) {
-			out = append(out, &b.Rigs[i])
-		}
-	}
-	return out
-}
-
 // Example of what goes on a rig: the first offering that does; nil where none does.
 func (b *Book) Example(r *Rig) *Offering {
 	for i := range b.Offerings {

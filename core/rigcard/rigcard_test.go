@@ -50,7 +50,7 @@ func TestEveryRigIsDrawnWithItsMeasures(t *testing.T) {
 		r := &b.Rigs[i]
 		for j := range b.Offerings {
 			o := &b.Offerings[j]
-			for _, k := range b.RigsOf(o) {
+			for _, k := range o.On() {
 				if k != r {
 					continue
 				}

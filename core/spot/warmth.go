@@ -23,7 +23,7 @@ type Warmth struct {
 const (
 	// runUp before the time asked for, so that the bed has forgotten where it
 	// began.
-	runUp    = 36 * time.Hour
+	runUp    = 24 * time.Hour
 	warmStep = 10 * time.Minute
 )
 
@@ -69,6 +69,10 @@ func (s *Spot) warmthUnder(c *tide.Curve, h Hours, from, to, now time.Time, step
 	in := water.Surroundings{Weather: h.blended, Level: level, Around: h.around, Attenuation: k, FlushS: flushOf(s.Place)}
 	w := &Warmth{spot: s, from: begin, step: step}
 	for _, m := range s.Marks {
+		if mixed(s.Place) {
+			w.marks = append(w.marks, w.openWater(m, c, to))
+			continue
+		}
 		series, _, err := water.Warming(water.BedOf(m.Bottom, bedOf(m)), in, begin, to, step)
 		if err != nil {
 			return nil, err
@@ -95,10 +99,33 @@ func bedOf(m ground.Mark) float64 {
 // openBed is the elevation of water that mixes with the open sea, metres.
 const openBed = -4
 
-// Flushing of a metre of water, seconds, by kind of place: minutes where waves and run mix it,
-// hours on a flat, days in a lake behind a sill. The house's judgement.
+// mixed says that waves and run mix the water of a kind of place: over its marks it is the open
+// water. Worked out, an exchange within twenty minutes leaves two tenths of a degree of the strongest
+// sun.
+func mixed(place string) bool {
+	switch place {
+	case "surf beach", "pier", "jetty", "rocky shore", "reef", "ledge", "harbour mouth", "seawall":
+		return true
+	}
+	return false
+}
+
+// openWater over a mark: no difference while it is wet.
+func (w *Warmth) openWater(m ground.Mark, c *tide.Curve, to time.Time) []float64 {
+	over := make([]float64, int(to.Sub(w.from)/w.step)+1)
+	levels := make([]float64, len(over))
+	c.Sampled(levels, make([]float64, len(over)), w.from, w.step)
+	for i, l := range levels {
+		if m.Depth(l) <= 0 {
+			over[i] = math.NaN()
+		}
+	}
+	return over
+}
+
+// Flushing of a metre of water elsewhere, seconds: hours on a flat, days in a lake behind a sill. The
+// house's judgement.
 const (
-	openFlush  = 20 * 60
 	flatFlush  = 8 * 3600
 	creekFlush = 24 * 3600
 	lakeFlush  = 7 * 24 * 3600
@@ -106,8 +133,6 @@ const (
 
 func flushOf(place string) float64 {
 	switch place {
-	case "surf beach", "pier", "jetty", "rocky shore", "reef", "ledge", "harbour mouth", "seawall":
-		return openFlush
 	case "timbered creek", "dug canal":
 		return creekFlush
 	case "back lake":

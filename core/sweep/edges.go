@@ -57,7 +57,7 @@ func (s Sweep) Edges() (*Field, error) {
 		}
 	}
 	run := &sweeping{Sweep: s, steps: steps, field: f, skies: s.skies(steps), known: map[conditions.Readings][]knownHour{},
-		weathers: map[weatherKey]spot.Hours{}}
+		weathers: map[weatherKey]spot.Hours{}, lights: map[weatherKey][][2]float64{}}
 	for _, t := range s.Targets {
 		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.Mean))
 	}
@@ -78,8 +78,30 @@ type sweeping struct {
 	// known by the readings, hour by hour.
 	mu    sync.Mutex
 	known map[conditions.Readings][]knownHour
-	// weathers by readings and sky.
+	// weathers and lights by readings and sky.
 	weathers map[weatherKey]spot.Hours
+	lights   map[weatherKey][][2]float64
+}
+
+// light on the water at each step under the hour's cloud, low and high, which spots of one water share.
+func (s *sweeping) light(sp *spot.Spot, h []hour) [][2]float64 {
+	k := weatherKey{sp.Readings, skyKeyOf(sp)}
+	s.mu.Lock()
+	list, seen := s.lights[k]
+	s.mu.Unlock()
+	if seen {
+		return list
+	}
+	skies, perHour := s.skies[k.sky], int(time.Hour/s.Step)
+	list = make([][2]float64, s.steps)
+	for i := range list {
+		now := &h[i/perHour]
+		list[i] = [2]float64{skies[i].SurfaceLight(now.low.Cloud), skies[i].SurfaceLight(now.high.Cloud)}
+	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.lights[k] = list
+	return list
 }
 
 type weatherKey struct {
@@ -195,6 +217,7 @@ func (s *sweeping) spotAt(at int) error {
 	spread, f, tides := new(Spread), playbook.Nothing(), scene.TidesOf(sp)
 	closed, weighed := false, false
 	var under underWater
+	lights, warmer := s.light(sp, h), make([]float64, len(sp.Marks))
 	for i := range s.steps {
 		t := s.From.Add(time.Duration(i) * s.Step)
 		now := &h[i/perHour]
@@ -205,9 +228,13 @@ func (s *sweeping) spotAt(at int) error {
 			best[k] = math.NaN()
 		}
 		if !closed && sp.Access.Passable(levels[i]) && s.momentFacts(&f, tides, c, i, levels[i], hourly[i], &skies[i]) {
-			under.light(spread, now, &skies[i])
+			under.lux = lights[i]
+			spread[playbook.SurfaceLight][0], spread[playbook.SurfaceLight][1] = under.lux[0], under.lux[1]
 			fresh := !weighed
 			if fresh {
+				for k := range warmer {
+					warmer[k], _ = warmth.Over(k, t.Truncate(time.Hour))
+				}
 				under.hour(spread, now)
 				tables.Weigh(&f, spread, Hourly)
 				weighed = true
@@ -219,8 +246,7 @@ func (s *sweeping) spotAt(at int) error {
 				if !open && !fresh {
 					continue
 				}
-				warmer, wet := warmth.Over(k, t.Truncate(time.Hour))
-				under.on(&f, spread, depth, warmer, wet)
+				under.on(&f, spread, depth, warmer[k])
 				table := &tables.Marks[k]
 				if fresh {
 					table.Weigh(&f, spread, Hourly)
@@ -318,15 +344,9 @@ func (u *underWater) hour(spread *Spread, h *hour) {
 	}
 }
 
-// light on the water at a step.
-func (u *underWater) light(spread *Spread, h *hour, sky *spot.Sky) {
-	u.lux[0], u.lux[1] = sky.SurfaceLight(h.low.Cloud), sky.SurfaceLight(h.high.Cloud)
-	spread[playbook.SurfaceLight][0], spread[playbook.SurfaceLight][1] = u.lux[0], u.lux[1]
-}
-
 // on a mark, what differs from mark to mark.
-func (u *underWater) on(f *playbook.Facts, spread *Spread, depth, warmer float64, wet bool) {
-	if !wet {
+func (u *underWater) on(f *playbook.Facts, spread *Spread, depth, warmer float64) {
+	if warmer != warmer { // dry when the hour began
 		warmer = 0
 	}
 	f.Measure[playbook.Depth], f.Measure[playbook.Warmer] = depth, warmer

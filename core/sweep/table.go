@@ -40,17 +40,29 @@ const (
 	howMany
 )
 
-// common rules and families by how often they are weighed.
-type common struct{ rulesBy, familiesBy [howMany][]int }
+// common rules and families by how often they are weighed. Awake are those of each step that may
+// weigh anything in the hour.
+type common struct {
+	rulesBy, familiesBy [howMany][]int
+	awake               []int
+}
 
 // quick measures change from step to step.
-var quick = map[playbook.Measure]bool{playbook.Level: true, playbook.RiseRate: true, playbook.Flow: true, playbook.Elapsed: true,
+var quick = [playbook.MeasureCount]bool{playbook.Level: true, playbook.RiseRate: true, playbook.Flow: true, playbook.Elapsed: true,
 	playbook.TideRange: true, playbook.LevelShare: true, playbook.FlowShare: true, playbook.SinceLow: true, playbook.SinceHigh: true,
 	playbook.SunAltitude: true, playbook.SurfaceLight: true, playbook.LureLight: true, playbook.MidLight: true, playbook.BedLight: true,
 	playbook.Depth: true, playbook.CrestDepth: true, playbook.Current: true}
 
+var quickly = func() map[playbook.Measure]bool {
+	out := map[playbook.Measure]bool{}
+	for m, is := range quick {
+		out[playbook.Measure(m)] = is
+	}
+	return out
+}()
+
 func howOften(w playbook.When) How {
-	if w.Reads(quick) || w.Says(func(w playbook.Word) bool { return w == playbook.Stage }) {
+	if w.Reads(quickly) || w.Says(func(w playbook.Word) bool { return w == playbook.Stage }) {
 		return EachStep
 	}
 	return Hourly
@@ -89,13 +101,21 @@ func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.
 		t := &all.Marks[m]
 		t.Tables = all
 		for i := range targets {
-			a := b.Applicable(targets[i].Target, &marks[m], unseen, playbook.Untaken)
+			f := &marks[m]
+			name := applicable{targets[i].Target, f.Word[playbook.Place], f.Word[playbook.MarkKind], f.Word[playbook.Bottom]}
+			a := b.Once(name, func() any { return b.Applicable(name.target, f, unseen, playbook.Untaken) }).(*playbook.Applicable)
 			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i]))
 		}
 	}
 	all.means = make([]float64, len(all.families))
 	all.weights, all.stale = make([][mostStates]float64, len(all.rules)), make([]bool, len(all.families))
 	return all
+}
+
+// applicable rules of a target on a kind of mark at a kind of place.
+type applicable struct {
+	target              string
+	place, mark, bottom playbook.Set
 }
 
 // unseen leaves open what changes with time; of days to come no sign is seen.
@@ -184,19 +204,46 @@ func (t *Tables) Weigh(f *playbook.Facts, spread *Spread, how How) {
 func (t *Table) Weigh(f *playbook.Facts, spread *Spread, how How) { t.weigh(&t.own, how, f, spread) }
 
 func (t *Tables) weigh(c *common, how How, f *playbook.Facts, spread *Spread) {
-	for _, i := range c.rulesBy[how] {
+	rules := c.awake
+	if how == Hourly {
+		rules = c.rulesBy[Hourly]
+		t.wake(c, f, spread)
+	}
+	for _, i := range rules {
 		r := &t.rules[i]
-		if !r.weigh(f, spread, t.weights[i][:r.states]) {
-			continue
-		}
-		r.spoke = true
-		for _, k := range r.families {
-			t.stale[k] = true
+		if r.weigh(f, spread, t.weights[i][:r.states]) {
+			t.spoil(r)
 		}
 	}
 	for _, i := range c.familiesBy[how] {
 		if t.stale[i] {
 			t.stale[i], t.means[i] = false, t.meanOf(&t.families[i])
+		}
+	}
+}
+
+// spoil the families of a rule that has changed.
+func (t *Tables) spoil(r *tabled) {
+	r.spoke = true
+	for _, k := range r.families {
+		t.stale[k] = true
+	}
+}
+
+// wake the rules of each step that may weigh anything in the hour; the others weigh nothing.
+func (t *Tables) wake(c *common, f *playbook.Facts, spread *Spread) {
+	c.awake = c.awake[:0]
+	for _, i := range c.rulesBy[EachStep] {
+		r := &t.rules[i]
+		if !r.asleep(f, spread) {
+			c.awake = append(c.awake, i)
+			continue
+		}
+		for s := range r.states {
+			if w := &t.weights[i][s]; *w != 0 {
+				*w = 0
+				t.spoil(r)
+			}
 		}
 	}
 }

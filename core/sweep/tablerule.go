@@ -114,6 +114,44 @@ func (c *tabledClause) certain(f *playbook.Facts) float64 {
 	return w
 }
 
+// asleep says that nothing the hour brings can make the rule weigh anything: each of its clauses fails
+// by what does not change within the hour.
+func (r *tabled) asleep(f *playbook.Facts, spread *Spread) bool {
+	for i := range r.clauses {
+		if !r.clauses[i].asleep(f, spread) {
+			return false
+		}
+	}
+	return true
+}
+
+func (c *tabledClause) asleep(f *playbook.Facts, spread *Spread) bool {
+	for i := range c.tests {
+		if c.tests[i].Of != playbook.Stage && c.tests[i].Weight(f) == 0 {
+			return true
+		}
+	}
+	for i := range c.sure {
+		if !quick[c.sure[i].Of] && c.sure[i].Weight(f) == 0 {
+			return true
+		}
+	}
+	for i := range c.unsure {
+		r := &c.unsure[i]
+		if quick[r.Of] {
+			continue
+		}
+		some := false
+		for _, x := range spread[r.Of][:2] { // of one reading: only light under water has two, and is quick
+			some = some || !(x*r.Slope+r.Offset <= 0)
+		}
+		if !some {
+			return true
+		}
+	}
+	return false
+}
+
 // weigh a rule in each of its states; false where that is what it weighed before.
 func (r *tabled) weigh(f *playbook.Facts, spread *Spread, row []float64) (changed bool) {
 	var fresh [mostStates]float64

@@ -176,7 +176,7 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 		o := &book.Offerings[i]
 		k := offeringOut{ID: o.ID, Name: o.Name, Approach: o.Approach, Kind: o.Kind, Traits: append([]string{}, o.Traits...),
 			Rigs: []string{}, Hooked: o.Hooked}
-		for _, r := range book.RigsOf(o) {
+		for _, r := range o.On() {
 			k.Rigs = append(k.Rigs, r.ID)
 		}
 		b.Offerings = append(b.Offerings, k)
