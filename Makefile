@@ -78,6 +78,7 @@ dev: ui/node_modules/.stamp ## live reload of the interface on port 5173, the se
 	@trap 'kill 0' EXIT; $(BIN) demo --port $(PORT) --data $(DATA) & cd ui && GREYPEBBLE_API=http://127.0.0.1:$(PORT) npx vite
 
 bench: ui/node_modules/.stamp ## one figure a line: name value unit
+	@scripts/setup.sh mariadb
 	@go run ./bench
 
 review: ## the answers to all cases of the trade, on one page: docs/review.md

@@ -6,18 +6,23 @@ package main
 import (
 	"bytes"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"net/http"
 	"os"
 	"os/exec"
 	"slices"
+	"testing"
 	"time"
 
 	"greypebble/core/advise"
+	"greypebble/core/cases"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/sweep"
 	"greypebble/core/tide"
 	"greypebble/demo"
+	"greypebble/testkit"
 )
 
 func main() {
@@ -48,7 +53,66 @@ func run() error {
 		return err
 	}
 	show("edges_14d", edges, "ms")
+	asked, again, err := adviceHTTP()
+	if err != nil {
+		return err
+	}
+	show("advice_http", asked, "ms")
+	show("advice_http_said", again, "ms")
+	return variety()
+}
+
+// variety of the answers over a year of places: how many there are, and the share of the commonest.
+func variety() error {
+	trade, err := cases.Builtin()
+	if err != nil {
+		return err
+	}
+	v, err := trade.Variety(nil)
+	if err != nil {
+		return err
+	}
+	_, share := v.Commonest()
+	show("answers_distinct", float64(v.Distinct()), "answers")
+	show("answers_commonest", 100*share, "%")
+	show("answers_never", float64(len(v.Missing)), "things")
 	return nil
+}
+
+// adviceHTTP is a question by HTTP, moving along the ribbon, and the same with something said of the
+// water each time.
+func adviceHTTP() (plain, said float64, err error) {
+	server, err := testkit.Start()
+	if err != nil {
+		return 0, 0, err
+	}
+	defer server.Stop()
+	if err := server.LoadDemo(); err != nil {
+		return 0, 0, err
+	}
+	ask := func(readings func(n int) []testkit.Object) float64 {
+		r := testing.Benchmark(func(b *testing.B) {
+			c := server.As(b, "wren")
+			n := 0
+			for b.Loop() {
+				n++
+				status := c.Do("POST", "/advise", testkit.Object{"spot_id": demo.SpotID("Kettle Bar"), "target": "red-drum",
+					"time": testkit.Now.Add(time.Duration(n%200) * 10 * time.Minute), "readings": readings(n)}, nil)
+				if status != http.StatusOK {
+					b.Fatalf("advice by HTTP: %d", status)
+				}
+			}
+		})
+		if r.N == 0 {
+			err = errors.New("advice by HTTP failed")
+		}
+		return float64(r.NsPerOp()) / 1e6
+	}
+	plain = ask(func(int) []testkit.Object { return []testkit.Object{} })
+	said = ask(func(n int) []testkit.Object {
+		return []testkit.Object{{"kind": "water_temp_c", "value": 18 + float64(n%30)/10}}
+	})
+	return plain, said, err
 }
 
 // edges14d is thirty spots (the demo's, several times over) for fourteen days at
