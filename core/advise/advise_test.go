@@ -312,3 +312,62 @@ func BenchmarkAsk(b *testing.B) {
 		_, _ = Ask(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spot: w.spots[0], Time: at})
 	}
 }
+
+// A rule that gave way to a stronger one of its family is not told against itself.
+func TestWhatGaveWayIsNotToldAgainstItself(t *testing.T) {
+	w := newWorld(t)
+	for at := range w.spots {
+		for i := range w.book.Targets {
+			a := w.ask(t, w.book.Targets[i].ID, at, w.when(t, day), is(conditions.WindSpeed, 4), is(conditions.Clarity, 2))
+			for _, c := range a.Choices {
+				for _, r := range c.Reasons {
+					for _, k := range r.Rules {
+						rule, _ := w.book.Rule(k.Rule)
+						if k.Says != "" && k.Says == rule.Lacks && k.Ordinary < 0.95 {
+							assert.Less(t, k.Applies, k.Ordinary, "%s: %s", k.Rule, k.Says)
+						}
+					}
+				}
+			}
+		}
+	}
+}
+
+// Water without a tide says so, and none of it is weighed.
+func TestWaterWithoutATideWeighsNone(t *testing.T) {
+	w := newWorld(t)
+	still, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.005}}, 0.9)
+	require.NoError(t, err)
+	pier := *w.spots[2]
+	pier.Tide = still
+	w.spots[2] = &pier
+	a := w.ask(t, "red-drum", 2, time.Date(2026, 5, 12, 15, 0, 0, 0, time.UTC))
+	assert.Contains(t, a.Note, "no tide to speak of")
+	require.NotEmpty(t, a.Choices)
+	for _, r := range a.Choices[0].Reasons {
+		assert.NotEqual(t, "flow", r.Family, r.Says)
+	}
+}
+
+// An edge is continuous in what is read: a little warmer or clearer is a little different, at dusk and at the
+// turn of the tide and of the month too.
+func TestAnEdgeDoesNotJump(t *testing.T) {
+	w := newWorld(t)
+	best := func(at time.Time, temp, secchi float64) float64 {
+		a := w.ask(t, "spotted-seatrout", 2, at, is(conditions.WaterTemp, temp), is(conditions.Clarity, secchi), is(conditions.WindSpeed, 3),
+			is(conditions.Cloud, 0.4))
+		return a.Choices[0].Edge.Value
+	}
+	noon := w.when(t, day)
+	for x := 4.0; x < 33; x += 0.25 {
+		assert.InEpsilon(t, best(noon, x, 1.5), best(noon, x+0.02, 1.5), 0.02, "%v °C", x)
+	}
+	for x := 0.2; x < 4; x += 0.1 {
+		assert.InEpsilon(t, best(noon, 20, x), best(noon, 20, x+0.005), 0.02, "%v m", x)
+	}
+	for at := noon; at.Before(noon.Add(26 * time.Hour)); at = at.Add(11 * time.Minute) {
+		assert.InEpsilon(t, best(at, 20, 1.5), best(at.Add(20*time.Second), 20, 1.5), 0.03, "%s", at)
+	}
+	midnight := time.Date(2026, 6, 1, 0, 0, 0, 0, time.UTC)
+	assert.InEpsilon(t, best(midnight.Add(-time.Minute), 20, 1.5), best(midnight.Add(time.Minute), 20, 1.5), 0.02)
+}

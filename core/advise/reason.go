@@ -5,6 +5,7 @@ import (
 	"math"
 	"slices"
 
+	"greypebble/core/conditions"
 	"greypebble/core/playbook"
 )
 
@@ -68,8 +69,11 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 		}
 		g.Factor *= math.Exp(log)
 		says := rule.Says
-		if c.contrast.Rules[r] < 0 {
+		if ordinary := w[r] - c.contrast.Rules[r]; w[r] < ordinary {
 			says = rule.Missing(&o.on.facts[0])
+			if w[r] > 0 && q.alone(o, rule) >= ordinary {
+				says = "" // it gave way to another of its family, and is not held against itself
+			}
 		}
 		g.Rules = append(g.Rules, RuleReason{rule.ID, says, math.Exp(log), w[r], w[r] - c.contrast.Rules[r]})
 	}
@@ -113,6 +117,20 @@ func (q *Question) lead(g *Reason) bool {
 		return true
 	}
 	return false
+}
+
+// alone is how far a rule applies before it shares with its family, mean over the scenarios.
+func (q *Question) alone(o *rankedOption, rule *playbook.Rule) float64 {
+	var p playbook.Presented
+	o.present(o.on, &p)
+	sum := 0.0
+	for k := range o.on.facts {
+		f := p.Over(&o.on.facts[k], k)
+		if w := rule.Weight(&f); w == w {
+			sum += w / conditions.Scenarios
+		}
+	}
+	return sum
 }
 
 // weights of all rules for a presentation, mean over the scenarios.

@@ -2,6 +2,7 @@ package advise
 
 import (
 	"math"
+	"slices"
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
@@ -9,6 +10,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/scene"
 	"greypebble/core/spot"
+	"greypebble/core/tide"
 )
 
 // standing of a target on a mark at a moment, whatever is on the hook: there × feeding.
@@ -44,6 +46,9 @@ func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ord
 	settled := settledOn(q.Book, q.Target.ID, m.Spot.Place, out.mark)
 	out.untaken = settled.untaken.Weigh(out.facts, nil)
 	out.here = settled.taken.Here(out.facts)
+	if tide.Tideless(m.Spot.Tide) {
+		out.untaken = q.withoutTide(out.untaken)
+	}
 	for i := range out.untaken {
 		w := &out.untaken[i]
 		mean := w.Mean(y.Rules[w.Rule])
@@ -53,6 +58,22 @@ func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ord
 		}
 	}
 	out.value = math.Min(out.value-y.Log, ordinary.MostAbsent(out.absence))
+	return out
+}
+
+// withoutTide weighs nothing of the tide, either way.
+func (q *Question) withoutTide(list []playbook.Weighed) []playbook.Weighed {
+	unknown := playbook.Weighed{}
+	for k := range unknown.W {
+		unknown.W[k] = math.NaN()
+	}
+	out := slices.DeleteFunc(list, func(w playbook.Weighed) bool { return q.Book.Rules[w.Rule].OfTide() })
+	for _, r := range q.Book.About(q.Target.ID) {
+		if k := &q.Book.Rules[r]; k.Part != playbook.Taken && k.OfTide() {
+			unknown.Rule = r
+			out = append(out, unknown)
+		}
+	}
 	return out
 }
 

@@ -94,7 +94,7 @@ func (k *look) thunder() {
 	says := "rods down and off the beach, pier and water; back half an hour after the last"
 	switch {
 	case k.sign("thunder"):
-		k.add("thunder", DoNot, "Thunder: %s.", says)
+		k.add("thunder", DoNot, "Do not fish in thunder: %s.", says)
 	case k.m.Believed[conditions.Cloud].Value >= thundery && k.m.Believed[conditions.AirTemp].Value >= warm &&
 		!slices.Contains(sheltered, k.m.Spot.Place):
 		k.add("thunder", Note, "At the first thunder %s.", says)
@@ -105,7 +105,7 @@ func (k *look) thunder() {
 func (k *look) way(c *tide.Curve) {
 	w, open := ground.NextClose(k.m.Spot.WayOpen(c), k.m.Time)
 	if !open {
-		k.add("way", DoNot, "The way there or back is shut now.")
+		k.add("way", DoNot, "Do not go: the way there or back is shut now.")
 		return
 	}
 	if w.Closes.IsZero() {
@@ -177,15 +177,15 @@ func (k *look) kayak() {
 	case !known:
 		k.add("wind", Note, "Nobody has told the wind: look before you launch.")
 	case k.offshore() && k.limits.passed(kayakOffshore, wind) > k.limits.passed(kayakWind, wind):
-		k.limit("wind", kayakOffshore, wind, "Wind of %s off the land carries a kayak out, and the way home is against it: think again.",
+		k.limit("wind", kayakOffshore, wind, "Wind of %s off the land carries a kayak out, and the way home is against it.",
 			"Do not launch: wind of %s off the land carries a kayak out faster than one paddles home.", says)
 	default:
-		k.limit("wind", kayakWind, wind, "Wind of %s is a lot for a kayak: think again.",
+		k.limit("wind", kayakWind, wind, "Wind of %s is a lot for a kayak.",
 			"Do not launch: wind of %s is too much for a kayak.",
 			says)
 	}
 	if h, told := k.waves(); told {
-		k.limit("waves", kayakWaves, h, "Waves of %s are a lot for a kayak: think again.",
+		k.limit("waves", kayakWaves, h, "Waves of %s are a lot for a kayak.",
 			"Do not launch: waves of %s are too much for a kayak.",
 			k.units.ShowDepth(h))
 	}
@@ -200,13 +200,13 @@ func (k *look) kayak() {
 
 func (k *look) boat() {
 	if wind, known := k.known(conditions.WindSpeed); known {
-		k.limit("wind", boatWind, wind, "Wind of %s is a lot for a small open boat: think again.",
+		k.limit("wind", boatWind, wind, "Wind of %s is a lot for a small open boat.",
 			"Do not go out: wind of %s is too much for a small open boat.", k.units.ShowWind(wind))
 	} else {
 		k.add("wind", Note, "Nobody has told the wind: look before you cast off.")
 	}
 	if h, told := k.waves(); told {
-		k.limit("waves", boatWaves, h, "Waves of %s are a lot for a small open boat: think again.",
+		k.limit("waves", boatWaves, h, "Waves of %s are a lot for a small open boat.",
 			"Do not go out: waves of %s are too much for a small open boat.", k.units.ShowDepth(h))
 	}
 	if k.sign("fog") {
@@ -236,17 +236,17 @@ func (k *look) inlet() {
 	case swell >= breakingSwell:
 		k.add("inlet", DoNot, "Do not cross: the ebb against %s of swell breaks in the inlet.", k.units.ShowDepth(swell))
 	case swell >= steepSwell:
-		k.add("inlet", Think, "The ebb runs out against %s of swell: steep in the inlet, think again.", k.units.ShowDepth(swell))
+		k.add("inlet", Think, "The ebb runs out against %s of swell: steep in the inlet.", k.units.ShowDepth(swell))
 	}
 }
 
 func (k *look) wading() {
 	s := k.m.Spot
 	depth := k.m.LevelM - math.Min(s.Access.In.ElevationM, s.Access.Out.ElevationM)
-	k.limit("depth", wadeDepth, depth, "%s of water on the way is over mid-thigh: think again.",
+	k.limit("depth", wadeDepth, depth, "%s of water on the way is over mid-thigh.",
 		"Do not wade: %s of water on the way is over the hip.", k.units.ShowDepth(depth))
 	if run, known := k.m.Current(); known {
-		k.limit("run", wadeRun, math.Abs(run), "The water runs at %s: think again, it takes the legs from under you.",
+		k.limit("run", wadeRun, math.Abs(run), "The water runs at %s: it takes the legs from under you.",
 			"Do not wade: the water runs at %s.", k.units.ShowRun(math.Abs(run)))
 	}
 	if k.at("surf beach") && k.m.Sun.Altitude < sky.CivilTwilight {
@@ -261,8 +261,8 @@ func (k *look) onFoot() {
 	switch {
 	case k.at("surf beach"):
 		if h := k.m.Swell(); told {
-			k.limit("surf", breakers, h, "Breakers of %s are heavy to stand and fish in: think again.",
-				"Too heavy: breakers of %s. Do not stand or fish in this surf.", k.units.ShowDepth(h))
+			k.limit("surf", breakers, h, "Breakers of %s are heavy to stand and fish in.",
+				"Do not stand or fish in this surf: breakers of %s are too heavy.", k.units.ShowDepth(h))
 			if r, err := water.RunUp(swell, k.m.Believed[conditions.SwellPeriod].Value, beachSlope); err == nil && k.m.Spot.StandM != nil {
 				k.washed(r)
 			}
@@ -285,8 +285,8 @@ func (k *look) washed(runUp float64) {
 		return // under water: the way says so
 	}
 	clear := above - runUp
-	k.limit("run-up", rockClear, clear, "Waves run up to within %[1]s of your feet: think again, and watch the sets.",
-		"Waves wash over: you stand %[2]s above the water and they run up %[3]s. Do not go out on it.",
+	k.limit("run-up", rockClear, clear, "Waves run up to within %[1]s of your feet: watch the sets.",
+		"Do not go out on it: waves wash over. You stand %[2]s above the water and they run up %[3]s.",
 		k.units.ShowDepth(math.Max(clear, 0)), k.units.ShowDepth(above), k.units.ShowDepth(runUp))
 }
 

@@ -191,6 +191,19 @@ type Presented struct {
 	Light [conditions.Scenarios]float64
 }
 
+// Over the facts of a mark in one scenario, all that is known of the presentation there.
+func (p *Presented) Over(f *Facts, scenario int) Facts {
+	out := *f
+	for w := range out.Word {
+		if Offered(Word(w)) {
+			out.Word[w] = p.Word[w]
+		}
+	}
+	out.Measure[LureDepth], out.Measure[Clearance] = p.Measure[LureDepth], p.Measure[Clearance]
+	out.Measure[LureLight] = p.Light[scenario]
+	return out
+}
+
 // Weigh how far each rule applies to a presentation. dst is written over.
 func (h *Here) Weigh(p *Presented, dst []Weighed) []Weighed {
 	dst = dst[:0]

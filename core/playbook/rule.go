@@ -66,6 +66,15 @@ func (r *Rule) whole() bool { return r.Effect == hopeless }
 // fish: it stands absolute.
 func (r *Rule) Presence() bool { return r.Family == "presence" && r.whole() }
 
+// ofTide are the measures a water without tide has none of.
+var ofTide = map[Measure]bool{Level: true, RiseRate: true, Flow: true, Elapsed: true, TideRange: true, LevelShare: true, FlowShare: true,
+	SinceLow: true, SinceHigh: true}
+
+// OfTide says that the rule looks at the tide.
+func (r *Rule) OfTide() bool {
+	return r.when.Reads(ofTide) || r.when.Says(func(w Word) bool { return w == Stage })
+}
+
 // Missing says what it means that the rule holds less here than in an ordinary spell; empty
 // where nothing is said of that.
 func (r *Rule) Missing(f *Facts) string {

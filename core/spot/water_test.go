@@ -1,6 +1,7 @@
 package spot
 
 import (
+	"math"
 	"testing"
 	"time"
 
@@ -98,4 +99,47 @@ func TestSurfaceBySide(t *testing.T) {
 	assert.True(t, known)
 	assert.Equal(t, u > 0, m.Stage.RateMPerH > 0)
 	assert.Less(t, u, 1.0)
+}
+
+// Open water flushes: over a beach's bar it is never half a degree warmer than the sea beside it, however
+// hot the sun; a lake behind a sill may be.
+func TestMarksOfOpenWaterFlush(t *testing.T) {
+	hot := map[conditions.Kind]float64{conditions.WaterTemp: 24, conditions.AirTemp: 33, conditions.WindSpeed: 1, conditions.Cloud: 0,
+		conditions.Clarity: 2}
+	most := func(place string) float64 {
+		s := sunTrap(t, hot)
+		s.Place, s.Marks[0].Kind, s.Marks[0].Bottom = place, ground.Bar, "sand"
+		w, err := s.Warmth(january, january.Add(48*time.Hour))
+		require.NoError(t, err)
+		warmest := 0.0
+		for at := january; at.Before(january.Add(48 * time.Hour)); at = at.Add(10 * time.Minute) {
+			if c, wet := w.At(0, at); wet {
+				warmest = math.Max(warmest, c-24)
+			}
+		}
+		return warmest
+	}
+	assert.LessOrEqual(t, most("surf beach"), 0.5)
+	assert.Greater(t, most("back lake"), 0.5)
+}
+
+// What was seen of the water moves every mark it speaks for.
+func TestAnObservedTemperatureMovesEveryMark(t *testing.T) {
+	s := sunTrap(t, mild)
+	at := january.Add(38 * time.Hour)
+	before, err := s.Warmth(at, at)
+	require.NoError(t, err)
+	var list []conditions.Reading
+	s.Readings.Each(func(r *conditions.Reading) { list = append(list, *r) })
+	seen := s.With(conditions.Sorted(append(list, conditions.Reading{Kind: conditions.WaterTemp, Value: 8, Time: at,
+		Origin: conditions.Observed, Source: conditions.TheAngler})))
+	after, err := seen.Warmth(at, at)
+	require.NoError(t, err)
+	for mark := range s.Marks {
+		was, wet := before.At(mark, at)
+		now, _ := after.At(mark, at)
+		if wet {
+			assert.InDelta(t, -3, now-was, 0.7, s.Marks[mark].Name)
+		}
+	}
 }

@@ -309,7 +309,7 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 }
 
 func (s *sweeping) tables(sp *spot.Spot) *Tables {
-	return NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean)
+	return NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean, tide.Tideless(sp.Tide))
 }
 
 // momentFacts fills in what changes from step to step; false where the tide has no

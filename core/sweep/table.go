@@ -95,7 +95,10 @@ var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.WaterTemp:
 // NewTables of some targets' rules on the marks of a spot: each of marks settles the words
 // that are not open, targets are measured by their ordinary spells, mean is what is believed of each
 // rule's coefficient.
-func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64) *Tables {
+//
+// Water without a tide weighs nothing of it.
+func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64,
+	tideless bool) *Tables {
 	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule)}
 	for m := range marks {
 		t := &all.Marks[m]
@@ -104,7 +107,7 @@ func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.
 			f := &marks[m]
 			name := applicable{targets[i].Target, f.Word[playbook.Place], f.Word[playbook.MarkKind], f.Word[playbook.Bottom]}
 			a := b.Once(name, func() any { return b.Applicable(name.target, f, unseen, playbook.Untaken) }).(*playbook.Applicable)
-			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i]))
+			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i], tideless))
 		}
 	}
 	all.means = make([]float64, len(all.families))
@@ -122,8 +125,16 @@ type applicable struct {
 func unseen(w playbook.Word) bool { return w != playbook.Sign && playbook.Plain(w) }
 
 // target on a mark: its rules in their families.
-func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick) onTable {
+func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick,
+	tideless bool) onTable {
 	out := onTable{ordinary: by.Log}
+	if tideless {
+		for _, r := range b.About(by.Target) {
+			if k := &b.Rules[r]; k.Part != playbook.Taken && k.OfTide() {
+				out.ordinary -= mean(r) * by.Rules[r]
+			}
+		}
+	}
 	var f *family
 	keep := func() {
 		if f != nil {
@@ -133,6 +144,9 @@ func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean 
 	group := -1
 	for i := range a.Rules {
 		r := &a.Rules[i]
+		if tideless && b.Rules[r.Rule].OfTide() {
+			continue
+		}
 		place, own := t.place(r, mark)
 		if b.Rules[r.Rule].Presence() {
 			out.presence = append(out.presence, place)

@@ -37,7 +37,7 @@ func TestATableSumsWhatTheBookWeighs(t *testing.T) {
 			}
 		}
 		yard := ordinary.Measure(b, target, mean)
-		tables := NewTables(b, []ordinary.Yardstick{yard}, []playbook.Facts{base}, mean)
+		tables := NewTables(b, []ordinary.Yardstick{yard}, []playbook.Facts{base}, mean, false)
 		table := &tables.Marks[0]
 		for _, how := range []How{Hourly, EachStep} {
 			tables.Weigh(&base, &spread, how)

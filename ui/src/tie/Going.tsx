@@ -8,8 +8,8 @@ export function Going({ advice, shut }: { advice: Advice; shut?: string }) {
     <div className={advice.gravest === 'do not' ? 'going do-not' : 'going'} role="alert">
       {grave.map((c) => (
         <p key={c.id + c.says} className={c.severity === 'do not' ? 'caution grave' : 'caution'}>
-          <b>{c.severity === 'do not' ? 'Do not go. ' : 'Think again. '}</b>
-          {c.id === 'way' && shut ? shut : c.says}
+          {c.severity === 'think' && <b>Think again. </b>}
+          {c.id === 'way' && shut ? `Do not go. ${shut}` : c.says}
         </p>
       ))}
       <p className="quiet small">
