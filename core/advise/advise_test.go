@@ -354,7 +354,8 @@ func TestWaterWithoutATideWeighsNone(t *testing.T) {
 func TestAnEdgeDoesNotJump(t *testing.T) {
 	w := newWorld(t)
 	best := func(at time.Time, temp, secchi float64) float64 {
-		a := w.ask(t, "spotted-seatrout", 2, at, is(conditions.WaterTemp, temp), is(conditions.Clarity, secchi), is(conditions.WindSpeed, 3),
+		a := w.ask(t, "spotted-seatrout", 2, at, is(conditions.WaterTemp, temp), is(conditions.Clarity, secchi), is(conditions.WindSpeed,
+			3),
 			is(conditions.Cloud, 0.4))
 		return a.Choices[0].Edge.Value
 	}

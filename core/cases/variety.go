@@ -76,7 +76,8 @@ func sweepOf(place string, t *playbook.Target) []asking {
 					s := Shore{Place: place, Manner: goes[place], Time: On(season.month, 12, hour), Ebb: tide.ebb, Elapsed: tide.elapsed,
 						RunMS: tide.run, Seen: seen{water: c, air: c, clear: secchi, cloud: 0.3, wind: 3, swell: 0.6, period: 8}}
 					s.setMarks()
-					out = append(out, asking{s, t, fmt.Sprintf("%s, %s, %s, %.0f °C, Secchi %.1f m, %d h, %s", t.Name, place, season.month, c, secchi,
+					out = append(out, asking{s, t, fmt.Sprintf("%s, %s, %s, %.0f °C, Secchi %.1f m, %d h, %s", t.Name, place,
+						season.month, c, secchi,
 						hour, map[bool]string{true: "ebb", false: "flood"}[tide.ebb])})
 				}
 			}

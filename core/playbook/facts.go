@@ -124,7 +124,7 @@ func (w Word) fades() bool { return w < fading }
 type wordOf struct {
 	name       string
 	vocabulary []string
-	// offered words belong to what is tied on; turning up blind has none.
+	// offered words belong to what is tied on.
 	offered bool
 	// several values may hold at once.
 	several bool

@@ -132,8 +132,9 @@ func (b *Book) saidOfSenses(t *Target) []said {
 			said{aspect: "clear", family: "clarity", effect: "clear plus", says: "Clear enough for a fish that hunts by sight",
 				when:  append(both(above(Secchi, clearM, fadesM), above(light, seesLux, seesLux)), is(Sign, Signs, "colour line")...),
 				lacks: "Not clear or light enough to hunt well by sight"},
-			said{aspect: "mud", family: "clarity", effect: effect, says: "Too muddy for a fish that hunts by sight", lacks: "No mud in the water",
-				when: both(below(Secchi, mudM, mudFades), is(Sign, Signs, "colour line").not())})
+			said{aspect: "mud", family: "clarity", effect: effect, says: "Too muddy for a fish that hunts by sight",
+				lacks: "No mud in the water",
+				when:  both(below(Secchi, mudM, mudFades), is(Sign, Signs, "colour line").not())})
 	}
 	if t.Senses != "sight" && b.offersScent(t) {
 		list = append(list, said{aspect: "scent", family: "offering", effect: "clear plus", says: "Stained or dark water, scent leads",
