@@ -99,7 +99,7 @@ func Ask(q Question) (Advice, error) {
 		return Advice{}, err
 	}
 	s := q.Spot
-	a := Advice{Moment: *m, Way: m.WayCaution(c), Stay: stay(&q)}
+	a := Advice{Moment: *m, Way: m.WayCaution(c), Stay: stay(&q, m)}
 	a.Cautions = going.Assess(m, c, q.Limits, q.Units)
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {

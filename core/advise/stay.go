@@ -1,16 +1,22 @@
 package advise
 
 import (
+	"slices"
 	"strings"
 	"time"
 
+	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/spot"
 )
 
-// stay says when to move on: by the school chosen, and what is known of the target.
-func stay(q *Question) string {
+// stay says when to move on: by the school chosen, and what is known of the target; with dolphins
+// about, it is the fish that go.
+func stay(q *Question, m *spot.Moment) string {
+	if slices.Contains(q.Signs, "dolphins") {
+		return "Dolphins: a few minutes at the nearest structure, where they jam the fish, then go."
+	}
 	says := map[string]string{
 		"clock": "Half an hour without a bite: move.",
 		"bite":  "Stay while anything bites; recast the same place at once when one came.",
@@ -24,7 +30,11 @@ func stay(q *Question) string {
 			says += " Small ones only: leave the flat."
 		}
 	}
-	return strings.TrimSpace(says + " " + q.Target.Stay)
+	says = strings.TrimSpace(says + " " + q.Target.Stay)
+	if m.Believed[conditions.WaterTemp].Value < q.Target.Feeds.From {
+		says = strings.TrimSpace(says + " " + q.Target.StayCold)
+	}
+	return says
 }
 
 // noTake is the rule of a zone in which nothing may be taken at a time; empty where

@@ -45,9 +45,10 @@ type Target struct {
 	Strikes Span
 	// Hazard that its mouth or its home is to a leader.
 	Hazard tackle.Hazard
-	// Handling says how to land, hold and put it back; Stay, when to move on.
-	Handling, Stay string
-	Cautions       []string
+	// Handling says how to land, hold and put it back; Stay, when to move on, and StayCold, in water
+	// below what it feeds at.
+	Handling, Stay, StayCold string
+	Cautions                 []string
 	// Custom: an angler wrote it.
 	Custom bool
 	// says replaces the usual sentences of its rules.
@@ -85,7 +86,8 @@ var aspects = []string{"warmth", "cold", "numb", "gone", "hot", "clear", "mud", 
 
 func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
-		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "cautions",
+		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
+		"cautions",
 		"note", "says", "plenty")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
@@ -96,7 +98,7 @@ func (b *Book) readTarget(n node) error {
 		Eats: r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
 		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true),
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
-		Handling: r.text("handling"), Stay: r.maybe("stay"), Cautions: r.sentences("cautions")}
+		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
 	if _, there := r.in["longest"]; there {
 		t.LongestM = r.quantity("longest", quantity.Length, true)

@@ -34,6 +34,7 @@ type sourceTarget struct {
 	Hazard    string            `yaml:"hazard"`
 	Handling  string            `yaml:"handling"`
 	Stay      string            `yaml:"stay,omitempty"`
+	StayCold  string            `yaml:"stay_cold,omitempty"`
 	Cautions  []string          `yaml:"cautions,omitempty"`
 	Note      string            `yaml:"note,omitempty"`
 	Says      map[string]string `yaml:"says,omitempty"`
@@ -52,7 +53,8 @@ func (t *Target) Source() ([]byte, error) {
 		Plenty: t.Plenty, Senses: t.Senses, Column: t.Columns, Feeds: span(t.Feeds, "°C"), Best: t.Best, Away: t.Away, Lives: t.Lives,
 		Likes: t.Likes,
 		Eats:  t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
-		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, Cautions: t.Cautions, Note: t.Note, Says: t.says}
+		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, StayCold: t.StayCold, Cautions: t.Cautions, Note: t.Note,
+		Says: t.says}
 	if t.LongestM > 0 {
 		out.Longest = number(t.LongestM, "m")
 	}
