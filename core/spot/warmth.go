@@ -69,7 +69,7 @@ func (s *Spot) warmthUnder(c *tide.Curve, h Hours, from, to, now time.Time, step
 	in := water.Surroundings{Weather: h.blended, Level: level, Around: h.around, Attenuation: k, FlushS: flushOf(s.Place)}
 	w := &Warmth{spot: s, from: begin, step: step}
 	for _, m := range s.Marks {
-		if mixed(s.Place) {
+		if Mixed(s.Place) {
 			w.marks = append(w.marks, w.openWater(m, c, to))
 			continue
 		}
@@ -99,10 +99,10 @@ func bedOf(m ground.Mark) float64 {
 // openBed is the elevation of water that mixes with the open sea, metres.
 const openBed = -4
 
-// mixed says that waves and run mix the water of a kind of place: over its marks it is the open
+// Mixed says that waves and run mix the water of a kind of place: over its marks it is the open
 // water. Worked out, an exchange within twenty minutes leaves two tenths of a degree of the strongest
 // sun.
-func mixed(place string) bool {
+func Mixed(place string) bool {
 	switch place {
 	case "surf beach", "pier", "jetty", "rocky shore", "reef", "ledge", "harbour mouth", "seawall":
 		return true

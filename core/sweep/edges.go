@@ -17,7 +17,6 @@ import (
 	"greypebble/core/sky"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
-	"greypebble/core/water"
 )
 
 // Field of edges: what being at each spot at each step would be worth for each target, on its best
@@ -194,82 +193,6 @@ func (s *sweeping) all() error {
 	return errors.Join(errs...)
 }
 
-// warmEvery is the step the warmth over the marks is worked out by.
-const warmEvery = time.Hour
-
-// spotAt sweeps one spot.
-func (s *sweeping) spotAt(at int) error {
-	sp := s.Spots[at]
-	end := s.From.Add(time.Duration(s.steps) * s.Step)
-	c, err := s.tides.Over(sp.Tide, s.From.Add(-spot.WarmthRunUp), end.Add(2*warmEvery))
-	if err != nil {
-		return err
-	}
-	levels, hourly := make([]float64, s.steps), make([]float64, s.steps)
-	c.Sampled(levels, hourly, s.From, s.Step)
-	warmth, err := sp.WarmthOn(c, s.weather(sp, end), s.From, end, warmEvery)
-	if err != nil {
-		return err
-	}
-	h, tables, skies := s.hours(sp), s.tables(sp), s.skies[skyKeyOf(sp)]
-	perHour := int(time.Hour / s.Step)
-	logs, best := make([]float64, len(s.Targets)), make([]float64, len(s.Targets))
-	spread, f, tides := new(Spread), playbook.Nothing(), scene.TidesOf(sp)
-	closed, weighed := false, false
-	var under underWater
-	lights, warmer := s.light(sp, h), make([]float64, len(sp.Marks))
-	for i := range s.steps {
-		t := s.From.Add(time.Duration(i) * s.Step)
-		now := &h[i/perHour]
-		if i%perHour == 0 {
-			f, closed, weighed = now.facts, sp.Closing(t) != nil, false
-		}
-		for k := range best {
-			best[k] = math.NaN()
-		}
-		if !closed && sp.Access.Passable(levels[i]) && s.momentFacts(&f, tides, c, i, levels[i], hourly[i], &skies[i]) {
-			under.lux = lights[i]
-			spread[playbook.SurfaceLight][0], spread[playbook.SurfaceLight][1] = under.lux[0], under.lux[1]
-			fresh := !weighed
-			if fresh {
-				for k := range warmer {
-					warmer[k], _ = warmth.Over(k, t.Truncate(time.Hour))
-				}
-				under.hour(spread, now)
-				tables.Weigh(&f, spread, Hourly)
-				weighed = true
-			}
-			tables.Weigh(&f, spread, EachStep)
-			for k := range sp.Marks {
-				depth := sp.Marks[k].Depth(levels[i])
-				open := sp.Marks[k].Fishable.Holds(depth)
-				if !open && !fresh {
-					continue
-				}
-				under.on(&f, spread, depth, warmer[k])
-				table := &tables.Marks[k]
-				if fresh {
-					table.Weigh(&f, spread, Hourly)
-				}
-				if !open {
-					continue
-				}
-				table.Weigh(&f, spread, EachStep)
-				table.Logs(logs)
-				for n, v := range logs {
-					if !(best[n] >= v) {
-						best[n] = v
-					}
-				}
-			}
-		}
-		for n, v := range best {
-			s.field.Edges[n][at][i] = float32(math.Exp(v))
-		}
-	}
-	return nil
-}
-
 // hour of a spot: what is believed, low and high, and what of the facts changes from
 // hour to hour.
 type hour struct {
@@ -306,58 +229,4 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 		out[i] = hour{list[i].low, list[i].high, scene.OfPlace(&m, list[i].weather)}
 	}
 	return out
-}
-
-func (s *sweeping) tables(sp *spot.Spot) *Tables {
-	return NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean, tide.Tideless(sp.Tide))
-}
-
-// momentFacts fills in what changes from step to step; false where the tide has no
-// stage.
-func (s *sweeping) momentFacts(f *playbook.Facts, tides scene.Tides, c *tide.Curve, i int, level, rate float64, sky *spot.Sky) bool {
-	t := s.From.Add(time.Duration(i) * s.Step)
-	last, next, ok := c.Between(t)
-	if !ok {
-		return false
-	}
-	stage := tide.Stage{RateMPerH: rate, Last: last, Next: next, RangeM: math.Abs(next.LevelM - last.LevelM),
-		Elapsed: t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()}
-	if next.Kind == tide.High {
-		stage.Direction = tide.Flood
-	}
-	tides.Fill(f, level, &stage, sky)
-	return true
-}
-
-// underWater is what the light under water and the warmth of a mark are worked out from.
-type underWater struct {
-	lux, attenuation [2]float64 // by cloud and by clarity, low and high
-	tempC            [2]float64
-}
-
-// hour fills in the readings of an hour.
-func (u *underWater) hour(spread *Spread, h *hour) {
-	for end, v := range []*conditions.Values{&h.low, &h.high} {
-		spread[playbook.Secchi][end], spread[playbook.WindSpeed][end], spread[playbook.Cloud][end] = v.SecchiM, v.WindSpeedMS, v.Cloud
-		u.tempC[end] = v.WaterTempC
-		u.attenuation[end], _ = water.Attenuation(v.SecchiM) // readings are within bounds
-	}
-}
-
-// on a mark, what differs from mark to mark.
-func (u *underWater) on(f *playbook.Facts, spread *Spread, depth, warmer float64) {
-	if warmer != warmer { // dry when the hour began
-		warmer = 0
-	}
-	f.Measure[playbook.Depth], f.Measure[playbook.Warmer] = depth, warmer
-	for i, c := range u.tempC {
-		spread[playbook.WaterTemp][i] = c + warmer
-	}
-	for clarity, k := range u.attenuation {
-		mid := water.Remaining(k, depth/2)
-		for cloud, lux := range u.lux {
-			spread[playbook.MidLight][clarity|cloud<<1] = lux * mid
-			spread[playbook.BedLight][clarity|cloud<<1] = lux * mid * mid
-		}
-	}
 }

@@ -14,8 +14,7 @@ import (
 type Tables struct {
 	Marks []Table
 	rules []tabled
-	// common rules are the same on every mark: their places among the above, by how often they
-	// change; and families of them.
+	// common rules are the same on every mark: their places among the above; and families of them.
 	common
 	// weights of the last moment.
 	weights [][mostStates]float64
@@ -23,28 +22,27 @@ type Tables struct {
 	// the scenarios.
 	families []family
 	means    []float64
-	// stale families have a rule that has changed since.
-	stale []bool
+	// stale families have a rule that has changed since; moving ones, one that may within the hour.
+	stale, moves []bool
 	// settled are the places of rules by what they ask.
 	settled map[int][]settledRule
+	water   Waters
 }
 
-// How often a rule is weighed.
-type How int
+// Waters of a spot.
+type Waters struct {
+	// Tideless: nothing of the tide is weighed.
+	Tideless bool
+	// Mixed: no mark is warmer than another.
+	Mixed bool
+	// Months that come, none if any may.
+	Months playbook.Set
+}
 
-const (
-	// Hourly rules look only at what changes from hour to hour.
-	Hourly How = iota
-	// EachStep rules look at tide, sun or depth.
-	EachStep
-	howMany
-)
-
-// common rules and families by how often they are weighed. Awake are those of each step that may
-// weigh anything in the hour.
+// common rules and families, and those of them that may change within the hour.
 type common struct {
-	rulesBy, familiesBy [howMany][]int
-	awake               []int
+	rules, families []int
+	awake, moving   []int
 }
 
 // quick measures change from step to step.
@@ -52,21 +50,6 @@ var quick = [playbook.MeasureCount]bool{playbook.Level: true, playbook.RiseRate:
 	playbook.TideRange: true, playbook.LevelShare: true, playbook.FlowShare: true, playbook.SinceLow: true, playbook.SinceHigh: true,
 	playbook.SunAltitude: true, playbook.SurfaceLight: true, playbook.LureLight: true, playbook.MidLight: true, playbook.BedLight: true,
 	playbook.Depth: true, playbook.CrestDepth: true, playbook.Current: true}
-
-var quickly = func() map[playbook.Measure]bool {
-	out := map[playbook.Measure]bool{}
-	for m, is := range quick {
-		out[playbook.Measure(m)] = is
-	}
-	return out
-}()
-
-func howOften(w playbook.When) How {
-	if w.Reads(quickly) || w.Says(func(w playbook.Word) bool { return w == playbook.Stage }) {
-		return EachStep
-	}
-	return Hourly
-}
 
 type settledRule struct {
 	when        playbook.When
@@ -86,20 +69,32 @@ type Table struct {
 type onTable struct {
 	families, presence []int
 	ordinary           float64
+	// moving are the families that may change within the hour; the rest come to rest.
+	moving []int
+	rest   float64
 }
 
-// onMark are the measures that differ from mark to mark.
-var onMark = map[playbook.Measure]bool{playbook.Depth: true, playbook.WaterTemp: true, playbook.Warmer: true, playbook.MidLight: true,
-	playbook.BedLight: true}
+// onMark are the measures that differ from mark to mark, and warmthOfMark those that do unless
+// waves and run mix the water.
+var (
+	onMark       = map[playbook.Measure]bool{playbook.Depth: true, playbook.MidLight: true, playbook.BedLight: true}
+	warmthOfMark = map[playbook.Measure]bool{playbook.WaterTemp: true, playbook.Warmer: true}
+)
+
+// never says that a rule weighs nothing in any of the months.
+func (w Waters) never(when playbook.When) bool {
+	return w.Months != 0 && !slices.ContainsFunc(when, func(c playbook.Clause) bool {
+		return !slices.ContainsFunc(c.Tests, func(t playbook.Test) bool {
+			return t.Of == playbook.Month && (t.No && w.Months&^t.Any == 0 || !t.No && w.Months&t.Any == 0)
+		})
+	})
+}
 
 // NewTables of some targets' rules on the marks of a spot: each of marks settles the words
 // that are not open, targets are measured by their ordinary spells, mean is what is believed of each
 // rule's coefficient.
-//
-// Water without a tide weighs nothing of it.
-func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64,
-	tideless bool) *Tables {
-	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule)}
+func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64, w Waters) *Tables {
+	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule), water: w}
 	for m := range marks {
 		t := &all.Marks[m]
 		t.Tables = all
@@ -107,11 +102,12 @@ func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.
 			f := &marks[m]
 			name := applicable{targets[i].Target, f.Word[playbook.Place], f.Word[playbook.MarkKind], f.Word[playbook.Bottom]}
 			a := b.Once(name, func() any { return b.Applicable(name.target, f, unseen, playbook.Untaken) }).(*playbook.Applicable)
-			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i], tideless))
+			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i]))
 		}
 	}
 	all.means = make([]float64, len(all.families))
-	all.weights, all.stale = make([][mostStates]float64, len(all.rules)), make([]bool, len(all.families))
+	all.weights = make([][mostStates]float64, len(all.rules))
+	all.stale, all.moves = make([]bool, len(all.families)), make([]bool, len(all.families))
 	return all
 }
 
@@ -125,10 +121,9 @@ type applicable struct {
 func unseen(w playbook.Word) bool { return w != playbook.Sign && playbook.Plain(w) }
 
 // target on a mark: its rules in their families.
-func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick,
-	tideless bool) onTable {
+func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick) onTable {
 	out := onTable{ordinary: by.Log}
-	if tideless {
+	if t.water.Tideless {
 		for _, r := range b.About(by.Target) {
 			if k := &b.Rules[r]; k.Part != playbook.Taken && k.OfTide() {
 				out.ordinary -= mean(r) * by.Rules[r]
@@ -144,7 +139,7 @@ func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean 
 	group := -1
 	for i := range a.Rules {
 		r := &a.Rules[i]
-		if tideless && b.Rules[r.Rule].OfTide() {
+		if t.water.Tideless && b.Rules[r.Rule].OfTide() || t.water.never(r.When) {
 			continue
 		}
 		place, own := t.place(r, mark)
@@ -171,14 +166,13 @@ func (t *Table) keep(f *family) int {
 		}
 	}
 	t.families = append(t.families, *f)
-	at, how := len(t.families)-1, Hourly
+	at := len(t.families) - 1
 	for _, k := range f.terms {
 		r := &t.rules[k.at]
-		how = max(how, r.how)
 		r.families = append(r.families, at)
 	}
 	in := t.where(f.own)
-	in.familiesBy[how] = append(in.familiesBy[how], at)
+	in.families = append(in.families, at)
 	return at
 }
 
@@ -193,7 +187,7 @@ func (t *Table) where(own bool) *common {
 // place of a rule among those weighed, taken anew where it asks something else here;
 // and whether it looks at the water over the mark.
 func (t *Table) place(r *playbook.Settled, mark int) (place int, own bool) {
-	if own = r.When.Reads(onMark); !own {
+	if own = r.When.Reads(onMark) || !t.water.Mixed && r.When.Reads(warmthOfMark); !own {
 		mark = -1
 	}
 	for _, k := range t.settled[r.Rule] {
@@ -204,35 +198,85 @@ func (t *Table) place(r *playbook.Settled, mark int) (place int, own bool) {
 	place = len(t.rules)
 	t.settled[r.Rule] = append(t.settled[r.Rule], settledRule{r.When, mark, place})
 	t.rules = append(t.rules, tabledOf(r.When))
-	in, how := t.where(own), t.rules[place].how
-	in.rulesBy[how] = append(in.rulesBy[how], place)
+	in := t.where(own)
+	in.rules = append(in.rules, place)
 	return place, own
 }
 
-// Weigh the rules that are the same on every mark at a moment.
-func (t *Tables) Weigh(f *playbook.Facts, spread *Spread, how How) {
-	t.weigh(&t.common, how, f, spread)
+// Hour begins an hour for the rules that are the same on every mark: by the facts of its first
+// step, and what the span says of the others.
+func (t *Tables) Hour(f *playbook.Facts, spread *Spread, span *Span) {
+	clear(t.moves)
+	t.hour(&t.common, f, spread, span)
 }
 
-// Weigh the rules that look at the water over the mark; Logs then tells what all come to.
-func (t *Table) Weigh(f *playbook.Facts, spread *Spread, how How) { t.weigh(&t.own, how, f, spread) }
-
-func (t *Tables) weigh(c *common, how How, f *playbook.Facts, spread *Spread) {
-	rules := c.awake
-	if how == Hourly {
-		rules = c.rulesBy[Hourly]
-		t.wake(c, f, spread)
+// Hour begins an hour for the rules that look at the water over the mark, once it has begun for
+// the others.
+func (t *Table) Hour(f *playbook.Facts, spread *Spread, span *Span) {
+	t.hour(&t.own, f, spread, span)
+	for i := range t.targets {
+		on := &t.targets[i]
+		on.rest, on.moving = -on.ordinary, on.moving[:0]
+		for _, k := range on.families {
+			if t.moves[k] {
+				on.moving = append(on.moving, k)
+			} else {
+				on.rest += t.means[k]
+			}
+		}
 	}
-	for _, i := range rules {
+}
+
+// Step weighs what may have changed since the hour began.
+func (t *Tables) Step(f *playbook.Facts, spread *Spread) { t.step(&t.common, f, spread) }
+
+// Step weighs what may have changed over the mark; Logs then tells what all come to.
+func (t *Table) Step(f *playbook.Facts, spread *Spread) { t.step(&t.own, f, spread) }
+
+func (t *Tables) hour(c *common, f *playbook.Facts, spread *Spread, span *Span) {
+	c.awake, c.moving = c.awake[:0], c.moving[:0]
+	for _, i := range c.rules {
 		r := &t.rules[i]
-		if r.weigh(f, spread, t.weights[i][:r.states]) {
+		switch row := t.weights[i][:r.states]; r.over(f, span) {
+		case idle:
+			if r.silence(row) {
+				t.spoil(r)
+			}
+		case steady:
+			if r.weigh(f, spread, row) {
+				t.spoil(r)
+			}
+		case awake:
+			c.awake = append(c.awake, i)
+			for _, k := range r.families {
+				t.moves[k] = true
+			}
+		}
+	}
+	for _, i := range c.families {
+		if t.moves[i] {
+			c.moving = append(c.moving, i)
+		} else {
+			t.freshen(i)
+		}
+	}
+}
+
+func (t *Tables) step(c *common, f *playbook.Facts, spread *Spread) {
+	for _, i := range c.awake {
+		if r := &t.rules[i]; r.weigh(f, spread, t.weights[i][:r.states]) {
 			t.spoil(r)
 		}
 	}
-	for _, i := range c.familiesBy[how] {
-		if t.stale[i] {
-			t.stale[i], t.means[i] = false, t.meanOf(&t.families[i])
-		}
+	for _, i := range c.moving {
+		t.freshen(i)
+	}
+}
+
+// freshen what a family comes to where one of its rules has changed.
+func (t *Tables) freshen(family int) {
+	if t.stale[family] {
+		t.stale[family], t.means[family] = false, t.meanOf(&t.families[family])
 	}
 }
 
@@ -241,23 +285,5 @@ func (t *Tables) spoil(r *tabled) {
 	r.spoke = true
 	for _, k := range r.families {
 		t.stale[k] = true
-	}
-}
-
-// wake the rules of each step that may weigh anything in the hour; the others weigh nothing.
-func (t *Tables) wake(c *common, f *playbook.Facts, spread *Spread) {
-	c.awake = c.awake[:0]
-	for _, i := range c.rulesBy[EachStep] {
-		r := &t.rules[i]
-		if !r.asleep(f, spread) {
-			c.awake = append(c.awake, i)
-			continue
-		}
-		for s := range r.states {
-			if w := &t.weights[i][s]; *w != 0 {
-				*w = 0
-				t.spoil(r)
-			}
-		}
 	}
 }

@@ -118,8 +118,8 @@ func (t *Tables) absence(at int) float64 {
 func (t *Table) Logs(out []float64) {
 	for i := range out {
 		on := &t.targets[i]
-		sum := -on.ordinary
-		for _, k := range on.families {
+		sum := on.rest
+		for _, k := range on.moving {
 			sum += t.means[k]
 		}
 		absence := 0.0

@@ -28,7 +28,6 @@ type tabled struct {
 	// readings it looks at, a bit each, and how many states they have.
 	readings uint8
 	states   int
-	how      How
 	// families it is in, and whether it has ever weighed anything.
 	families []int
 	spoke    bool
@@ -40,25 +39,15 @@ type tabledClause struct {
 	unsure []unsureRamp
 }
 
-// unsureRamp looks at one or two readings: at says which bits of the rule's state say whether they
-// are high.
+// unsureRamp looks at one or two readings: which of the measure's values they are in each of the
+// rule's states.
 type unsureRamp struct {
 	playbook.Ramp
-	at  [2]int
-	two bool
-}
-
-// of the measure's values, the one in a state.
-func (r *unsureRamp) of(s int) int {
-	i := s >> r.at[0] & 1
-	if r.two {
-		i |= s >> r.at[1] & 1 << 1
-	}
-	return i
+	value [mostStates]uint8
 }
 
 func tabledOf(c playbook.When) tabled {
-	out := tabled{clauses: make([]tabledClause, len(c)), how: howOften(c)}
+	out := tabled{clauses: make([]tabledClause, len(c))}
 	for _, k := range c {
 		for _, r := range k.Ramps {
 			for _, d := range readingsOf[r.Of] {
@@ -75,9 +64,12 @@ func tabledOf(c playbook.When) tabled {
 				out.clauses[i].sure = append(out.clauses[i].sure, r)
 				continue
 			}
-			u := unsureRamp{Ramp: r, two: len(of) == 2}
-			for j, d := range of {
-				u.at[j] = bits.OnesCount8(out.readings & (1<<d - 1))
+			u := unsureRamp{Ramp: r}
+			for state := range out.states {
+				high := unpack(uint8(state), out.readings) //nolint:gosec // fewer than 16
+				for j, d := range of {
+					u.value[state] |= high >> d & 1 << j
+				}
 			}
 			out.clauses[i].unsure = append(out.clauses[i].unsure, u)
 		}
@@ -114,42 +106,14 @@ func (c *tabledClause) certain(f *playbook.Facts) float64 {
 	return w
 }
 
-// asleep says that nothing the hour brings can make the rule weigh anything: each of its clauses fails
-// by what does not change within the hour.
-func (r *tabled) asleep(f *playbook.Facts, spread *Spread) bool {
-	for i := range r.clauses {
-		if !r.clauses[i].asleep(f, spread) {
-			return false
+// silence a rule; false where it said nothing before.
+func (r *tabled) silence(row []float64) (changed bool) {
+	for s, w := range row {
+		if w != 0 {
+			row[s], changed = 0, true
 		}
 	}
-	return true
-}
-
-func (c *tabledClause) asleep(f *playbook.Facts, spread *Spread) bool {
-	for i := range c.tests {
-		if c.tests[i].Of != playbook.Stage && c.tests[i].Weight(f) == 0 {
-			return true
-		}
-	}
-	for i := range c.sure {
-		if !quick[c.sure[i].Of] && c.sure[i].Weight(f) == 0 {
-			return true
-		}
-	}
-	for i := range c.unsure {
-		r := &c.unsure[i]
-		if quick[r.Of] {
-			continue
-		}
-		some := false
-		for _, x := range spread[r.Of][:2] { // of one reading: only light under water has two, and is quick
-			some = some || !(x*r.Slope+r.Offset <= 0)
-		}
-		if !some {
-			return true
-		}
-	}
-	return false
+	return changed
 }
 
 // weigh a rule in each of its states; false where that is what it weighed before.
@@ -188,7 +152,7 @@ func (c *tabledClause) only(f *playbook.Facts, spread *Spread, row []float64) {
 
 // least of a weight and what the ramp weighs in a state; nought decides what is not known.
 func (r *unsureRamp) least(w float64, spread *Spread, s int) float64 {
-	v := spread[r.Of][r.of(s)]*r.Slope + r.Offset
+	v := spread[r.Of][r.value[s]]*r.Slope + r.Offset
 	switch {
 	case v <= 0:
 		return 0

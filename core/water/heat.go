@@ -78,7 +78,7 @@ func exchange(surfaceC float64, w Weather, wetness float64) Exchange {
 	sky := math.Min(1.24*math.Pow(e/100/airK, 1.0/7)*(1+0.22*w.Cloud*w.Cloud), 1)
 	wind := math.Max(w.WindMS, stirring)
 	return Exchange{
-		LongWave: emissivity * stefanBoltzmann * (sky*math.Pow(airK, 4) - math.Pow(surfaceK, 4)),
+		LongWave: emissivity * stefanBoltzmann * (sky*airK*airK*airK*airK - surfaceK*surfaceK*surfaceK*surfaceK),
 		Evaporation: wetness * airDensity * latentHeat * transfer * wind *
 			(specificHumidity(e) - specificHumidity(0.98*vapourPressure(surfaceC))),
 		Sensible: airDensity * airHeat * transfer * wind * (w.AirC - surfaceC),
