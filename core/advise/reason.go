@@ -70,8 +70,8 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 		g.Factor *= math.Exp(log)
 		says := rule.Says
 		if ordinary := w[r] - c.contrast.Rules[r]; w[r] < ordinary {
-			says = rule.Missing(&o.on.facts[0])
-			if w[r] > 0 && q.alone(o, rule) >= ordinary {
+			says = rule.Missing(o.on.facts[:])
+			if w[r] > 0 && q.Belief.Mean(r)*(ordinary-q.alone(o, rule)) < tells {
 				says = "" // it gave way to another of its family, and is not held against itself
 			}
 		}

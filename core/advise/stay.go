@@ -31,7 +31,7 @@ func stay(q *Question, m *spot.Moment) string {
 		}
 	}
 	says = strings.TrimSpace(says + " " + q.Target.Stay)
-	if m.Believed[conditions.WaterTemp].Value < q.Target.Feeds.From {
+	if c := m.Believed[conditions.WaterTemp]; c.Origin != conditions.Assumed && c.Value < q.Target.Feeds.From {
 		says = strings.TrimSpace(says + " " + q.Target.StayCold)
 	}
 	return says

@@ -23,9 +23,10 @@ type Shore struct {
 	RangeM  float64
 	Ebb     bool
 	Elapsed float64
-	// Seen by the angler at the moment; Days, the water of the days before.
-	Seen map[conditions.Kind]float64
-	Days []Day
+	// Seen by the angler at the moment, or only foretold; Days, the water of the days before.
+	Seen     map[conditions.Kind]float64
+	Foretold bool
+	Days     []Day
 	// Signs on the water.
 	Signs []string
 	// StandsM above the water, for who stands on rock; 0: three metres.
@@ -117,8 +118,12 @@ func (s *Shore) tide() (*tide.Harmonics, error) {
 
 func (s *Shore) readings() conditions.Readings {
 	var list []conditions.Reading
+	origin, source := conditions.Observed, conditions.TheAngler
+	if s.Foretold {
+		origin, source = conditions.Forecast, "a forecast"
+	}
 	for k, v := range s.Seen {
-		list = append(list, conditions.Reading{Kind: k, Value: v, Time: s.Time, Origin: conditions.Observed, Source: conditions.TheAngler})
+		list = append(list, conditions.Reading{Kind: k, Value: v, Time: s.Time, Origin: origin, Source: source})
 	}
 	for _, d := range s.Days {
 		for k, v := range d.Is {

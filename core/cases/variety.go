@@ -217,3 +217,11 @@ func (v *Variety) Lines() string {
 	}
 	return b.String()
 }
+
+// Usual shore of a kind of place: its usual marks by day, in the middle of the flood.
+func Usual(place string, month time.Month, waterC float64) Shore {
+	s := Shore{Place: place, Manner: goes[place], Time: On(month, 12, 12), Elapsed: 0.5, RunMS: 0.3,
+		Seen: seen{water: waterC, air: waterC, clear: 1.5, cloud: 0.3, wind: 3, swell: 0.6, period: 8}}
+	s.setMarks()
+	return s
+}

@@ -1,5 +1,7 @@
 package conditions
 
+import "math"
+
 // Scenarios is how many ways the uncertain readings are drawn. Advice is worked
 // out in each of them with the same draws for every choice, so that what two
 // choices have in common cancels and what is not known widens the interval.
@@ -39,17 +41,23 @@ func High(scenario int) (bits uint8) {
 
 // Ends are the values of the readings when all are low and when all are high.
 func (b Believed) Ends() (low, high Values) {
-	at := func(z float64) Values {
-		return Values{b[Clarity].At(z), b[WaterTemp].At(z), b[WindSpeed].At(z), b[Cloud].At(z)}
-	}
-	return at(-1), at(1)
+	return b.at(-1, -1, -1, -1), b.at(1, 1, 1, 1)
 }
 
-// Values of the readings in one scenario.
+// Values of the readings in one scenario. The water's temperature is NaN where nobody has told it: a
+// middling sky is a sky, but a middling temperature is no fish's.
 type Values struct{ SecchiM, WaterTempC, WindSpeedMS, Cloud float64 }
 
 // Scenario k of what is believed, 0 ≤ k < [Scenarios].
 func (b Believed) Scenario(k int) Values {
 	z := &draws[k]
-	return Values{b[Clarity].At(z[0]), b[WaterTemp].At(z[1]), b[WindSpeed].At(z[2]), b[Cloud].At(z[3])}
+	return b.at(z[0], z[1], z[2], z[3])
+}
+
+func (b Believed) at(clarity, temp, wind, cloud float64) Values {
+	v := Values{b[Clarity].At(clarity), b[WaterTemp].At(temp), b[WindSpeed].At(wind), b[Cloud].At(cloud)}
+	if b[WaterTemp].Origin == Assumed {
+		v.WaterTempC = math.NaN()
+	}
+	return v
 }

@@ -75,18 +75,42 @@ func (r *Rule) OfTide() bool {
 	return r.when.Reads(ofTide) || r.when.Says(func(w Word) bool { return w == Stage })
 }
 
-// Missing says what it means that the rule holds less here than in an ordinary spell; empty
-// where nothing is said of that.
-func (r *Rule) Missing(f *Facts) string {
+// elsewhere says that the rule speaks of kinds of place this is none of.
+func (r *Rule) elsewhere(f *Facts) bool {
+	for i := range r.when {
+		if !slices.ContainsFunc(r.when[i].Tests, func(t Test) bool { return t.Of == Place && !t.Holds(f) }) {
+			return false
+		}
+	}
+	return true
+}
+
+// Missing says what it means that the rule holds less here than in an ordinary spell, by the
+// scenarios of a moment; empty where nothing is said of that, and where it speaks of another kind
+// of place: a bar lacks nothing by not being a beach.
+func (r *Rule) Missing(facts []Facts) string {
+	if r.elsewhere(&facts[0]) {
+		return ""
+	}
 	if r.LacksHigh == "" {
 		return r.Lacks
 	}
+	low, high := 0.0, 0.0
 	for i := range r.when {
 		for _, k := range r.when[i].Ramps {
-			if k.Slope < 0 && k.Weight(f) < 1 {
-				return r.LacksHigh
+			by := &low
+			if k.Slope < 0 {
+				by = &high
+			}
+			for f := range facts {
+				if w := k.Weight(&facts[f]); w == w {
+					*by += 1 - w
+				}
 			}
 		}
+	}
+	if high > low {
+		return r.LacksHigh
 	}
 	return r.Lacks
 }

@@ -130,7 +130,26 @@ func TestWhatIsMissingHasItsOwnWords(t *testing.T) {
 	r, _ := b.Rule("red-drum-warmth")
 	f := Nothing()
 	f.Measure[WaterTemp] = 10
-	assert.Equal(t, "Cold for them", r.Missing(&f))
+	assert.Equal(t, "Cold for them", r.Missing([]Facts{f}))
 	f.Measure[WaterTemp] = 33
-	assert.Equal(t, "Warm for them", r.Missing(&f))
+	assert.Equal(t, "Warm for them", r.Missing([]Facts{f}))
+	mild := f
+	mild.Measure[WaterTemp] = 24
+	assert.Equal(t, "Warm for them", r.Missing([]Facts{mild, f}), "mild in the first scenario, too warm in the other")
+}
+
+// A rule about one kind of place is not missed at another.
+func TestNothingIsMissedOfAnotherPlace(t *testing.T) {
+	b, err := Builtin()
+	require.NoError(t, err)
+	r, there := b.Rule("trough-is-the-road")
+	require.True(t, there)
+	at := func(place string) string {
+		f := Nothing()
+		f.Say(Place, place)
+		f.Say(MarkKind, "edge")
+		return r.Missing([]Facts{f})
+	}
+	assert.Empty(t, at("oyster bar"))
+	assert.Equal(t, r.Lacks, at("surf beach"))
 }

@@ -90,7 +90,10 @@ func TestTheWeatherOfTheLastDay(t *testing.T) {
 
 // The scenarios differ in what is uncertain and in nothing else.
 func TestScenariosVaryWhatIsUncertain(t *testing.T) {
-	m := moment(t, spottest.Coast(t)[0])
+	untold, err := ScenariosOf(moment(t, spottest.Coast(t)[0]))
+	require.NoError(t, err)
+	assert.True(t, math.IsNaN(untold.Facts[0].Measure[playbook.WaterTemp]), "a temperature nobody told is not known")
+	m := moment(t, spottest.Coast(t)[0], seen(conditions.WaterTemp, 17, 0))
 	all, err := ScenariosOf(m)
 	require.NoError(t, err)
 	varies := map[playbook.Measure]bool{playbook.SurfaceLight: true, playbook.LureLight: true, playbook.Secchi: true,

@@ -82,6 +82,11 @@ func drawn(t *rapid.T, b *playbook.Book) (base playbook.Facts, spread Spread) {
 			spread[m][i] = rapid.Float64Range(0, 30).Draw(t, "value")
 		}
 	}
+	if rapid.Bool().Draw(t, "no temperature") {
+		for i := range spread[playbook.WaterTemp] {
+			spread[playbook.WaterTemp][i] = math.NaN()
+		}
+	}
 	return base, spread
 }
 

@@ -154,9 +154,9 @@ func (c *tabledClause) only(f *playbook.Facts, spread *Spread, row []float64) {
 func (r *unsureRamp) least(w float64, spread *Spread, s int) float64 {
 	v := spread[r.Of][r.value[s]]*r.Slope + r.Offset
 	switch {
-	case v <= 0:
+	case v <= 0, w == 0:
 		return 0
-	case v < w:
+	case v < w, v != v:
 		return v
 	}
 	return w
