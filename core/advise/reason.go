@@ -92,9 +92,21 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 			Factor: b, Applies: 1})
 	}
 	if rest != 0 {
-		out = append(out, Reason{Rule: RestRule, Says: "All else, near enough as usual", Factor: math.Exp(rest), Applies: 1})
+		out = append(out, Reason{Rule: RestRule, Says: sayRest(rest), Factor: math.Exp(rest), Applies: 1})
 	}
 	return out
+}
+
+// sayRest of what is left over: what an ordinary spell has of other places and other days counts
+// against this one, by name it would fill a page.
+func sayRest(log float64) string {
+	switch {
+	case log < math.Log(0.9):
+		return "All else: good things of other places and days that are not here"
+	case log > math.Log(1.1):
+		return "All else: bad things of other places and days that are not here"
+	}
+	return "All else, near enough as usual"
 }
 
 // lead finds the rule of a reason that says most, the way the reason goes; false where none of

@@ -172,23 +172,26 @@ type Hours struct {
 
 // Hours the warmth between two times wants, as they look at a moment: what the angler sees then of
 // sky, wind and air stands for the hours before of which nobody knows better, and of the water for the
-// whole course of its temperature.
+// whole course of its temperature. Air nobody has told is as warm as the open water.
 func (s *Spot) Hours(from, to, now time.Time) Hours {
 	from, to = from.Truncate(time.Hour).Add(-runUp), to.Add(2*time.Hour)
 	h, observer := Hours{from: from}, s.Observer()
 	believed := s.Readings.Believe(now)
-	at := func(k conditions.Kind, t time.Time) float64 {
-		v, _ := s.Readings.Background(k, t)
-		if v.Origin == conditions.Assumed {
-			return believed[k].Value
+	told := func(k conditions.Kind, t time.Time) conditions.Value {
+		if v, _ := s.Readings.Background(k, t); v.Origin != conditions.Assumed {
+			return v
 		}
-		return v.Value
+		return believed[k]
 	}
-	shift := believed[conditions.WaterTemp].Value - at(conditions.WaterTemp, now)
+	shift := believed[conditions.WaterTemp].Value - told(conditions.WaterTemp, now).Value
 	for t := from; !t.After(to); t = t.Add(time.Hour) {
-		h.weather = append(h.weather, water.Weather{AirC: at(conditions.AirTemp, t), WindMS: at(conditions.WindSpeed, t),
-			Cloud: at(conditions.Cloud, t), SunAltitude: observer.Sun(t).Altitude})
-		h.water = append(h.water, at(conditions.WaterTemp, t)+shift)
+		sea, air := told(conditions.WaterTemp, t).Value+shift, told(conditions.AirTemp, t)
+		if air.Origin == conditions.Assumed {
+			air.Value = sea // a middling air would warm a winter's flat
+		}
+		h.weather = append(h.weather, water.Weather{AirC: air.Value, WindMS: told(conditions.WindSpeed, t).Value,
+			Cloud: told(conditions.Cloud, t).Value, SunAltitude: observer.Sun(t).Altitude})
+		h.water = append(h.water, sea)
 	}
 	return h
 }

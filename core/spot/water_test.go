@@ -143,3 +143,20 @@ func TestAnObservedTemperatureMovesEveryMark(t *testing.T) {
 		}
 	}
 }
+
+// Air that nobody has told warms nothing: without sun, a flat in cold water stays about as cold.
+func TestUntoldAirWarmsNothing(t *testing.T) {
+	s := sunTrap(t, map[conditions.Kind]float64{conditions.WaterTemp: 3, conditions.Cloud: 1, conditions.WindSpeed: 6})
+	w, err := s.Warmth(january, january.Add(48*time.Hour))
+	require.NoError(t, err)
+	wettest := 0
+	for at := january; at.Before(january.Add(48 * time.Hour)); at = at.Add(10 * time.Minute) {
+		for mark := range s.Marks {
+			if c, wet := w.At(mark, at); wet {
+				wettest++
+				assert.Less(t, c, 4.0, "%s at %s", s.Marks[mark].Name, at)
+			}
+		}
+	}
+	assert.Positive(t, wettest)
+}
