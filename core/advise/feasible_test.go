@@ -16,6 +16,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/spot"
+	"greypebble/core/tackle"
 	"greypebble/core/tide"
 )
 
@@ -272,4 +273,36 @@ func TestTheArithmeticSpeaksOfWhatIsTiedOn(t *testing.T) {
 		}
 	}
 	assert.Len(t, seen, 3)
+}
+
+// A lead that is to hold is as heavy as the bench reckons for this run; a rig that cannot carry that is
+// not offered. From an anchored boat the line streams, and wants less.
+func TestALeadHoldsOrAnotherRigIsTaken(t *testing.T) {
+	w := newWorld(t)
+	lead := func(runMS float64, m ground.Manner) (kg, needed float64) {
+		s := w.shore("surf beach", ground.Trough, "sand", 2.4)
+		s.Current.SeenMS, s.Access.Manner = runMS, m
+		a := w.all(t, s, "red-drum", nil)
+		u, _ := a.Moment.Current()
+		place := tackle.LeadPlace{CurrentMS: math.Abs(u), LineDiameterM: tackle.UsualLine, LineLengthM: 30, DepthM: 2.4,
+			Sinker: tackle.EggSinker}
+		if m == ground.Kayak {
+			place.FromAcrossDeg = 65
+		}
+		l, err := place.Lead()
+		require.NoError(t, err)
+		for _, c := range a.Choices {
+			if c.Card.RigID == "fish-finder" {
+				return c.Card.WeightKg, l.HoldKg
+			}
+		}
+		return 0, l.HoldKg
+	}
+	across, needed := lead(0.7, ground.OnFoot)
+	assert.InEpsilon(t, math.Max(needed, 0.028), across, 0.03)
+	assert.Greater(t, across, 0.028, "more than the rig's usual")
+	streaming, _ := lead(0.7, ground.Kayak)
+	assert.Less(t, streaming, across)
+	race, needed := lead(1.6, ground.OnFoot)
+	assert.Zero(t, race, "%.0f g would be needed", needed*1000)
 }

@@ -192,6 +192,19 @@ const smallestOf = 1.0 / 3
 // be used.
 const tooLight = 0.6
 
+// swings is how far off the run a line streams from a boat that swings at anchor, degrees.
+const swings = 25
+
+// lies is how a lead lies as the current runs, see [tackle.LeadPlace]: a boat lets it stream, the shore
+// casts it across.
+func (o *options) lies() float64 {
+	switch o.m.Spot.Access.Manner {
+	case ground.Boat, ground.Kayak:
+		return 90 - swings
+	}
+	return 0
+}
+
 // weight of head, sinker or jig by depth and current; why it cannot be had.
 func (o *options) weight(p *presentation, depth float64) (kg float64, why string) {
 	sys := o.q.Units
@@ -228,10 +241,14 @@ func (o *options) weight(p *presentation, depth float64) (kg float64, why string
 		return math.Max(math.Max(need, p.rig.WeightKg), p.offering.WeightKg*smallestOf), ""
 	case p.rig.Holds && o.current > 0:
 		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: thinBraid, LineLengthM: math.Max(depth*3, 30), DepthM: depth,
-			Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
-		if err == nil {
-			return math.Max(l.HoldKg, p.rig.WeightKg), ""
+			FromAcrossDeg: o.lies(), Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
+		if err != nil {
+			return 0, "nothing holds here"
 		}
+		if l.HoldKg > p.rig.HeaviestKg {
+			return 0, fmt.Sprintf("it would take %s to hold in this run, more than it carries", sys.ShowWeight(l.HoldKg))
+		}
+		return math.Max(l.HoldKg, p.rig.WeightKg), ""
 	case p.owned != nil && p.owned.WeightKg > 0:
 		return p.owned.WeightKg, ""
 	case p.offering.WeightKg > 0:

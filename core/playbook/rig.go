@@ -38,8 +38,9 @@ type Rig struct {
 	LeaderM float64
 	// Sinker is its shape, as far as it has one.
 	Sinker string
-	// Holds its lead against the current; others roll or hang.
-	Holds bool
+	// Holds its lead against the current, up to the heaviest such a rig carries; others roll or hang.
+	Holds      bool
+	HeaviestKg float64
 	// Ways to move it; Bite says what a bite is like, Refused what to change first
 	// when it is refused, Tip how to hold the rod.
 	Ways               []Way
@@ -102,7 +103,7 @@ func (r *Rig) UsedAt(place string) bool {
 
 func (b *Book) readRig(n node) error {
 	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical",
-		"float", "places", "hook", "size", "leader", "sinker", "holds", "ways", "bite", "refused", "tip", "parts")
+		"float", "places", "hook", "size", "leader", "sinker", "holds", "heaviest", "ways", "bite", "refused", "tip", "parts")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
 		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
@@ -111,8 +112,8 @@ func (b *Book) readRig(n node) error {
 		places: r.words("places", "kind of place", ground.Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns),
 		HookSize: r.maybe("size"),
 		LeaderM:  r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes),
-		Holds: r.flag("holds"),
-		Bite:  r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
+		Holds: r.flag("holds"), HeaviestKg: r.quantity("heaviest", quantity.Mass, false),
+		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Pieces: readAll(r, "parts", readPiece)}
 	r.unique(rig.ID, b.rigIDs())
 	switch {
@@ -120,6 +121,8 @@ func (b *Book) readRig(n node) error {
 		return r.err
 	case rig.MaxDepthM <= rig.MinDepthM:
 		return n.errorf("rig %q: max_depth must exceed min_depth", rig.ID)
+	case rig.Holds != (rig.HeaviestKg > 0) || rig.Holds && rig.HeaviestKg < rig.WeightKg:
+		return n.errorf("rig %q: a rig that holds needs a heaviest lead, no less than its weight, and no other has one", rig.ID)
 	case len(rig.Ways) == 0 || len(rig.Pieces) == 0:
 		return n.errorf("rig %q needs at least one way to move it and one part", rig.ID)
 	}

@@ -107,7 +107,26 @@ func SayMoon(fromFull, fromNew float64) string {
 const meanElongationRate = 12.1907
 
 func daysFrom(t time.Time, elongation float64) float64 {
-	at := t
+	near := since(t, t, elongation)
+	if math.Abs(near) < surelyNearest {
+		return near
+	}
+	// Half-way between two, the moon's uneven pace may make the one nearer by angle the farther by time.
+	other := since(t, t.Add(-time.Duration(math.Copysign(month-math.Abs(near), -near)*24*float64(time.Hour))), elongation)
+	if math.Abs(other) < math.Abs(near) {
+		return other
+	}
+	return near
+}
+
+const (
+	// month of the moon, mean, days, and so near that no other can be nearer.
+	month         = 29.530589
+	surelyNearest = 13
+)
+
+// since the moon stood at an elongation, days; the time of it is looked for from a guess on.
+func since(t, at time.Time, elongation float64) float64 {
 	for range 6 {
 		off := half(MoonPhase(at).Elongation - elongation)
 		at = at.Add(time.Duration(-off / meanElongationRate * 24 * float64(time.Hour)))

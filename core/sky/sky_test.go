@@ -206,3 +206,19 @@ func TestBadPlacesAndDates(t *testing.T) {
 	_, err = Observer{}.DayOn("2026-02-03", 30*time.Hour)
 	assert.ErrorContains(t, err, "offset")
 }
+
+// No other new or full moon is nearer in time than the one the days are counted from.
+func TestTheDaysAreThoseOfTheNearerMoon(t *testing.T) {
+	days := func(d float64) time.Duration { return time.Duration(d * 24 * float64(time.Hour)) }
+	for name, from := range map[string]func(time.Time) float64{"new": DaysFromNew, "full": DaysFromFull} {
+		for at := time.Date(2026, 1, 1, 0, 0, 0, 0, time.UTC); at.Year() < 2029; at = at.Add(7 * time.Hour) {
+			d := from(at)
+			moon := at.Add(-days(d))
+			for _, side := range []float64{-1, 1} {
+				near := moon.Add(days(side * 29.53))
+				other := near.Add(-days(from(near)))
+				require.LessOrEqual(t, math.Abs(d), math.Abs(at.Sub(other).Hours()/24)+0.005, "%s moon at %s", name, at)
+			}
+		}
+	}
+}

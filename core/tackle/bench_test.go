@@ -33,15 +33,15 @@ func TestLead(t *testing.T) {
 		assert.GreaterOrEqual(t, l.HoldKg, lightest)
 	})
 	// A knot and a half of current, 60 m of 0.35 mm mono: some ounces, as people
-	// use from an anchored boat (common practice: 4 to 8 oz); with braid half as
+	// use from an anchored boat (common practice: 4 to 8 oz), which swings: 25° off the run; with braid half as
 	// thick distinctly less.
-	mono := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00035, LineLengthM: 60})
-	braid := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00018, LineLengthM: 60})
+	mono := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00035, LineLengthM: 60, FromAcrossDeg: 65})
+	braid := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00018, LineLengthM: 60, FromAcrossDeg: 65})
 	assert.Greater(t, mono.HoldKg, 3*ounce)
 	assert.Less(t, mono.HoldKg, 14*ounce)
 	assert.Less(t, braid.HoldKg, 0.75*mono.HoldKg)
 	assert.InDelta(t, 2.5*ounce, mono.HoldKg-mono.TrotKg, 0.001, "trotted with 2 to 3 oz less")
-	grip := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00035, LineLengthM: 60, Sinker: GripLead})
+	grip := at(t, LeadPlace{CurrentMS: 0.77, LineDiameterM: 0.00035, LineLengthM: 60, FromAcrossDeg: 65, Sinker: GripLead})
 	assert.Less(t, grip.HoldKg, mono.HoldKg)
 	for _, bad := range []LeadPlace{{CurrentMS: -1, LineDiameterM: 3e-4, LineLengthM: 9}, {LineDiameterM: 1, LineLengthM: 9},
 		{LineDiameterM: 3e-4}, {LineDiameterM: 3e-4, LineLengthM: 9, DepthM: 10}, {LineDiameterM: 3e-4, LineLengthM: 9, Sinker: "anchor"}} {
@@ -113,11 +113,11 @@ func TestAlongAndAcross(t *testing.T) {
 
 func TestTrolling(t *testing.T) {
 	p, err := Troll{Lure: Bucktail, SpeedMS: 5 * knot, BehindM: 25, LedgeM: 100, DragN: 4 * newton, BreakN: 12 * newton,
-		StretchBreak: MonoStretch}.Pass()
+		StretchBreak: StretchOf(Mono)}.Pass()
 	require.NoError(t, err)
 	assert.True(t, p.Fits)
 	assert.InDelta(t, 100/(5*knot), p.OverLedgeS, 1e-9)
-	assert.InDelta(t, 25*MonoStretch/3, p.GiveM, 1e-9)
+	assert.InDelta(t, 25*StretchOf(Mono)/3, p.GiveM, 1e-9)
 	p, err = Troll{Lure: SmallSkirt, SpeedMS: 5 * knot}.Pass()
 	require.NoError(t, err)
 	assert.False(t, p.Fits, "12 to 14 kn")

@@ -22,14 +22,6 @@ const knot = 1852.0 / 3600
 var bands = map[Trolled][2]float64{Bucktail: {4 * knot, 6 * knot}, TopWater: {4 * knot, 8 * knot}, SmallSkirt: {12 * knot, 14 * knot},
 	StripBait: {3 * knot, 5 * knot}}
 
-// Line that takes a shock. Mono stretches by about a fifth where it breaks, braid
-// and fluorocarbon far less (makers' tables, from memory).
-const (
-	MonoStretch   = 0.22
-	FluoroStretch = 0.15
-	BraidStretch  = 0.04
-)
-
 // Troll is a pass over a ledge.
 type Troll struct {
 	Lure    Trolled

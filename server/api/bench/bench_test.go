@@ -62,6 +62,19 @@ func TestTheBench(t *testing.T) {
 	assert.Less(t, o["low_kg"], o["mass_kg"])
 	assert.Greater(t, o["high_kg"], o["mass_kg"])
 	assert.NotNil(t, o["condition"])
+	// An 18.5 in sheepshead weighs about 6 lb, and 40 to 30 ft at 2 ft a turn is 5 turns (common practice, no source).
+	o = bench("length-weight", object{"target": "sheepshead", "length_m": 18.5 * 0.0254})
+	assert.InDelta(t, 6*0.45359237, o["mass_kg"], 0.15)
+	o = bench("reel-turns", object{"length_per_turn_m": 2 * 0.3048, "from_depth_m": 40 * 0.3048, "to_depth_m": 30 * 0.3048})
+	assert.InDelta(t, 5, o["turns"], 1e-6)
+	var long problem
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/bench/length-weight", object{"target": "red-drum", "length_m": 3.9}, &long))
+	assert.Contains(t, fmt.Sprint(long.Errors), "longest known")
+	// What holds across the current wants 5 to 10 times what streams down it.
+	lead := object{"current_ms": 0.8, "line_diameter_m": 0.0003, "line_length_m": 60, "depth_m": 4}
+	across := bench("lead", lead)["hold_kg"].(float64)
+	lead["angle_deg"] = 0
+	assert.Greater(t, across, 5*bench("lead", lead)["hold_kg"].(float64))
 	o = bench("light-finish", object{"secchi_m": 1, "depth_m": 6, "sun_altitude_deg": 40, "cloud_fraction": 0.5})
 	assert.NotEmpty(t, o["finishes"])
 }

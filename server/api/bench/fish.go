@@ -2,6 +2,7 @@ package bench
 
 import (
 	"context"
+	"errors"
 	"fmt"
 
 	"greypebble/core/tackle"
@@ -32,6 +33,9 @@ func (s service) lengthWeight(ctx context.Context, as *web.Scope, in *lengthWeig
 	target, err := book.Target(in.Target)
 	if err != nil {
 		return o, web.Wrong("body.target", err)
+	}
+	if ask := target.Doubt(&in.LengthM, nil, as.Units); ask != "" {
+		return o, web.Wrong("body.length_m", errors.New(ask))
 	}
 	if o.MassKg, err = target.Weight.Mass(in.LengthM); err != nil {
 		return o, web.Wrong("body.length_m", err)

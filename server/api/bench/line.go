@@ -11,8 +11,10 @@ import (
 type leadIn struct {
 	CurrentMS     float64       `json:"current_ms"`
 	LineDiameterM float64       `json:"line_diameter_m"`
-	LineLengthM   float64       `json:"line_length_m" doc:"in the water"`
+	LineLengthM   float64       `json:"line_length_m" doc:"from rod tip to lead, straight"`
 	DepthM        float64       `json:"depth_m,omitempty" doc:"a third of the line if left out"`
+	TipM          float64       `json:"tip_m,omitempty" doc:"of the rod above the water; 2.5 if left out"`
+	AngleDeg      *float64      `json:"angle_deg,omitempty" minimum:"0" maximum:"180" doc:"of cast to current: 0 down it; 90 if left out"`
 	Sinker        tackle.Sinker `json:"sinker,omitempty" enum:"egg,bank,pyramid,grip" doc:"bank if left out"`
 }
 
@@ -28,7 +30,10 @@ type leadOut struct {
 
 func lead(_ context.Context, in *leadIn) (o leadOut, err error) {
 	p := tackle.LeadPlace{CurrentMS: in.CurrentMS, LineDiameterM: in.LineDiameterM, LineLengthM: in.LineLengthM, DepthM: in.DepthM,
-		Sinker: in.Sinker}
+		TipM: in.TipM, Sinker: in.Sinker}
+	if in.AngleDeg != nil {
+		p.FromAcrossDeg = 90 - *in.AngleDeg
+	}
 	l, err := p.Lead()
 	if err != nil {
 		return o, web.Wrong("body", err)
@@ -44,7 +49,7 @@ func lead(_ context.Context, in *leadIn) (o leadOut, err error) {
 			*one.to = l.HoldKg
 		}
 	}
-	o.Shown = Shown{fmt.Sprintf("half the line's drag of %.1f N = the hold of the lead in water; trotting takes 2 to 3 oz less",
+	o.Shown = Shown{fmt.Sprintf("pull of a line bowed by %.1f N of current = the hold of the lead in water; trotting takes 2 to 3 oz less",
 		l.LineDragN), "Weed on the line, waves and the kind of bottom can double it; current is rarely the same all the way down."}
 	return o, nil
 }

@@ -2993,6 +2993,11 @@ export interface components {
             lon: number;
         };
         LeadIn: {
+            /**
+             * Format: double
+             * @description of cast to current: 0 down it; 90 if left out
+             */
+            angle_deg?: number;
             /** Format: double */
             current_ms: number;
             /**
@@ -3004,7 +3009,7 @@ export interface components {
             line_diameter_m: number;
             /**
              * Format: double
-             * @description in the water
+             * @description from rod tip to lead, straight
              */
             line_length_m: number;
             /**
@@ -3012,6 +3017,11 @@ export interface components {
              * @enum {string}
              */
             sinker?: "egg" | "bank" | "pyramid" | "grip";
+            /**
+             * Format: double
+             * @description of the rod above the water; 2.5 if left out
+             */
+            tip_m?: number;
         };
         LeadOut: {
             /** @description with the inputs, to check by hand */

@@ -10,6 +10,12 @@ import { num, tool } from './tool';
 const grams = (kg: number) => `${fixed(kg * 1000, kg < 0.03 ? 1 : 0)} g`;
 const mm = { unit: 'mm', si: 0.001, step: 0.01 };
 const pounds = 4.4482;
+/** Angle between cast and current, degrees. */
+const castAngle: Record<string, number> = {
+  'across the current': 90,
+  'slantwise down': 50,
+  'down the current': 0,
+};
 
 /** The bench, in the order of a day's work. */
 export const tools = [
@@ -123,23 +129,29 @@ export const tools = [
   tool({
     id: 'lead',
     name: 'Lead',
-    says: 'What holds in this current, and what trots. Thin line wants less.',
+    says: 'What holds in this current, and what trots. Thin line wants less; so does a line that streams down the current.',
     fields: [
       { key: 'current_ms', label: 'Current', unit: 'm/s', step: 0.05 },
       { key: 'line_diameter_m', label: 'Line', ...mm },
-      { key: 'line_length_m', label: 'Line in the water', unit: 'm', step: 5 },
+      { key: 'line_length_m', label: 'Rod tip to lead', unit: 'm', step: 5 },
+      { key: 'depth_m', label: 'Depth there', unit: 'm', step: 0.5 },
+      { key: 'cast', label: 'Cast', words: Object.keys(castAngle) },
       { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
     ],
     first: (_, u) => ({
       current_ms: u.run_ms,
       line_diameter_m: u.line_diameter_m,
       line_length_m: u.line_out_m,
+      depth_m: u.depth_m,
+      cast: 'across the current',
       sinker: 'bank',
     }),
     body: (v) => ({
       current_ms: num(v, 'current_ms'),
       line_diameter_m: num(v, 'line_diameter_m'),
       line_length_m: num(v, 'line_length_m'),
+      depth_m: num(v, 'depth_m'),
+      angle_deg: castAngle[String(v.cast)],
       sinker: v.sinker as 'bank',
     }),
     line: (r) => `${grams(r.hold_kg)} holds, ${grams(r.trot_kg)} trots`,
