@@ -59,7 +59,7 @@ var soundSpots = []laid{
 		marks: []laidMark{{"Pocket", ground.Pocket, 35, "mud", 0.25, "pocket floods", "", false},
 			{"Foot of the bank", ground.EdgeMark, 75, "mud", 0.3, "", "", false}}},
 	{name: "Crooked Creek", place: "timbered creek", note: "Learn it at dead low water.", bottom: "timber",
-		hazards: "Creeks drain: mind the way out.", from: xy{4840, 5080}, bearing: 90, length: 95, spotAt: 40,
+		hazards: "Creeks drain: mind the way out.", from: xy{4775, 5080}, bearing: 90, length: 95, spotAt: 40,
 		access: way(ground.Kayak, "the mouth", 0.1, "the mouth", 0.1), offsets: tide.Lagged(65*time.Minute, 0.8),
 		current: water.Setting{BasinM2: 90_000, WidthM: 40, BedM: -1}, faces: 180,
 		marks: []laidMark{{"Creek bed", ground.Channel, 42, "mud", 0.4, "", "", false},

@@ -200,3 +200,25 @@ func TestTargetsBecomeRules(t *testing.T) {
 		}
 	}
 }
+
+// What to change when it is refused is never what is tied on already.
+func TestRefusedIsNotWhatIsTiedOn(t *testing.T) {
+	b := builtinBook(t)
+	pairs := 0
+	for i := range b.Offerings {
+		o := &b.Offerings[i]
+		for _, r := range o.on {
+			pairs++
+			says := strings.ToLower(r.Refused)
+			assert.NotContains(t, says, strings.ToLower(o.Name), "%s on %s", o.ID, r.ID)
+			if o.Approach == "live bait" {
+				assert.NotContains(t, says, "live instead", "%s on %s", o.ID, r.ID)
+				assert.NotContains(t, says, "a live", "%s on %s", o.ID, r.ID)
+			}
+			if strings.Contains(o.Name, "tipped") || slices.Contains(o.Traits, "scent") {
+				assert.NotContains(t, says, "tip the hook", "%s on %s", o.ID, r.ID)
+			}
+		}
+	}
+	assert.Greater(t, pairs, 80)
+}

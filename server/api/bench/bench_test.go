@@ -68,7 +68,8 @@ func TestTheBench(t *testing.T) {
 	o = bench("reel-turns", object{"length_per_turn_m": 2 * 0.3048, "from_depth_m": 40 * 0.3048, "to_depth_m": 30 * 0.3048})
 	assert.InDelta(t, 5, o["turns"], 1e-6)
 	var long problem
-	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/bench/length-weight", object{"target": "red-drum", "length_m": 3.9}, &long))
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("POST", "/bench/length-weight", object{"target": "red-drum", "length_m": 3.9},
+		&long))
 	assert.Contains(t, fmt.Sprint(long.Errors), "longest known")
 	// What holds across the current wants 5 to 10 times what streams down it.
 	lead := object{"current_ms": 0.8, "line_diameter_m": 0.0003, "line_length_m": 60, "depth_m": 4}

@@ -17,7 +17,11 @@ const surfaces: Record<Frame['surface'], string> = {
 
 /** How hard the tide runs, where something is known of it. */
 const running = (ms?: number) =>
-  ms === undefined ? '' : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${fixed(Math.abs(ms), 1)} m/s`;
+  ms === undefined
+    ? ''
+    : Math.abs(ms) < 0.05
+      ? ', the tide hardly running'
+      : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${fixed(Math.abs(ms), 1)} m/s`;
 
 const viewKey = 'greypebble.water';
 type View = 'Section' | 'Map';
