@@ -15,13 +15,17 @@ const (
 	mostSoundings = 2_000_000
 	// enough soundings around a cell to lay a plane through.
 	enough = 3
+	// leastSpread of the soundings about a cell across their line, as a share of all their spread (of
+	// squares): with less, the slope that way is mostly the noise of one track, and is damped.
+	leastSpread = 0.02
 )
 
 // GridSoundings lays a grid of cells of a size in metres through scattered
 // soundings: each cell takes the plane fitted to the soundings within reach,
 // nearer ones counting more (1/d²; moving least squares: planes come back
-// exactly). Where too few lie near, or all in a line, it is their weighted mean;
-// where none does, the cell is not known.
+// exactly). Where too few lie near it is their weighted mean, where they lie in a line
+// it slopes along that only, and it is never outside what they measured; where none
+// lies near, the cell is not known.
 func GridSoundings(list []Sounding, cellM, reachM float64) (*Grid, error) {
 	if len(list) < enough || len(list) > mostSoundings {
 		return nil, fmt.Errorf("ground: expected %d to %d soundings, not %d", enough, mostSoundings, len(list))
@@ -77,6 +81,7 @@ func bucketed(m plane, list []Sounding, reach float64) buckets {
 
 func (b buckets) at(x, y float64) (z float64, known bool) {
 	var n int
+	least, most := math.Inf(1), math.Inf(-1)
 	var w, wx, wy, wxx, wxy, wyy, wz, wxz, wyz float64
 	cx, cy := int(math.Floor(x/b.reach)), int(math.Floor(y/b.reach))
 	for i := cx - 1; i <= cx+1; i++ {
@@ -89,6 +94,7 @@ func (b buckets) at(x, y float64) (z float64, known bool) {
 				}
 				k := 1 / (d2 + 1e-4*b.reach*b.reach)
 				n++
+				least, most = min(least, s.z), max(most, s.z)
 				w, wx, wy, wxx, wxy, wyy = w+k, wx+k*dx, wy+k*dy, wxx+k*dx*dx, wxy+k*dx*dy, wyy+k*dy*dy
 				wz, wxz, wyz = wz+k*s.z, wxz+k*dx*s.z, wyz+k*dy*s.z
 			}
@@ -102,10 +108,15 @@ func (b buckets) at(x, y float64) (z float64, known bool) {
 	mx, my := wx/w, wy/w
 	sxx, sxy, syy := wxx/w-mx*mx, wxy/w-mx*my, wyy/w-my*my
 	sxz, syz := wxz/w-mx*mean, wyz/w-my*mean
-	det := sxx*syy - sxy*sxy
-	if n < enough || det < 1e-9*(sxx+syy)*(sxx+syy) {
+	all := sxx + syy
+	if n < enough || all == 0 {
 		return mean, true
 	}
+	across := (all - math.Hypot(sxx-syy, 2*sxy)) / 2
+	if ridge := leastSpread*all - across; ridge > 0 {
+		sxx, syy = sxx+ridge, syy+ridge
+	}
+	det := sxx*syy - sxy*sxy
 	slopeX, slopeY := (sxz*syy-syz*sxy)/det, (syz*sxx-sxz*sxy)/det
-	return mean - slopeX*mx - slopeY*my, true
+	return min(max(mean-slopeX*mx-slopeY*my, least), most), true
 }

@@ -68,3 +68,41 @@ func TestGriddingLeavesGaps(t *testing.T) {
 		assert.Error(t, err)
 	}
 }
+
+// Sounded along tracks 50 m apart, as a boat does, with a position a metre or two off: between the
+// tracks, and where only one is in reach, the bed stays what was measured.
+func TestGriddingOfTracks(t *testing.T) {
+	r := rand.New(rand.NewPCG(3, 7))
+	m := planeAt(middle)
+	bed := func(x, y float64) float64 { return -3 + 0.8*math.Sin(x/70) + 0.4*math.Cos(y/90) }
+	var list []Sounding
+	least, most := math.Inf(1), math.Inf(-1)
+	for track := range 7 {
+		for along := 0.0; along < 400; along += 2 {
+			x, y := along, float64(track)*50
+			z := bed(x, y) + 0.03*r.NormFloat64()
+			least, most = min(least, z), max(most, z)
+			x, y = x+1.5*r.NormFloat64(), y+1.5*r.NormFloat64()
+			list = append(list, Sounding{LatLon{middle.Lat + y/perDegree, middle.Lon + x/m.east}, z})
+		}
+	}
+	for _, reach := range []float64{10, 20, 30, 60} {
+		g, err := GridSoundings(list, 5, reach)
+		require.NoError(t, err)
+		wrong := 0.0
+		for row := range g.Rows {
+			for col := range g.Cols {
+				z := g.Cell(row, col)
+				if math.IsNaN(z) {
+					continue
+				}
+				require.GreaterOrEqual(t, z, least-1e-6)
+				require.LessOrEqual(t, z, most+1e-6)
+				x, y := m.xy(g.Centre(row, col))
+				wrong = max(wrong, math.Abs(z-bed(x, y)))
+			}
+		}
+		assert.Less(t, wrong, 0.35, "reach %v m", reach)
+		t.Logf("reach %v m: worst error %.2f m", reach, wrong)
+	}
+}
