@@ -19,11 +19,15 @@ var ranking = []string{"M2", "K1", "O1", "S2", "N2", "P1", "M4", "Q1", "K2", "MS
 // Excluded is a constituent an analysis leaves out, and why.
 type Excluded struct{ Name, Reason string }
 
+// rayleigh is the share of a cycle two must drift apart: as good as a whole one, so that a year of
+// readings, an hour or a day short, keeps what turns once a year (0.97 given to the project).
+const rayleigh = 0.97
+
 // choose picks the constituents a record can tell apart: by the Rayleigh
-// criterion two must drift apart by a whole cycle within the record, one must
+// criterion two must drift apart by a cycle within the record, one must
 // complete a cycle, and it must be slower than half the sampling.
 func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
-	resolution := fullCircle / spanHours // degrees an hour
+	resolution := rayleigh * fullCircle / spanHours // degrees an hour
 	fastest := halfCircle / spacingHours
 	type chosen struct {
 		name  string
@@ -37,7 +41,8 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 			out = append(out, Excluded{name, fmt.Sprintf("too fast for readings %.2g h apart", spacingHours)})
 			continue
 		case speed < resolution:
-			out = append(out, Excluded{name, fmt.Sprintf("needs %.0f days of record, there are %.1f", fullCircle/speed/24, spanHours/24)})
+			out = append(out, Excluded{name, fmt.Sprintf("needs %.0f days of record, there are %.1f",
+				math.Ceil(rayleigh*fullCircle/speed/24), spanHours/24)})
 			continue
 		}
 		clash := -1
@@ -51,7 +56,7 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 			reason := fmt.Sprintf("has the speed of %s", in[clash].name)
 			if apart > 1e-9 {
 				reason = fmt.Sprintf("cannot be told from %s: %.0f days of record are needed, there are %.1f", in[clash].name,
-					math.Ceil(fullCircle/apart/24), spanHours/24)
+					math.Ceil(rayleigh*fullCircle/apart/24), spanHours/24)
 			}
 			out = append(out, Excluded{name, reason})
 			continue
