@@ -3,6 +3,7 @@ package tide
 import (
 	"fmt"
 	"math"
+	"slices"
 	"time"
 
 	"gonum.org/v1/gonum/mat"
@@ -12,6 +13,8 @@ import (
 type Estimate struct {
 	Constituent
 	AmplitudeErrorM, PhaseErrorDeg float64
+	// InferredFrom another, which it could not be told from; empty where it was found.
+	InferredFrom string
 }
 
 // Shift is a change of the gauge's zero found in a record.
@@ -44,7 +47,7 @@ type Analysis struct {
 //
 // with V, u and f at each sample, so that the result needs no further nodal
 // correction. Which constituents are looked for follows from the length of the
-// record (Rayleigh criterion). Readings far from the fit count less and at last
+// record (Rayleigh criterion); P1, K2 and NU2 of a short one are inferred. Readings far from the fit count less and at last
 // not at all (Tukey's biweight), a lasting jump of the residual is taken for a
 // shift of the gauge's zero. Standard errors are those of the weighted fit,
 // widened for residuals that resemble their neighbours.
@@ -60,8 +63,9 @@ func Analyse(samples []Sample, progress func(share float64) error) (Analysis, er
 	record = thinned(record)
 	first, last := record[0].Time, record[len(record)-1].Time
 	names, excluded := choose(last.Sub(first).Hours(), spacing(record))
+	inferred, excluded := infer(names, excluded)
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
-	f := newFit(record, names)
+	f := newFit(record, names, inferred)
 	if f.columns() > len(record)/2 {
 		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d readings are too few for %d unknowns", len(record), f.columns())}
 	}
@@ -81,7 +85,7 @@ func Analyse(samples []Sample, progress func(share float64) error) (Analysis, er
 		}
 		f.addShift(at)
 	}
-	f.report(&a, names)
+	f.report(&a, names, inferred)
 	return a, tell(1)
 }
 
@@ -120,7 +124,8 @@ type fit struct {
 	scale    float64
 }
 
-func newFit(record []Sample, names []string) *fit {
+// newFit of constituents to a record; what is inferred goes with what it is inferred from.
+func newFit(record []Sample, names []string, inferred []inference) *fit {
 	f := &fit{record: record, rows: make([][]float64, len(record)), weight: make([]float64, len(record)),
 		resid: make([]float64, len(record))}
 	kinds := make([]*species, len(names))
@@ -137,6 +142,13 @@ func newFit(record []Sample, names []string) *fit {
 			fk, u := k.nodal(&n)
 			sin, cos := math.Sincos((math.Mod(k.argument(l), fullCircle) + u) * degree)
 			row[2*j], row[2*j+1] = fk*cos, fk*sin
+		}
+		for _, k := range inferred {
+			kind, j := catalogue[k.name], slices.Index(names, k.from)
+			fk, u := kind.nodal(&n)
+			sin, cos := math.Sincos((math.Mod(kind.argument(l), fullCircle) + u) * degree)
+			row[2*j] += k.share * fk * cos
+			row[2*j+1] += k.share * fk * sin
 		}
 		f.rows[i] = row
 		f.weight[i] = 1
@@ -354,7 +366,7 @@ func (f *fit) edge(near int, jump float64) int {
 func (f *fit) addShift(at int) { f.shifts = append(f.shifts, at) }
 
 // report turns the fit into constituents with errors.
-func (f *fit) report(a *Analysis, names []string) {
+func (f *fit) report(a *Analysis, names []string, inferred []inference) {
 	sum, weight, spikes := 0.0, 0.0, 0
 	for i, r := range f.resid {
 		sum += f.weight[i] * r * r
@@ -377,6 +389,11 @@ func (f *fit) report(a *Analysis, names []string) {
 			e.PhaseErrorDeg = math.Min(math.Sqrt(math.Max((y*y*vx+x*x*vy-2*x*y*vxy)/(h*h*h*h), 0))/degree, halfCircle)
 		}
 		a.Constituents = append(a.Constituents, e)
+	}
+	for _, k := range inferred {
+		from := &a.Constituents[slices.Index(names, k.from)]
+		a.Constituents = append(a.Constituents, k.estimate(*from))
+		k.widen(&a.Constituents[slices.Index(names, k.from)], a.To.Sub(a.From))
 	}
 	for j, at := range f.shifts {
 		a.Shifts = append(a.Shifts, Shift{f.record[at].Time, f.beta[1+2*len(names)+j]})

@@ -68,14 +68,16 @@ func TestAYearKeepsWhatTurnsOnceAYear(t *testing.T) {
 }
 
 func TestNoiseIsReflectedInTheErrors(t *testing.T) {
-	h, err := NewHarmonics([]Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 80}, {"K1", 0.1, 130}, {"O1", 0.07, 120}}, 1)
+	h, err := NewHarmonics([]Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 80}, {"K1", 0.1, 130}, {"O1", 0.07, 120},
+		{"K2", 0.0544, 80}, {"P1", 0.0331, 130}}, 1)
 	require.NoError(t, err)
 	within, total := 0, 0
 	for seed := range 6 {
 		a, err := Analyse(gauge(h, day, 60, time.Hour, 0.05, rand.New(rand.NewPCG(uint64(seed), 3))), nil)
 		require.NoError(t, err)
 		got := found(a)
-		for _, c := range []Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 80}, {"K1", 0.1, 130}, {"O1", 0.07, 120}} {
+		for _, c := range []Constituent{{"M2", 0.6, 40}, {"S2", 0.2, 80}, {"K1", 0.1, 130}, {"O1", 0.07, 120},
+			{"K2", 0.0544, 80}, {"P1", 0.0331, 130}} {
 			total++
 			if math.Abs(got[c.Name].AmplitudeM-c.AmplitudeM) < 2*got[c.Name].AmplitudeErrorM {
 				within++

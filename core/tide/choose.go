@@ -17,7 +17,11 @@ var ranking = []string{"M2", "K1", "O1", "S2", "N2", "P1", "M4", "Q1", "K2", "MS
 	"MKS2", "2MK6"}
 
 // Excluded is a constituent an analysis leaves out, and why.
-type Excluded struct{ Name, Reason string }
+type Excluded struct {
+	Name, Reason string
+	// clash with another; not too fast or too slow for the record.
+	clash bool
+}
 
 // rayleigh is the share of a cycle two must drift apart: as good as a whole one, so that a year of
 // readings, an hour or a day short, keeps what turns once a year (0.97 given to the project).
@@ -38,10 +42,10 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 		speed := catalogue[name].speed()
 		switch {
 		case speed > fastest:
-			out = append(out, Excluded{name, fmt.Sprintf("too fast for readings %.2g h apart", spacingHours)})
+			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf("too fast for readings %.2g h apart", spacingHours)})
 			continue
 		case speed < resolution:
-			out = append(out, Excluded{name, fmt.Sprintf("needs %.0f days of record, there are %.1f",
+			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf("needs %.0f days of record, there are %.1f",
 				math.Ceil(rayleigh*fullCircle/speed/24), spanHours/24)})
 			continue
 		}
@@ -58,7 +62,7 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 				reason = fmt.Sprintf("cannot be told from %s: %.0f days of record are needed, there are %.1f", in[clash].name,
 					math.Ceil(rayleigh*fullCircle/apart/24), spanHours/24)
 			}
-			out = append(out, Excluded{name, reason})
+			out = append(out, Excluded{name, reason, true})
 			continue
 		}
 		in = append(in, chosen{name, speed})

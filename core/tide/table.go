@@ -44,7 +44,7 @@ func AnalyseTurns(turns []Turn, progress func(share float64) error) (Analysis, e
 	names, excluded := choose(last.Sub(first).Hours(), tableSpacing.Hours())
 	names, excluded = withoutUnseen(names, excluded, last.Sub(first))
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
-	f := newFit(record, names)
+	f := newFit(record, names, nil)
 	if f.columns() > len(record) {
 		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d high and low waters are too few for %d unknowns", len(record), f.columns())}
 	}
@@ -57,7 +57,7 @@ func AnalyseTurns(turns []Turn, progress func(share float64) error) (Analysis, e
 	}); err != nil {
 		return Analysis{}, err
 	}
-	f.report(&a, names)
+	f.report(&a, names, nil)
 	a.Residual = a.Residual[:len(record)]
 	a.Samples = len(record)
 	sum := 0.0
@@ -80,8 +80,8 @@ func withoutUnseen(names []string, excluded []Excluded, span time.Duration) ([]s
 	kept := names[:0:0]
 	for _, n := range names {
 		if catalogue[n].t > 4 {
-			excluded = append(excluded, Excluded{n,
-				"a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
+			excluded = append(excluded, Excluded{Name: n,
+				Reason: "a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
 			continue
 		}
 		kept = append(kept, n)

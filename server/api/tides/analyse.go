@@ -26,6 +26,7 @@ type estimateOut struct {
 	PhaseDeg        float64 `json:"phase_deg" doc:"Greenwich phase lag"`
 	AmplitudeErrorM float64 `json:"amplitude_error_m" doc:"one standard error"`
 	PhaseErrorDeg   float64 `json:"phase_error_deg"`
+	InferredFrom    string  `json:"inferred_from,omitempty" doc:"what a short record could not tell it from"`
 }
 
 type excludedOut struct {
@@ -159,10 +160,10 @@ func analysisOut(a tide.Analysis) *analyseOutput {
 	b.Constituents, b.Excluded, b.Shifts = []estimateOut{}, []excludedOut{}, []shiftOut{}
 	for _, e := range a.Constituents {
 		b.Constituents = append(b.Constituents, estimateOut{Name: e.Name, AmplitudeM: e.AmplitudeM, PhaseDeg: e.PhaseDeg,
-			AmplitudeErrorM: e.AmplitudeErrorM, PhaseErrorDeg: e.PhaseErrorDeg})
+			AmplitudeErrorM: e.AmplitudeErrorM, PhaseErrorDeg: e.PhaseErrorDeg, InferredFrom: e.InferredFrom})
 	}
 	for _, e := range a.Excluded {
-		b.Excluded = append(b.Excluded, excludedOut(e))
+		b.Excluded = append(b.Excluded, excludedOut{e.Name, e.Reason})
 	}
 	for _, k := range a.Shifts {
 		b.Shifts = append(b.Shifts, shiftOut{k.At, k.ByM})

@@ -2340,6 +2340,8 @@ export interface components {
             amplitude_error_m: number;
             /** Format: double */
             amplitude_m: number;
+            /** @description what a short record could not tell it from */
+            inferred_from?: string;
             name: string;
             /**
              * Format: double

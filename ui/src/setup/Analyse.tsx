@@ -120,7 +120,10 @@ function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone
           <tbody>
             {largest.slice(0, 12).map((c) => (
               <tr key={c.name}>
-                <th scope="row">{c.name}</th>
+                <th scope="row">
+                  {c.name}
+                  {c.inferred_from && <span className="quiet small"> from {c.inferred_from}</span>}
+                </th>
                 <td>
                   {fixed(c.amplitude_m, 3)} <span className="quiet">± {fixed(c.amplitude_error_m, 3)}</span>
                 </td>
