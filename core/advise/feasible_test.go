@@ -303,6 +303,19 @@ func TestALeadHoldsOrAnotherRigIsTaken(t *testing.T) {
 	assert.Greater(t, across, 0.028, "more than the rig's usual")
 	streaming, _ := lead(0.7, ground.Kayak)
 	assert.Less(t, streaming, across)
+	// In one's own way too, and on the ebb as on the flood.
+	for _, d := range []tide.Direction{tide.Flood, tide.Ebb} {
+		s := w.shore("surf beach", ground.Trough, "sand", 2.4)
+		s.Current.SeenMS, s.Access.Manner = 0.7, ground.OnFoot
+		tg, err := w.book.Target("red-drum")
+		require.NoError(t, err)
+		a, err := Mine(Question{Book: w.book, Belief: rate.Priors{Book: w.book}, Target: tg, Spot: s, Time: w.when(t,
+			func(m spot.Moment) bool {
+				return day(m) && math.Abs(m.LevelM-0.9) < 0.03 && m.Stage.Direction == d
+			})}, MyWay{Mark: "Mark", OfferingID: "cut-mullet", RigID: "fish-finder"})
+		require.NoError(t, err)
+		assert.Greater(t, a.Choices[0].Card.WeightKg, 0.028, "%s: more than the rig's usual", d)
+	}
 	race, needed := lead(1.6, ground.OnFoot)
 	assert.Zero(t, race, "%.0f g would be needed", needed*1000)
 }

@@ -6,7 +6,6 @@ import (
 	"slices"
 	"strings"
 
-	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
@@ -87,8 +86,7 @@ func (q *Question) mine(m *spot.Moment, way MyWay) (list []presentation, against
 	if !known {
 		return nil, "", spot.FieldError{Field: "rig_id", Err: fmt.Errorf("unknown rig %q", way.RigID)}
 	}
-	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
-	o.current, _ = m.Current()
+	o := optionsAt(q, m)
 	p := presentation{offering: f, rig: rig, mark: mark, at: at, leader: o.leader(rig), mine: true}
 	against = o.misfit(rig, mark, depth).says(&o, rig, mark, depth)
 	var why string

@@ -52,11 +52,17 @@ type options struct {
 	why   map[string]string
 }
 
+// optionsAt a moment: none yet. A run counts the same either way.
+func optionsAt(q *Question, m *spot.Moment) options {
+	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
+	run, _ := m.Current()
+	o.current = math.Abs(run)
+	return o
+}
+
 // possible lists every presentation that can work at a moment, and what cannot.
 func possible(q *Question, m *spot.Moment) ([]presentation, []RuledOut) {
-	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]string{}}
-	o.current, _ = m.Current()
-	o.current = math.Abs(o.current)
+	o := optionsAt(q, m)
 	for i := range m.Spot.Marks {
 		mark := &m.Spot.Marks[i]
 		if depth := mark.Depth(m.LevelM); mark.Fishable.Holds(depth) {

@@ -75,10 +75,15 @@ func (r *Rule) OfTide() bool {
 	return r.when.Reads(ofTide) || r.when.Says(func(w Word) bool { return w == Stage })
 }
 
-// elsewhere says that the rule speaks of kinds of place this is none of.
+// elsewhere says that the rule speaks of kinds of place this is none of; one about what is on the
+// hook, of another kind of mark or bottom.
 func (r *Rule) elsewhere(f *Facts) bool {
+	fails := func(t Test) bool {
+		about := t.Of == Place || r.Part == Taken && (t.Of == MarkKind || t.Of == Bottom)
+		return about && !t.Holds(f)
+	}
 	for i := range r.when {
-		if !slices.ContainsFunc(r.when[i].Tests, func(t Test) bool { return t.Of == Place && !t.Holds(f) }) {
+		if !slices.ContainsFunc(r.when[i].Tests, fails) {
 			return false
 		}
 	}

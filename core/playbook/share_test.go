@@ -3,6 +3,7 @@ package playbook
 import (
 	"math"
 	"slices"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -152,4 +153,18 @@ func TestNothingIsMissedOfAnotherPlace(t *testing.T) {
 	}
 	assert.Empty(t, at("oyster bar"))
 	assert.Equal(t, r.Lacks, at("surf beach"))
+
+	// A weedless lure in a sandy hole is not told of the shell that lies elsewhere.
+	r = nil
+	for i := range b.Rules {
+		if strings.Contains(b.Rules[i].Lacks, "soon in the shell") {
+			r = &b.Rules[i]
+		}
+	}
+	require.NotNil(t, r)
+	f := Nothing()
+	f.Say(Bottom, "sand")
+	assert.Empty(t, r.Missing([]Facts{f}))
+	f.Say(Bottom, "shell")
+	assert.Equal(t, r.Lacks, r.Missing([]Facts{f}))
 }

@@ -57,8 +57,8 @@ const (
 	// usualTip of a rod in the hands over the water, metres.
 	usualTip = 2.5
 	// belly is the angle by which the line leaves the lead to the side of the rod, once it has been let
-	// settle into its bow, radians (the house's judgement: so the leads come within a tenth of those of a
-	// cable worked out in three dimensions; a tighter line pulls harder, a slacker one hardly less).
+	// settle into its bow, radians (fitted: so the leads come within a tenth of those of a cable worked out
+	// in three dimensions; a tighter line pulls harder, one with half its length more out about half as hard).
 	belly = 1.0
 )
 
