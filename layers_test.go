@@ -36,11 +36,12 @@ var allowed = map[string][]string{
 	"core/ordinary": {"core/sky", "core/tide", "core/water", "core/ground", "core/playbook", "core/scene"},
 	"core/sweep": {"core/sky", "core/tide", "core/water", "core/conditions", "core/spot", "core/playbook", "core/rate",
 		"core/scene", "core/ordinary"},
+	"core/method":  {"core/quantity", "core/water", "core/ground", "core/spot", "core/playbook"},
 	"core/going":   {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot"},
 	"core/kit":     {"core/quantity", "core/tackle"},
 	"core/rigcard": {"core/quantity", "core/tackle", "core/playbook"},
 	"core/advise": {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot",
-		"core/playbook", "core/rate", "core/scene", "core/ordinary", "core/going", "core/tackle", "core/kit"},
+		"core/playbook", "core/rate", "core/scene", "core/ordinary", "core/going", "core/tackle", "core/kit", "core/method"},
 	"core/cases": {"core/*"},
 	// A file format knows the core, what all formats have in common, and no other format.
 	"interchange/*":         {"core/*", "interchange/feature", "interchange/parse", "interchange/table"},

@@ -183,7 +183,7 @@ func TestTemperatureChangesApproachAndPace(t *testing.T) {
 		t.Fatal("no paddle tail")
 		return Choice{}
 	}
-	assert.Contains(t, paddle(cold).Retrieve, "6 turns in 10 s, pause 4 s")
+	assert.Contains(t, paddle(cold).Retrieve, "6 turns in 10 s")
 	assert.Contains(t, paddle(warm).Retrieve, "10 turns in 10 s")
 }
 

@@ -5,12 +5,8 @@ import (
 	"math"
 	"strings"
 
-	"greypebble/core/ground"
 	"greypebble/core/kit"
 	"greypebble/core/prose"
-	"greypebble/core/quantity"
-	"greypebble/core/spot"
-	"greypebble/core/tackle"
 )
 
 // Card is a presentation written out: what to tie, where to throw it, how to move it.
@@ -61,61 +57,6 @@ func hookRange(text string) (smallest, largest string) {
 		largest = s
 	}
 	return smallest, largest
-}
-
-// leaderN is the leader's strength in newtons: by the worse of what the fish's mouth
-// and the mark do to it.
-func leaderN(q *Question, mark *ground.Mark) float64 {
-	need := 0.0
-	for _, h := range []tackle.Hazard{q.Target.Hazard, hazardOf(mark)} {
-		if least, most, err := tackle.Leader(h); err == nil {
-			// Between the two: what is at hand will be one or the other.
-			need = math.Max(need, (least+most)/2)
-		}
-	}
-	return need
-}
-
-func hazardOf(m *ground.Mark) tackle.Hazard {
-	switch {
-	case m.Kind == ground.Piling || m.Kind == ground.Timber || m.Bottom == "timber":
-		return tackle.Pilings
-	case m.Bottom == "shell":
-		return tackle.Shell
-	case m.Kind == ground.Rock || m.Bottom == "rock":
-		return tackle.Rocks
-	}
-	return tackle.OpenSand
-}
-
-// castTo says from where and which way.
-func castTo(sys quantity.Units, s *spot.Spot, p *presentation) string {
-	m := p.mark
-	switch {
-	case m.Kind == ground.Piling && p.rig.FloatM > 0:
-		return "Up-tide of the piles, and let it drift past them."
-	case p.rig.Vertical || m.Kind == ground.Piling:
-		return "Straight down."
-	case p.way.Style == "troll":
-		return "Along the edge, out past it, and back over where one came."
-	}
-	switch m.Kind {
-	case ground.EdgeMark, ground.Step, ground.Slope, ground.Trough, ground.Bar:
-		says := "Cast along it, not across: it stays in the good strip many times longer."
-		if s.Place == "surf beach" && m.DistanceM > 0 {
-			return fmt.Sprintf("%s out: no further than it has to be. %s", sys.ShowDistance(m.DistanceM), says)
-		}
-		return says
-	case ground.Crest, ground.Flat:
-		return "Past it and across, down-tide; short casts first, the fish may be at your feet."
-	case ground.Hole, ground.Pocket:
-		return "From as far off as you can, past it, and in from the far side."
-	case ground.Timber, ground.Rock:
-		return "To its down-tide side, and out again at once when it takes."
-	case ground.Cut, ground.Gut, ground.Channel, ground.Sill:
-		return "Up-tide and across, so that it swings through."
-	}
-	return "Short casts first, then longer."
 }
 
 // strike is what to do at a bite.

@@ -7,6 +7,7 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
+	"greypebble/core/method"
 	"greypebble/core/prose"
 	"greypebble/core/spot"
 	"greypebble/core/tackle"
@@ -23,8 +24,13 @@ type Working struct {
 func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	depth := r.mark.Depth(m.LevelM)
 	pattern, size := hookOf(q, r)
-	leader := leaderN(q, r.mark)
-	fill := strings.NewReplacer("{weight}", q.Units.ShowWeight(r.weightKg), "{hook}", strings.TrimSpace(size+" "+pattern),
+	leader, leaderSays := leaderN(q, &r.presentation, size), ""
+	if r.leader != "" {
+		leaderSays = fmt.Sprintf("%s of %s %s", q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
+	}
+	cast := r.cast(m)
+	fill := strings.NewReplacer("{leader}", leaderSays, "{weight}", q.Units.ShowWeight(r.weightKg), "{hook}",
+		strings.TrimSpace(size+" "+pattern),
 		" hook hook", " hook")
 	article := strings.NewReplacer(" a 8 ", " an 8 ", " a 11 ", " an 11 ", " a 18 ", " an 18 ")
 	name, owned := r.offering.Name, ""
@@ -35,12 +41,12 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: contrast.Edge(), Catch: contrast.Catch(q.Target), Absent: r.on.away(),
 		For: q.forIt(r), Cautions: choiceCautions(q, r), contrast: contrast}
 	ch.Reasons = q.reasons(r, &ch)
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + fill.Replace(r.rig.Short))[1:],
+	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + q.Units.Fill(fill.Replace(r.rig.Short)))[1:],
 		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
 	ch.Card = Card{KitID: owned, OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
 		Hooked: r.offering.Hooked, Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name,
-		Cast: castTo(q.Units, m.Spot, &r.presentation),
-		Tip:  r.rig.Tip, Bite: prose.Capital(r.rig.Bite) + ".", Refused: prose.Capital(r.rig.Refused) + ".", Style: r.way.Style,
+		Cast: cast.Says(q.Units), Tip: q.Units.Fill(r.rig.Tip), Bite: prose.Capital(q.Units.Fill(r.rig.Bite)) + ".",
+		Refused: prose.Capital(q.Units.Fill(r.rig.Refused)) + ".", Style: r.way.Style,
 		WeightKg: r.weightKg, SpeedMS: r.speedMS}
 	c := &ch.Card
 	if r.owned != nil && r.owned.LengthM > 0 {
@@ -53,11 +59,10 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 		c.Hook = size + " " + pattern
 	}
 	if r.leader != "" {
-		c.LeaderN, c.LeaderOf = leader, r.leader
-		c.Leader = fmt.Sprintf("%s of %s %s", q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
+		c.LeaderN, c.LeaderOf, c.Leader = leader, r.leader, leaderSays
 	}
 	c.Knot = knotFor(r)
-	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, strike(pattern))
+	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, &cast, strike(pattern))
 	if !q.Kit.Empty() {
 		ch.Uses, ch.Lacks = fitOut(q, r, pattern, size, leader)
 	}
@@ -97,26 +102,22 @@ func sinks(r *rankedOption) (tackle.Body, string) {
 }
 
 // retrieve says how to move it, with the arithmetic done.
-func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes string) (string, []Working) {
+func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *method.Cast, strikes string) (string, []Working) {
 	sys, depth, temp := q.Units, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
 	var say []string
 	var work []Working
-	if (r.rig.Head || r.rig.Vertical) && r.rig.Column == "bottom" {
-		body, what := sinks(r)
-		if v, err := body.FallSpeed(); err == nil {
-			count := depth / v
-			say = append(say, "Count "+count1(count)+" s down.")
-			how := fmt.Sprintf("%s ÷ %s fall of %s of %s", sys.ShowDepth(depth), sys.ShowRun(v), sys.ShowWeight(r.weightKg), what)
-			weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
-			if body.TimedMS > 0 {
-				how, weak = fmt.Sprintf("%s ÷ %s as you timed it", sys.ShowDepth(depth), sys.ShowRun(v)), ""
-			}
-			work = append(work, Working{"Fall to the bottom", count1(count) + " s", how, weak})
-		}
+	if says, w := falls(q, m, r, cast); says != "" {
+		say, work = append(say, says), append(work, w)
 	}
-	pause := tackle.Pause(temp)
-	say = append(say, strings.TrimSpace(strings.NewReplacer("{strike}", strikes).Replace(r.way.Move)))
-	if r.speedMS > 0 && r.way.Style != "troll" {
+	pause := tackle.Pause(temp) * q.Target.Pauses
+	say = append(say, strings.TrimSpace(strings.NewReplacer("{strike}", strikes).Replace(sys.Fill(r.way.Moved(r.mark)))))
+	if cast.Kind == method.Down && strings.Contains(r.way.Cadence, "{pause}") {
+		c.Pause = count1(pause) + " s"
+		work = append(work, pauseWorking(q, c.Pause, temp))
+		say = append(say, fmt.Sprintf("Pause %s between.", c.Pause))
+	}
+	// Straight down nothing is wound.
+	if r.speedMS > 0 && r.way.Style != "troll" && cast.Kind != method.Down {
 		turn, measured := q.Kit.Turn()
 		weak := "A turn is that of your reel. With a wave pushing toward you, wind faster by as much."
 		if !measured {
@@ -129,8 +130,7 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes str
 			sys.ShowDepth(turn)), weak})
 		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
-			work = append(work, Working{"Pause", c.Pause, fmt.Sprintf("for water of %s: the colder, the longer", sys.ShowTemperature(temp)),
-				"Common practice; let the fish correct it."})
+			work = append(work, pauseWorking(q, c.Pause, temp))
 			say = append(say, fmt.Sprintf("%s, pause %s.", c.Pace, c.Pause))
 		} else {
 			say = append(say, c.Pace+".")
@@ -156,14 +156,71 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, strikes str
 		work = append(work, Working{"Depth to fish", sys.ShowDepth(r.depthM),
 			fmt.Sprintf("half of %s; then lower until it is taken", sys.ShowDepth(depth)), ""})
 	}
-	if r.rig.Holds || r.rig.Vertical {
+	if does := weightDoes(r); does != "" {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
 			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg),
-				fmt.Sprintf("what holds on thin braid in %s of run and %s of water", sys.ShowRun(math.Abs(run)), sys.ShowDepth(depth)),
-				"Thicker line wants more; the bench works it out for yours."})
+				fmt.Sprintf("what %s on thin braid in %s of run and %s of water, as it is sold", does, sys.ShowRun(math.Abs(run)),
+					sys.ShowDepth(depth)), "Thicker line wants more; the bench works it out for yours."})
 		}
 	}
 	return strings.Join(say, " "), work
+}
+
+// pauseWorking says how long a pause is, and why.
+func pauseWorking(q *Question, pause string, tempC float64) Working {
+	how := fmt.Sprintf("for water of %s: the colder, the longer", q.Units.ShowTemperature(tempC))
+	if q.Target.Pauses > 1 {
+		how += fmt.Sprintf("; and longer than usual for %s", q.Target.InSentence())
+	}
+	return Working{"Pause", pause, how, "Common practice; let the fish correct it."}
+}
+
+// falls says how long it falls until it touches: to the bottom, or from step to step; nothing for what
+// does not sink there.
+func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (string, Working) {
+	sys, depth := q.Units, r.mark.Depth(m.LevelM)
+	if !(r.rig.Head || r.rig.Vertical) || r.rig.Column != "bottom" {
+		return "", Working{}
+	}
+	body, what := sinks(r)
+	v, err := body.FallSpeed()
+	if err != nil {
+		return "", Working{}
+	}
+	how := fmt.Sprintf("%s fall of %s of %s", sys.ShowRun(v), sys.ShowWeight(r.weightKg), what)
+	weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
+	if body.TimedMS > 0 {
+		how, weak = sys.ShowRun(v)+" as you timed it", ""
+	}
+	if cast.Kind == method.Steps {
+		if hops, err := body.Hops(method.StepsDown(m), hopM); err == nil {
+			var s, d []string
+			for _, h := range hops {
+				s, d = append(s, count1(h.Seconds)), append(d, sys.ShowDepth(h.ToDepthM))
+			}
+			falls := strings.Join(s, ", then ") + " s"
+			says := "Let it fall " + falls + " to the step."
+			if len(hops) > 1 {
+				says = "Falls of " + falls + " from step to step, each fall longer."
+			}
+			return says, Working{"Fall to each step", falls, fmt.Sprintf("to %s after a hop of %s, at %s", strings.Join(d, ", "),
+				sys.ShowShort(hopM), how), weak}
+		}
+	}
+	count := count1(depth/v) + " s"
+	return "Count " + count + " down.", Working{"Fall to the bottom", count, fmt.Sprintf("%s ÷ %s", sys.ShowDepth(depth), how), weak}
+}
+
+// hopM is how far a hop lifts a lure, metres (common practice, no source).
+const hopM = 0.3
+
+// weightDoes says what the weight was reckoned to do in the run; empty where it was not.
+func weightDoes(r *rankedOption) string {
+	if r.rig.Vertical && r.reachM == 0 {
+		return "keeps the line upright"
+	}
+	return map[string]string{"holds": "holds", "trots": "finds the bottom and still trots", "rolls": "rolls along the bottom",
+		"hangs": "hangs under the rod"}[r.rig.Lead]
 }
 
 // count1 writes seconds and turns to the nearest half, as one counts.
@@ -187,4 +244,11 @@ func preposition(m *ground.Mark) string {
 		return "along"
 	}
 	return "in"
+}
+
+// cast of a presentation at a moment.
+func (r *rankedOption) cast(m *spot.Moment) method.Cast {
+	section, _ := ground.NewSection(m.Spot.Section) // too few points are no section
+	f := method.Fished{Moment: m, Section: section, Mark: r.mark, Rig: r.rig, Way: r.way, ReachM: r.reachM}
+	return f.Cast()
 }

@@ -87,13 +87,16 @@ func (q *Question) mine(m *spot.Moment, way MyWay) (list []presentation, against
 		return nil, "", spot.FieldError{Field: "rig_id", Err: fmt.Errorf("unknown rig %q", way.RigID)}
 	}
 	o := optionsAt(q, m)
-	p := presentation{offering: f, rig: rig, mark: mark, at: at, leader: o.leader(rig), mine: true}
-	against = o.misfit(rig, mark, depth).says(&o, rig, mark, depth)
+	p := presentation{offering: f, rig: rig, mark: mark, at: at, leader: q.leaderOf(rig), mine: true}
+	against = o.misfit(rig, at, depth).says(&o, rig, mark, depth)
 	var why string
 	if p.weightKg, why = o.weight(&p, depth); why != "" && against == "" {
 		against = why
 	}
 	if p.depthM, why = o.fished(&p, depth); why != "" && against == "" {
+		against = why
+	}
+	if why = o.thrown(&p); why != "" && against == "" {
 		against = why
 	}
 	for i := range rig.Ways {

@@ -2,6 +2,7 @@ package cases
 
 import (
 	"fmt"
+	"slices"
 	"strings"
 
 	"greypebble/core/advise"
@@ -164,7 +165,7 @@ func offering(ids ...string) func(*advise.Choice) bool {
 
 // All cases.
 func All() []Case {
-	return append(append(append(presence(), light()...), safety()...), others()...)
+	return slices.Concat(presence(), light(), casting(), rigging(), safety(), others())
 }
 
 // Builtin book as the one that is asked.

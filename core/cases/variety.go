@@ -72,7 +72,7 @@ func sweepOf(place string, t *playbook.Target) []asking {
 					ebb     bool
 					elapsed float64
 					run     float64
-				}{{false, 0.2, 0.6}, {true, 0.6, 0.15}} {
+				}{{false, 0.2, 0.6}, {true, 0.6, 0.08}} {
 					s := Shore{Place: place, Manner: goes[place], Time: On(season.month, 12, hour), Ebb: tide.ebb, Elapsed: tide.elapsed,
 						RunMS: tide.run, Seen: seen{water: c, air: c, clear: secchi, cloud: 0.3, wind: 3, swell: 0.6, period: 8}}
 					s.setMarks()

@@ -188,3 +188,12 @@ func HookNumber(size string) float64 {
 	}
 	return -n / 2 // 1 → −½, 2 → −1, 4 → −2
 }
+
+// HeaviestCast is the most any rod in hand is made to cast, kilograms; 0 where none says.
+func (k Kit) HeaviestCast() float64 {
+	most := 0.0
+	for _, i := range k.of(Rod) {
+		most = math.Max(most, i.RatedKg)
+	}
+	return most
+}

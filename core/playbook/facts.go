@@ -110,6 +110,7 @@ const (
 	Column               // bottom, mid, top
 	Trait                // of the offering; several may be
 	Leader               // material of the leader
+	Point                // of the hook: open, skinned, hidden
 	OfferingID
 	RigID
 	wordCount
@@ -154,6 +155,9 @@ var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping"
 var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll",
 	"jerk", "troll"}
 
+// Points of a hook: standing free, just under a soft bait's skin, or in its body.
+var Points = []string{"open", "skinned", "hidden"}
+
 // traits an offering may have.
 var traits = append([]string{"scent", "vibration", "darting", "surface", "small", "large", "tough", "weedless", "soft", "fish", "crab",
 	"shrimp"}, Finishes...)
@@ -172,6 +176,7 @@ var words = [wordCount]wordOf{
 	Column:   {name: "column", vocabulary: Columns, offered: true},
 	Trait:    {name: "trait", vocabulary: traits, offered: true, several: true},
 	Leader:   {name: "leader", vocabulary: []string{"fluorocarbon", "mono", "wire"}, offered: true},
+	Point:    {name: "point", vocabulary: Points, offered: true},
 	// The offerings and rigs of a book are its own vocabularies.
 	OfferingID: {name: "offering", offered: true},
 	RigID:      {name: "rig", offered: true},
@@ -248,6 +253,7 @@ func (f *Facts) Offer(o *Offering) {
 // Rigged fills in what joins it to the line.
 func (f *Facts) Rigged(r *Rig) {
 	f.Say(Column, r.Column)
+	f.Say(Point, r.Point)
 	f.Word[RigID] = r.bit
 }
 

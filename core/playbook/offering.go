@@ -89,6 +89,9 @@ func (b *Book) readOffering(n node) error {
 	return nil
 }
 
+// Soft says that it is easily thrown off the hook.
+func (o *Offering) Soft() bool { return slices.Contains(o.Traits, "soft") }
+
 // On lists the rigs the offering goes on.
 func (o *Offering) On() []*Rig { return o.on }
 

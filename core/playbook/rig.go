@@ -1,13 +1,11 @@
 package playbook
 
 import (
-	"greypebble/core/ground"
+	"cmp"
 	"slices"
-	"strconv"
-	"strings"
 
+	"greypebble/core/ground"
 	"greypebble/core/quantity"
-	"greypebble/core/tackle"
 )
 
 // Rig joins an offering to the line.
@@ -38,9 +36,16 @@ type Rig struct {
 	LeaderM float64
 	// Sinker is its shape, as far as it has one.
 	Sinker string
-	// Holds its lead against the current, up to the heaviest such a rig carries; others roll or hang.
-	Holds      bool
+	// Lead is what its lead does in the run, one of [Leads]; empty for rigs without one, or whose lead
+	// is the same in any water. HeaviestKg is the most such a rig carries.
+	Lead       string
 	HeaviestKg float64
+	// Point of its hook, one of [Points].
+	Point string
+	// LeaderBreakN and LeaderOf are the leader's strength in newtons and its material where they are
+	// always the same; zero and empty otherwise.
+	LeaderBreakN float64
+	LeaderOf     string
 	// Ways to move it; Bite says what a bite is like, Refused what to change first
 	// when it is refused, Tip how to hold the rod.
 	Ways               []Way
@@ -48,23 +53,6 @@ type Rig struct {
 	// Pieces from the main line down, as drawn on its card.
 	Pieces []Piece
 	bit    Set
-}
-
-// Way of moving a rig.
-type Way struct {
-	// Style is one of [Styles]; Move says it, with {strike} where the hook decides
-	// between striking and winding.
-	Style, Move string
-	// Cadence in the bench's written form, with {pause}; empty for what lies still.
-	Cadence string
-}
-
-// usualWaterC is the water a cadence is shown for where none is known, °C.
-const usualWaterC = 18
-
-// CadenceFor a pause of so many seconds.
-func (w *Way) CadenceFor(pauseS float64) string {
-	return strings.ReplaceAll(w.Cadence, "{pause}", strconv.FormatFloat(pauseS, 'f', -1, 64))
 }
 
 // Piece of a rig.
@@ -80,6 +68,10 @@ type Piece struct {
 	// Branch: it hangs off the line here and the line goes on.
 	Branch bool
 }
+
+// Leads are what a lead does in the run: it holds, it trots away lifted by the water, it rolls along the
+// bottom, or it hangs straight down.
+var Leads = []string{"holds", "trots", "rolls", "hangs"}
 
 // PieceKinds a rig is made of.
 var PieceKinds = []string{"main line", "doubled line", "leader", "swivel", "sinker", "bead", "float", "stop knot", "split shot", "hook",
@@ -103,7 +95,8 @@ func (r *Rig) UsedAt(place string) bool {
 
 func (b *Book) readRig(n node) error {
 	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical",
-		"float", "places", "hook", "size", "leader", "sinker", "holds", "heaviest", "ways", "bite", "refused", "tip", "parts")
+		"float", "places", "hook", "size", "leader", "leader_breaks", "leader_of", "point", "sinker", "lead", "heaviest", "ways", "bite",
+		"refused", "tip", "parts")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
 		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
@@ -112,7 +105,10 @@ func (b *Book) readRig(n node) error {
 		places: r.words("places", "kind of place", ground.Places, false), HookPattern: r.maybeWord("hook", "hook", hookPatterns),
 		HookSize: r.maybe("size"),
 		LeaderM:  r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes),
-		Holds: r.flag("holds"), HeaviestKg: r.quantity("heaviest", quantity.Mass, false),
+		Lead: r.maybeWord("lead", "lead", Leads), Point: cmp.Or(r.maybeWord("point", "point", Points), Points[0]),
+		LeaderBreakN: r.quantity("leader_breaks", quantity.Mass, false) * quantity.Gravity,
+		LeaderOf:     r.maybeWord("leader_of", "material", words[Leader].vocabulary), HeaviestKg: r.quantity("heaviest", quantity.Mass,
+			false),
 		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Pieces: readAll(r, "parts", readPiece)}
 	r.unique(rig.ID, b.rigIDs())
@@ -121,28 +117,37 @@ func (b *Book) readRig(n node) error {
 		return r.err
 	case rig.MaxDepthM <= rig.MinDepthM:
 		return n.errorf("rig %q: max_depth must exceed min_depth", rig.ID)
-	case rig.Holds != (rig.HeaviestKg > 0) || rig.Holds && rig.HeaviestKg < rig.WeightKg:
-		return n.errorf("rig %q: a rig that holds needs a heaviest lead, no less than its weight, and no other has one", rig.ID)
+	case (rig.Lead != "") != (rig.HeaviestKg > 0) || rig.HeaviestKg > 0 && rig.HeaviestKg < rig.WeightKg:
+		return n.errorf("rig %q: a rig with a lead needs a heaviest one, no less than its weight, and no other has one", rig.ID)
 	case len(rig.Ways) == 0 || len(rig.Pieces) == 0:
 		return n.errorf("rig %q needs at least one way to move it and one part", rig.ID)
 	}
 	if len(b.Rigs) == mostWords {
 		return n.errorf("more than %d rigs", mostWords)
 	}
+	for _, says := range rig.texts() {
+		if err := quantity.CheckFill(says, "weight", "hook", "leader", "strike"); err != nil {
+			return n.errorf("rig %q: %s", rig.ID, trimQuantity(err))
+		}
+	}
 	rig.bit = 1 << len(b.Rigs)
 	b.Rigs = append(b.Rigs, rig)
 	return nil
 }
 
-func readWay(n node) (Way, error) {
-	r := n.reader("style", "move", "cadence")
-	w := Way{r.word("style", "style", Styles), r.text("move"), r.maybe("cadence")}
-	if r.err == nil && w.Cadence != "" {
-		if _, err := tackle.ParseCadence(w.CadenceFor(tackle.Pause(usualWaterC))); err != nil {
-			return w, n.errorf("%s", strings.TrimPrefix(err.Error(), "tackle: "))
+// texts of the rig, in which measures stand in braces.
+func (r *Rig) texts() []string {
+	out := []string{r.Short, r.Bite, r.Refused, r.Tip}
+	for i := range r.Ways {
+		out = append(out, r.Ways[i].Move)
+		for _, k := range sortedKeys(r.Ways[i].Over) {
+			out = append(out, r.Ways[i].Over[k])
 		}
 	}
-	return w, r.err
+	for i := range r.Pieces {
+		out = append(out, r.Pieces[i].Says)
+	}
+	return out
 }
 
 func readPiece(n node) (Piece, error) {

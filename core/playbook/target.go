@@ -48,7 +48,9 @@ type Target struct {
 	// Handling says how to land, hold and put it back; Stay, when to move on, and StayCold, in water
 	// below what it feeds at.
 	Handling, Stay, StayCold string
-	Cautions                 []string
+	// Pauses of a lure are so many times the usual; 1 where nothing is said.
+	Pauses   float64
+	Cautions []string
 	// Custom: an angler wrote it.
 	Custom bool
 	// says replaces the usual sentences of its rules.
@@ -88,7 +90,7 @@ func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
 		"cautions",
-		"note", "says", "plenty")
+		"note", "says", "plenty", "pauses")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -100,6 +102,10 @@ func (b *Book) readTarget(n node) error {
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
+	t.Pauses = 1
+	if _, there := r.in["pauses"]; there {
+		t.Pauses = r.number("pauses")
+	}
 	if _, there := r.in["longest"]; there {
 		t.LongestM = r.quantity("longest", quantity.Length, true)
 	}
@@ -136,6 +142,8 @@ func (t *Target) check() error {
 	switch {
 	case t.ID != plain(t.ID):
 		return fmt.Errorf("id %q: expected small letters, digits and hyphens", t.ID)
+	case !(t.Pauses >= 0.25 && t.Pauses <= 5):
+		return fmt.Errorf("pauses must be between 0.25 and 5 times the usual, not %v", t.Pauses)
 	case len(t.Eats)+len(t.Takes) == 0:
 		return fmt.Errorf("target %q needs offerings in eats or takes", t.ID)
 	case t.GoneBelowC != nil && *t.GoneBelowC >= t.Feeds.From:

@@ -35,6 +35,7 @@ type sourceTarget struct {
 	Handling  string            `yaml:"handling"`
 	Stay      string            `yaml:"stay,omitempty"`
 	StayCold  string            `yaml:"stay_cold,omitempty"`
+	Pauses    float64           `yaml:"pauses,omitempty"`
 	Cautions  []string          `yaml:"cautions,omitempty"`
 	Note      string            `yaml:"note,omitempty"`
 	Says      map[string]string `yaml:"says,omitempty"`
@@ -55,6 +56,9 @@ func (t *Target) Source() ([]byte, error) {
 		Eats:  t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, StayCold: t.StayCold, Cautions: t.Cautions, Note: t.Note,
 		Says: t.says}
+	if t.Pauses != 1 {
+		out.Pauses = t.Pauses
+	}
 	if t.LongestM > 0 {
 		out.Longest = number(t.LongestM, "m")
 	}

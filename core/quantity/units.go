@@ -136,17 +136,17 @@ func (u Units) ShowBoat(ms float64) string { return show(ms, u.Boat, "kn", boatD
 // ShowRun shows the speed of water or of a lure: "0.45 m/s", "1.5 ft/s".
 func (u Units) ShowRun(ms float64) string { return show(ms, u.Run, "m/s", runDecimals) }
 
-// gravity is the standard one, m/s².
-const gravity = 9.80665
+// Gravity is the standard one, m/s²: a line that breaks at 1 kg breaks at so many newtons.
+const Gravity = 9.80665
 
 // ShowLine shows a line's breaking strength (newtons) as lines are sold: "20 lb", in
 // metric with kilograms beside it.
 func (u Units) ShowLine(n float64) string {
-	lb := plain(n/gravity/pound, 0) + " lb"
+	lb := plain(n/Gravity/pound, 0) + " lb"
 	if u.Line == "lb" {
 		return lb
 	}
-	return fmt.Sprintf("%s (%s kg)", lb, plain(n/gravity, 0))
+	return fmt.Sprintf("%s (%s kg)", lb, plain(n/Gravity, 0))
 }
 
 // ShowWeight shows a sinker's or lure's mass: "7 g", "1/4 oz".

@@ -36,6 +36,7 @@ func Rig(r *playbook.Rig, t Tied) Drawing {
 	for i, p := range r.Pieces {
 		d.onHead = i > 0 && r.Pieces[i-1].Kind == "head"
 		d.bodied = i+1 < len(r.Pieces) && r.Pieces[i+1].Kind == "lure"
+		p.Says = t.Units.Fill(p.Says)
 		d.part(p, i == len(r.Pieces)-1)
 	}
 	d.Height = d.y + margin

@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 	"slices"
+
+	"greypebble/core/quantity"
 )
 
 // Shape of something that sinks; it says how it drags.
@@ -48,7 +50,7 @@ type Body struct {
 
 const (
 	seawater = 1025.0 // kg/m³
-	gravity  = 9.80665
+	gravity  = quantity.Gravity
 )
 
 // densitySoftLure is lead and soft plastic together, kg/m³; bodyOnHead is how

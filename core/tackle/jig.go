@@ -20,14 +20,18 @@ func VerticalJig(depthM, runMS, lineDiameterM, angleDeg float64) (float64, error
 	case !(angleDeg > 1 && angleDeg < 80):
 		return 0, fmt.Errorf("tackle: the line's angle must be between 1 and 80 degrees from upright, not %v", angleDeg)
 	}
+	return math.Max(Plumb(depthM, runMS, lineDiameterM, angleDeg), lightestJig(depthM)), nil
+}
+
+// Plumb is the weight that keeps a line within an angle of upright, kilograms, however light: what hangs
+// need not find the bottom. Moments about the rod tip: the drag acts in the middle, the weight at the end.
+func Plumb(depthM, runMS, lineDiameterM, angleDeg float64) float64 {
 	u := math.Abs(runMS)
 	if u < slackMS {
-		return lightestJig(depthM), nil
+		return 0
 	}
 	drag := 0.5 * seawater * CylinderDrag(u*lineDiameterM/viscosity) * lineDiameterM * depthM * u * u
-	// Moments about the rod tip: the drag acts in the middle, the weight at the end.
-	wet := drag / 2 / math.Tan(angleDeg*math.Pi/180)
-	return math.Max(wet/(1-seawater/leadDensity)/gravity, lightestJig(depthM)), nil
+	return drag / 2 / math.Tan(angleDeg*math.Pi/180) / (1 - seawater/leadDensity) / gravity
 }
 
 // lightestJig by depth: a tenth of an ounce in the shallows to three quarters at

@@ -1,6 +1,9 @@
 package tackle
 
-import "fmt"
+import (
+	"fmt"
+	"math"
+)
 
 // Hazard a leader must stand.
 type Hazard string
@@ -29,6 +32,19 @@ func Leader(h Hazard) (leastN, mostN float64, err error) {
 		return 0, 0, fmt.Errorf("tackle: unknown hazard %q; known are open sand, shell, pilings, rock, teeth", h)
 	}
 	return l[0] * newton, l[1] * newton, nil
+}
+
+// LeaderOn a lure: one heavier hangs it up and kills what it does: 20 lb on a quarter of an ounce, as the
+// square root of its weight (common practice, no source). Newtons.
+func LeaderOn(lureKg float64) float64 {
+	const quarter = 0.00709
+	return 20 * newton * math.Sqrt(lureKg/quarter)
+}
+
+// LeaderThrough the eye of a hook, by its number in the row … −1 is a 2, −½ a 1, 1 a 1/0: 15 lb on a 1, a
+// third more with every size (common practice, no source). Newtons.
+func LeaderThrough(hookNumber float64) float64 {
+	return 15 * newton * math.Pow(1.35, hookNumber+0.5)
 }
 
 // dragShare of the breaking strength a reel's drag is set to: a third at most, so

@@ -39,10 +39,10 @@ func StretchOf(m Material) float64 {
 	return stretches[Mono]
 }
 
-// zoneHalf is how far along a section a mark is taken to reach either side, metres.
-const zoneHalf = 6.0
+// ZoneHalf is how far along a section a mark is taken to reach either side, metres.
+const ZoneHalf = 6.0
 
 // ZoneAbout a mark at a distance along a section.
 func ZoneAbout(name string, distanceM float64) Zone {
-	return Zone{Name: name, FromM: max(distanceM-zoneHalf, 0), ToM: distanceM + zoneHalf, Worth: 1}
+	return Zone{Name: name, FromM: max(distanceM-ZoneHalf, 0), ToM: distanceM + ZoneHalf, Worth: 1}
 }

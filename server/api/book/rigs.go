@@ -129,10 +129,11 @@ func (s service) rigCard(ctx context.Context, as *web.Scope, in *rigCardInput) (
 	}
 	out := &rigCardOutput{}
 	b := &out.Body
-	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, r.Bite, r.Refused, r.Tip,
+	u := as.Units
+	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, u.Fill(r.Bite), u.Fill(r.Refused), u.Fill(r.Tip),
 		drawingOf(rigcard.Rig(r, t)), []wayOut{}
 	for _, w := range r.Ways {
-		b.Ways = append(b.Ways, wayOut(w))
+		b.Ways = append(b.Ways, wayOut{w.Style, u.Fill(w.Move), w.Cadence})
 	}
 	return out, nil
 }
