@@ -3,6 +3,7 @@ package advise
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
@@ -21,7 +22,11 @@ const (
 	drags
 	snagged
 	notOver
+	nothingToHold
 )
+
+// holdBeside are marks beside which a bait is held, where one is not over it.
+var holdBeside = []ground.MarkKind{ground.EdgeMark, ground.Rock, ground.Timber, ground.Piling}
 
 // misfit says whether a rig cannot be used on a mark: the wrong depth or place, an open hook where it
 // snags.
@@ -40,6 +45,8 @@ func (o *options) misfit(rig *playbook.Rig, at int, depthM float64) misfit {
 		return drags
 	case rig.Vertical && rig.Lead == "" && !o.stands[at].Over:
 		return notOver
+	case rig.Lead == "hangs" && !o.stands[at].Over && !slices.Contains(holdBeside, mark.Kind):
+		return nothingToHold
 	case o.snags(rig, mark):
 		return snagged
 	}
@@ -65,6 +72,8 @@ func (k misfit) says(o *options, rig *playbook.Rig, mark *ground.Mark, depthM fl
 		return fmt.Sprintf("an open hook is soon lost on the %s", where)
 	case notOver:
 		return fmt.Sprintf("straight down wants a boat, a pier or a wall over the %s", where)
+	case nothingToHold:
+		return fmt.Sprintf("%s is held beside wood, rock or shell; at the %s there is none", name, where)
 	case fits:
 	}
 	return ""

@@ -163,5 +163,5 @@ func (o *options) thrown(p *presentation) (why string) {
 	return ""
 }
 
-// castOver is how much over a rod's casting weight is still thrown, gently.
-const castOver = 1.25
+// castOver is how much over a rod's casting weight is still lobbed, gently (common practice, no source).
+const castOver = 1.8
