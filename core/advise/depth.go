@@ -4,6 +4,8 @@ import (
 	"fmt"
 	"math"
 
+	"greypebble/core/playbook"
+	"greypebble/core/spot"
 	"greypebble/core/tackle"
 )
 
@@ -19,8 +21,39 @@ const (
 	knocksBy = 1.5
 )
 
+// aboveFish is how far above fish that show a thing is held: they look up (common practice, no source).
+const (
+	aboveFishM     = 0.3
+	aboveFishShare = 0.05
+)
+
+// held is the depth at which a thing is held for fish that show: a little above the first level there is
+// water for; false where none show.
+func held(m *spot.Moment, depthM float64) (at float64, shown bool) {
+	for _, level := range m.FishDepthsM {
+		if level <= depthM {
+			return math.Max(level-math.Max(aboveFishM, level*aboveFishShare), 0), true
+		}
+	}
+	return 0, false
+}
+
+// anyDepth says that a rig is fished at whatever depth one chooses.
+func anyDepth(r *playbook.Rig) bool {
+	switch {
+	case r.FloatM > 0:
+		return r.Slides()
+	case r.Vertical:
+		return true
+	}
+	return r.Column == "mid" && r.Lead != ""
+}
+
 // fished is how deep the offering is, metres; why it cannot be.
 func (o *options) fished(p *presentation, depthM float64) (float64, string) {
+	if at, shown := held(o.m, depthM); shown && anyDepth(p.rig) && (!p.rig.Vertical || o.stands[p.at].Over) {
+		return at, ""
+	}
 	rated := p.offering.RatedM
 	if p.owned != nil && p.owned.RatedM > 0 {
 		rated = p.owned.RatedM
@@ -47,5 +80,21 @@ func (o *options) fished(p *presentation, depthM float64) (float64, string) {
 	return 0, ""
 }
 
+// underFish is how far below the nearest level fish show at a thing is; NaN where none show.
+func underFish(m *spot.Moment, atM float64) float64 {
+	nearest := math.NaN()
+	for _, level := range m.FishDepthsM {
+		if by := atM - level; math.IsNaN(nearest) || math.Abs(by) < math.Abs(nearest) {
+			nearest = by
+		}
+	}
+	return nearest
+}
+
 // jigged is the depth a line is to hang straight to.
-func (o *options) jigged(depthM float64) float64 { return depthM }
+func (o *options) jigged(depthM float64) float64 {
+	if at, shown := held(o.m, depthM); shown {
+		return at
+	}
+	return depthM
+}

@@ -1,8 +1,10 @@
 package advise
 
 import (
+	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"greypebble/core/conditions"
@@ -106,7 +108,9 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 	sys, depth, temp := q.Units, r.mark.Depth(m.LevelM), m.Believed[conditions.WaterTemp].Value
 	var say []string
 	var work []Working
-	if says, w := falls(q, m, r, cast); says != "" {
+	if says, w := level(q, m, r); says != "" {
+		say, work = append(say, says), append(work, w)
+	} else if says, w := falls(q, m, r, cast); says != "" {
 		say, work = append(say, says), append(work, w)
 	}
 	pause := tackle.Pause(temp) * q.Target.Pauses
@@ -143,6 +147,8 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 	c.Cadence = r.way.CadenceFor(pause)
 	c.Depth = sys.ShowDepth(r.depthM)
 	switch {
+	case r.depthM == 0:
+		c.Depth = "on the surface"
 	case r.offering.RatedM > 0:
 		c.Depth = fmt.Sprintf("runs to %s over %s", sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
 		work = append(work, Working{"It runs to", sys.ShowDepth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s",
@@ -152,9 +158,6 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 		work = append(work, Working{"Below the float", sys.ShowDepth(r.depthM),
 			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.ShowDepth(clearance), sys.ShowDepth(depth)),
 			""})
-	case r.rig.Column == "mid":
-		work = append(work, Working{"Depth to fish", sys.ShowDepth(r.depthM),
-			fmt.Sprintf("half of %s; then lower until it is taken", sys.ShowDepth(depth)), ""})
 	}
 	if does := weightDoes(r); does != "" {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
@@ -173,6 +176,49 @@ func pauseWorking(q *Question, pause string, tempC float64) Working {
 		how += fmt.Sprintf("; and longer than usual for %s", q.Target.InSentence())
 	}
 	return Working{"Pause", pause, how, "Common practice; let the fish correct it."}
+}
+
+// level says how to bring a thing to fish that show, and which level comes next; nothing where none show
+// or the rig has a depth of its own.
+func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
+	depth := r.mark.Depth(m.LevelM)
+	at, shown := held(m, depth)
+	if !shown || at != r.depthM {
+		if r.rig.Lead == "hangs" && r.rig.Column == "mid" {
+			return "Half-way down first, at " + q.Units.ShowDepth(r.depthM) + ".", Working{"Depth to fish", q.Units.ShowDepth(r.depthM),
+				fmt.Sprintf("half of %s; then lower until it is taken", q.Units.ShowDepth(depth)), ""}
+		}
+		return "", Working{}
+	}
+	sys := q.Units
+	turn, measured := q.Kit.Turn()
+	weak := "A turn is that of your reel."
+	if !measured {
+		turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours."
+	}
+	var next []string
+	for _, l := range m.FishDepthsM {
+		if l <= depth && l != m.FishDepthsM[0] {
+			next = append(next, sys.ShowDepth(l))
+		}
+	}
+	then := ""
+	if len(next) > 0 {
+		then = fmt.Sprintf(" Then the next level, %s.", prose.And(next))
+	}
+	work := Working{"Level", sys.ShowDepth(at), fmt.Sprintf("a little above the fish at %s: they look up",
+		sys.ShowDepth(m.FishDepthsM[0])), weak}
+	if r.rig.FloatM > 0 {
+		return fmt.Sprintf("Set the stop knot %s above the bait.%s", sys.ShowDepth(at), then), work
+	}
+	up := tackle.Turns(depth, at, turn)
+	work.Formula += fmt.Sprintf("; (%s − %s) ÷ %s a turn", sys.ShowDepth(depth), sys.ShowDepth(at), sys.ShowDepth(turn))
+	down := ""
+	body, _ := sinks(r)
+	if v, err := body.FallSpeed(); err == nil && r.weightKg > 0 {
+		down = fmt.Sprintf(", or count %s s down from the surface", count1(at/v))
+	}
+	return fmt.Sprintf("To the bottom and %s turns up, to %s%s.%s", count1(up), sys.ShowDepth(at), down, then), work
 }
 
 // falls says how long it falls until it touches: to the bottom, or from step to step; nothing for what
@@ -201,7 +247,10 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 			falls := strings.Join(s, ", then ") + " s"
 			says := "Let it fall " + falls + " to the step."
 			if len(hops) > 1 {
-				says = "Falls of " + falls + " from step to step, each fall longer."
+				says = "Falls of " + falls + " from step to step, none shorter than the one before."
+				if !longer(hops) {
+					says = "Falls of " + falls + " from step to step."
+				}
 			}
 			return says, Working{"Fall to each step", falls, fmt.Sprintf("to %s after a hop of %s, at %s", strings.Join(d, ", "),
 				sys.ShowShort(hopM), how), weak}
@@ -209,6 +258,11 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 	}
 	count := count1(depth/v) + " s"
 	return "Count " + count + " down.", Working{"Fall to the bottom", count, fmt.Sprintf("%s ÷ %s", sys.ShowDepth(depth), how), weak}
+}
+
+// longer says that no hop takes less than the one before it.
+func longer(hops []tackle.Hop) bool {
+	return slices.IsSortedFunc(hops, func(a, b tackle.Hop) int { return cmp.Compare(a.Seconds, b.Seconds) })
 }
 
 // hopM is how far a hop lifts a lure, metres (common practice, no source).

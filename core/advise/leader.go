@@ -51,6 +51,9 @@ func leaderN(q *Question, r *presentation, hookSize string) float64 {
 	if n := kit.HookNumber(hookSize); !math.IsNaN(n) {
 		need = math.Min(need, tackle.LeaderThrough(n))
 	}
+	if _, largest := hookRange(q.Target.Hooks); largest != "" { // its mouth
+		need = math.Min(need, tackle.LeaderThrough(kit.HookNumber(largest)))
+	}
 	if main, ok := q.Kit.Main(); ok {
 		over := overMono
 		if main.Material == string(tackle.Braid) {

@@ -96,6 +96,7 @@ func (q *Question) mine(m *spot.Moment, way MyWay) (list []presentation, against
 	if p.depthM, why = o.fished(&p, depth); why != "" && against == "" {
 		against = why
 	}
+	p.underFishM = underFish(m, p.depthM)
 	if why = o.thrown(&p); why != "" && against == "" {
 		against = why
 	}

@@ -24,6 +24,8 @@ type presentation struct {
 	weightKg float64
 	leader   string // its material, empty without one
 	owned    *kit.Item
+	// underFishM is how far it hangs below the level fish show at, above it negative; NaN where none show.
+	underFishM float64
 	// reachM is how far it can be thrown.
 	reachM float64
 	// at is the mark's place among the spot's; yardstick presentations are there only to be
@@ -139,6 +141,7 @@ func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig
 	if why == "" {
 		why = o.thrown(&p)
 	}
+	p.underFishM = underFish(o.m, p.depthM)
 	if why != "" {
 		if !yardstick {
 			o.fails(f, reason{depthM: depth, near: true}, func() string { return why })
@@ -158,6 +161,7 @@ func (p *presentation) present(on *standing, out *playbook.Presented) {
 	f := &out.Facts
 	f.Measure[playbook.LureDepth] = p.depthM
 	f.Measure[playbook.Clearance] = math.Max(on.facts[0].Measure[playbook.Depth]-p.depthM, 0)
+	f.Measure[playbook.UnderFish] = p.underFishM
 	f.Offer(p.offering)
 	f.Rigged(p.rig)
 	f.Say(playbook.Pace, p.pace)

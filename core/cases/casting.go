@@ -109,7 +109,7 @@ func casting() []Case {
 					for i := range t.Choices {
 						c := &t.Choices[i]
 						if c.Card.RigID == "jig-head" && (!strings.Contains(c.Card.Cast, "up to the bank, then down the steps") ||
-							!strings.Contains(c.Retrieve, "each fall longer")) {
+							!strings.Contains(c.Retrieve, "none shorter than the one before")) {
 							return want(false, "%s: %s %s", c.Sentence, c.Card.Cast, c.Retrieve)
 						}
 						if c.Card.RigID == "jig-head" && c.Card.Mark == "Third step" && c.Card.WeightKg < 0.0065 {

@@ -38,6 +38,15 @@ func rigging() []Case {
 	}
 	strong := Shore{Place: "pier", Time: On(5, 15, 10), Elapsed: 0.5, RunMS: 0.9, Seen: seen{water: 22, clear: 1.2, wind: 3},
 		Marks: []Mark{{"Third piling", ground.Piling, "sand", 4, 80}}}
+	lake := func(levels ...float64) Shore {
+		s := Shore{Place: "harbour mouth", Manner: ground.Boat, Time: On(6, 15, 9), Elapsed: 0.5, RangeM: 0.04, Seen: seen{water: 12,
+			clear: 5, wind: 2}, Marks: []Mark{{"Basin", ground.Hole, "mud", 22, 60}}, Levels: levels}
+		return s
+	}
+	lane := func(levels ...float64) Shore {
+		return Shore{Place: "harbour mouth", Manner: ground.Boat, Time: On(9, 15, 9), Elapsed: 0.5, RunMS: 0.3, Seen: seen{water: 12,
+			clear: 3, wind: 2}, Marks: []Mark{{"Lane", ground.Channel, "sand", 16, 60}}, Levels: levels}
+	}
 	style := func(c *advise.Choice) string { return c.Card.RigID + "/" + c.Card.Style }
 	return []Case{
 		{ID: "22", Situation: "False albacore over a reef ledge in July, by day and by night",
@@ -90,6 +99,23 @@ func rigging() []Case {
 				return all(want(offering("split-tail-grub")(c) && onRig("light-tandem")(c), "%s", c.Sentence),
 					want(c.Card.LeaderN < 8.5*pound, "%s", c.Card.Leader),
 					want(math.Abs(c.Card.WeightKg/ounce-1.0/32) < 0.002, "%s", c.Card.Weight))
+			}},
+		{ID: "27", Situation: "Kokanee marked at 10 m and at 14 m over 22 m, no current",
+			Expected: "Fished at 9 to 10 m; a third of an ounce of metal will do; reel turns from the bottom told; the next level named",
+			Asked:    []Asked{{"10 m", lake(10, 14), []string{"kokanee"}, most}},
+			Holds: func(a Answers) error {
+				c := &a[0].Choices[0]
+				return all(want(c.DepthM >= 9 && c.DepthM <= 10, "%s at %.1f m", c.Sentence, c.DepthM),
+					want(c.Card.WeightKg < 0.4*ounce, "%s", c.Card.Weight),
+					want(strings.Contains(c.Retrieve, "turns up") && strings.Contains(c.Retrieve, "next level, 14"), "%s", c.Retrieve))
+			}},
+		{ID: "28", Situation: "Chinook, a pod on the sounder at 11 m; and nothing on it",
+			Expected: "Subtle lift and fall beside it; wait on the lane when nothing shows",
+			Asked:    []Asked{{"11 m", lane(11), []string{"chinook-salmon"}, 3}, {"nothing", lane(), []string{"chinook-salmon"}, 3}},
+			Holds: func(a Answers) error {
+				c := &a[0].Choices[0]
+				return all(want(c.Card.Style == "lift" && c.DepthM > 10 && c.DepthM <= 11, "%s, %s, at %.1f m", c.Sentence, c.Card.Style,
+					c.DepthM), want(strings.Contains(a[1].reasons(), "wait for them"), "%s", a[1].reasons()))
 			}},
 		{ID: "29", Situation: "Big seatrout at 9 °C in 2 m; and in autumn at 19 °C at dawn",
 			Expected: "Small, slow, long pauses, to 10 s; at dawn a surface plug or a large profile, a missed strike answered at once " +

@@ -27,6 +27,8 @@ type Shore struct {
 	Seen     map[conditions.Kind]float64
 	Foretold bool
 	Days     []Day
+	// Levels fish show at, metres.
+	Levels []float64
 	// Signs on the water.
 	Signs []string
 	// StandsM above the water, for who stands on rock; 0: three metres.
@@ -124,6 +126,10 @@ func (s *Shore) readings() conditions.Readings {
 	}
 	for k, v := range s.Seen {
 		list = append(list, conditions.Reading{Kind: k, Value: v, Time: s.Time, Origin: origin, Source: source})
+	}
+	for _, m := range s.Levels {
+		list = append(list, conditions.Reading{Kind: conditions.FishDepth, Value: m, Time: s.Time, Origin: conditions.Observed,
+			Source: "a sounder"})
 	}
 	for _, d := range s.Days {
 		for k, v := range d.Is {

@@ -25,6 +25,8 @@ const (
 	// Swell is that of deep water off the spot.
 	SwellHeight Kind = "swell_height_m"
 	SwellPeriod Kind = "swell_period_s"
+	// FishDepth is how deep fish show on a sounder, or were met: one reading for each level.
+	FishDepth Kind = "fish_depth_m"
 	// Rain of an hour, and the depth a sounder reads, are known only when somebody says
 	// so: nothing is assumed of them.
 	Rain         Kind = "rain_mm"
@@ -171,6 +173,9 @@ var table = []Nature{
 	{Kind: SounderDepth, Name: "sounder", Long: "Depth under the sounder", Unit: "m", Dimension: quantity.Length,
 		Min: 0, Max: 11000, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 10 * time.Minute, Spread: spread(0.02, 0.2, 0.5),
 		Assumed: math.NaN(), Columns: Columns{"sounder_depth", lengths}},
+	{Kind: FishDepth, Name: "fish at", Long: "Depth fish show at", Unit: "m", Dimension: quantity.Length,
+		Min: 0.1, Max: 400, Step: 0.5, Decimals: 1, Logarithmic: true, Fresh: 20 * time.Minute, Spread: spread(0.05, 0.2, 0.5),
+		Assumed: math.NaN(), Columns: Columns{"fish_depth", lengths}},
 	{Kind: Standing, Name: "standing", Long: "Water standing above prediction for days (below: −)", Unit: "m", Dimension: quantity.Length,
 		Min: -3, Max: 3, Step: 0.05, Decimals: 2, Fresh: 7 * 24 * time.Hour, Spread: spread(0.05, 0.1, 0.3), Assumed: math.NaN(),
 		Columns: Columns{"level_standing", lengths}},

@@ -3,6 +3,7 @@ package conditions
 import (
 	"greypebble/core/quantity"
 	"math"
+	"slices"
 	"sort"
 	"time"
 )
@@ -101,6 +102,26 @@ func (r Readings) one(k Kind, t, until time.Time) (Value, bool) {
 		c.consider(&list[i], t)
 	}
 	return c.believe(k, t)
+}
+
+// Levels are the different values of a kind that were observed no longer ago than it stays fresh, the
+// newest first; of what was said at one moment, in the order it was said.
+func (r Readings) Levels(k Kind, t time.Time) []float64 {
+	list := r.of(k)
+	var fresh []Reading
+	for i := range list {
+		if age := t.Sub(list[i].Time); list[i].Origin == Observed && age >= 0 && age <= natures[k].Fresh {
+			fresh = append(fresh, list[i])
+		}
+	}
+	sort.SliceStable(fresh, func(i, j int) bool { return fresh[i].Time.After(fresh[j].Time) })
+	var out []float64
+	for i := range fresh {
+		if !slices.Contains(out, fresh[i].Value) {
+			out = append(out, fresh[i].Value)
+		}
+	}
+	return out
 }
 
 // Background of a kind at a moment: what is believed without what the angler saw there and

@@ -139,6 +139,8 @@ func (c *Cast) kind(f *Fished) Kind {
 			return Trot
 		}
 		return To
+	case f.Rig.Lead == "trots" && c.Over:
+		return Down
 	case c.Lies, f.Rig.Lead == "trots":
 		return To
 	case f.Way.Style == "drift":

@@ -61,7 +61,7 @@ func TestWhereOneStands(t *testing.T) {
 	assert.Greater(t, StandAt(m, g, mark(ground.Trough, 80, -2)).WaterM, 45.0, "a way that deep leads out on to it")
 	for _, afloat := range []ground.Manner{ground.Kayak, ground.Boat} {
 		m, g = at(t, "reef", afloat, 1, 0.3, beach)
-		s := StandAt(m, g, mark(ground.Bar, 45, 0.3))
+		s := StandAt(m, g, mark(ground.Bar, 45, -1))
 		assert.True(t, s.Over && math.Abs(s.AtM-45) >= kayakOff, "off it, not on it: %v", s.AtM)
 	}
 	m, g = at(t, "pier", ground.OnFoot, 1, 0.3, beach)
@@ -110,7 +110,11 @@ func TestTheCastFollowsTheWay(t *testing.T) {
 		m, g := at(t, c.place, c.manner, 1, c.run, beach)
 		rig, known := book.Rig(c.rig)
 		require.True(t, known, c.rig)
-		f := Fished{Moment: m, Section: g, Mark: mark(c.mark, 30, -0.5), Rig: rig, ReachM: 60}
+		elevation := -0.5
+		if c.place == "reef" {
+			elevation = -8
+		}
+		f := Fished{Moment: m, Section: g, Mark: mark(c.mark, 30, elevation), Rig: rig, ReachM: 60}
 		for i := range rig.Ways {
 			if rig.Ways[i].Style == c.style {
 				f.Way = &rig.Ways[i]

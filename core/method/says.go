@@ -30,9 +30,9 @@ func (c *Cast) Says(u quantity.Units) string {
 		return fmt.Sprintf("Up-tide and across, %s; with every lift the run carries it on.", c.out(far))
 	case Steps:
 		if afloat(c.Manner) {
-			return fmt.Sprintf("From %s off up to the bank, then down the steps: let it fall on to each, longer every time.", far)
+			return fmt.Sprintf("From %s off up to the bank, then down the steps: let it fall on to each before it is lifted again.", far)
 		}
-		return fmt.Sprintf("Across to the far bank, %s, then down its steps: let it fall on to each, longer every time.", far)
+		return fmt.Sprintf("Across to the far bank, %s, then down its steps: let it fall on to each before it is lifted again.", far)
 	case Along:
 		return c.along(u, far)
 	case Slant:

@@ -24,7 +24,7 @@ const (
 	wadeOff           = 12.0       // m short of it, wading
 	underTip          = 4.0        // m out and still under the rod's tip
 	thigh             = 0.7        // m one wades in
-	afloatOver        = 0.3        // m of water a kayak keeps under it
+	underBoat         = 1.8        // m of water in which fish bear a boat over them
 )
 
 // deck says that one walks out over the water there.
@@ -59,7 +59,7 @@ func StandAt(m *spot.Moment, section *ground.Section, k *ground.Mark) Stand {
 			_, end := section.Ends()
 			s.AtM = math.Min(s.AtM, math.Max(end, k.DistanceM))
 		}
-		s.WaterM, s.Over = s.AtM, true
+		s.WaterM, s.Over = s.AtM, k.Depth(m.LevelM) >= underBoat
 	default:
 		s.onGround(m, section, k)
 	}

@@ -45,6 +45,7 @@ const (
 	Warmer                      // of the water over the mark than the open water
 	MidLight                    // half-way down over the mark
 	BedLight                    // at the bottom under the mark
+	UnderFish                   // of the offering below the level fish show at; above it negative
 	// MeasureCount is how many there are.
 	MeasureCount
 )
@@ -89,6 +90,7 @@ var measures = [MeasureCount]measureOf{
 	Current:      {name: "current", dimension: quantity.Speed, low: 0, high: 8},
 	Warmer:       {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
 	MidLight:     {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	UnderFish:    {name: "under_fish", dimension: quantity.Length, low: -30, high: 60, noted: true},
 	BedLight:     {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 }
 

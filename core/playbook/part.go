@@ -31,7 +31,7 @@ var feedingFamilies = []string{"flow", "light", "clarity", "disturbance", "moon"
 var ofPlace = map[Word]bool{Place: true, MarkKind: true, Bottom: true}
 
 // ofLure are the measures only a presentation has.
-var ofLure = map[Measure]bool{LureLight: true, LureDepth: true, Clearance: true}
+var ofLure = map[Measure]bool{LureLight: true, LureDepth: true, Clearance: true, UnderFish: true}
 
 // depthOfMark is the water over the mark: where, not how.
 var depthOfMark = map[Measure]bool{Depth: true, CrestDepth: true, Warmer: true}

@@ -88,6 +88,11 @@ func (r *Rig) Trolled() bool {
 	return !slices.ContainsFunc(r.Ways, func(w Way) bool { return w.Style != "troll" })
 }
 
+// Slides says that its float slides on the line up to a stop knot, which is set for any depth.
+func (r *Rig) Slides() bool {
+	return slices.ContainsFunc(r.Pieces, func(p Piece) bool { return p.Kind == "float" && p.Slides })
+}
+
 // UsedAt says whether the rig is used at a kind of place.
 func (r *Rig) UsedAt(place string) bool {
 	return len(r.places) == 0 || slices.Contains(r.places, place)

@@ -23,7 +23,7 @@ type Way struct {
 func (w *Way) Moved(m *ground.Mark) string {
 	for _, k := range []string{string(m.Kind), m.Bottom} {
 		if says := w.Over[k]; says != "" {
-			return w.Move + " " + says
+			return says + " " + w.Move
 		}
 	}
 	return w.Move

@@ -81,6 +81,7 @@ func show(si float64, chosen, otherwise string, d decimals) string {
 // Decimals as they are spoken of.
 var (
 	depthDecimals  = decimals{"m": 2, "ft": 1}
+	coarseDecimals = decimals{"m": 1}
 	heightDecimals = decimals{"m": 1}
 	windDecimals   = decimals{"m/s": 1}
 	boatDecimals   = decimals{"kn": 1, "m/s": 1, "km/h": 1, "mph": 1}
@@ -88,8 +89,16 @@ var (
 	fishDecimals   = decimals{"kg": 1, "lb": 1}
 )
 
-// ShowDepth shows a depth or height: "0.34 m", "1.1 ft".
-func (u Units) ShowDepth(m float64) string { return show(m, u.Depth, "m", depthDecimals) }
+// ShowDepth shows a depth or height: "0.34 m", "1.1 ft"; deep water more roughly: "22.0 m", "72 ft".
+func (u Units) ShowDepth(m float64) string {
+	if math.Abs(m) >= coarseDepth {
+		return show(m, u.Depth, "m", coarseDecimals)
+	}
+	return show(m, u.Depth, "m", depthDecimals)
+}
+
+// coarseDepth and more is told to the decimetre or the foot, metres.
+const coarseDepth = 9.995
 
 // ShowHeight shows a height one judges by eye, a wave's: "0.8 m", "3 ft".
 func (u Units) ShowHeight(m float64) string { return show(m, u.Depth, "m", heightDecimals) }
@@ -153,6 +162,10 @@ func (u Units) ShowLine(n float64) string {
 func (u Units) ShowWeight(kg float64) string {
 	if u.Weight == "oz" {
 		return ounces(kg/ounce) + " oz"
+	}
+	// A 3.5 g head is none of 4 g; one of 7.09 is sold as 7.
+	if g := kg * 1000; (u.Weight == "" || u.Weight == "g") && g < 15 && math.Abs(math.Round(g)-g) > 0.03*g {
+		return trimmed(math.Round(g*10)/10) + " g"
 	}
 	return show(kg, u.Weight, "g", nil)
 }

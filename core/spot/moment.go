@@ -20,6 +20,9 @@ type Moment struct {
 	Stage  tide.Stage
 	Sky
 	Believed conditions.Believed
+	// FishDepthsM are the levels at which fish show, metres below the surface, the first to be fished
+	// first; none where nobody saw any.
+	FishDepthsM []float64
 	// Signs seen on the water now.
 	Signs []string
 	// Warmth over the marks, nil where it was not worked out.
@@ -58,7 +61,8 @@ func (s *Spot) Under(sky Sky, c *tide.Curve, t time.Time) (Moment, error) {
 	if err != nil {
 		return Moment{}, fmt.Errorf("spot: %s: %w", s.Name, err)
 	}
-	return Moment{Spot: s, Time: t, LevelM: c.Level(t), Stage: stage, Sky: sky, Believed: s.Readings.Believe(t)}, nil
+	return Moment{Spot: s, Time: t, LevelM: c.Level(t), Stage: stage, Sky: sky, Believed: s.Readings.Believe(t),
+		FishDepthsM: s.Readings.Levels(conditions.FishDepth, t)}, nil
 }
 
 // SurfaceLight in lux under a cloud cover.
