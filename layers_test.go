@@ -36,7 +36,7 @@ var allowed = map[string][]string{
 	"core/ordinary": {"core/sky", "core/tide", "core/water", "core/ground", "core/playbook", "core/scene"},
 	"core/sweep": {"core/sky", "core/tide", "core/water", "core/conditions", "core/spot", "core/playbook", "core/rate",
 		"core/scene", "core/ordinary"},
-	"core/method":  {"core/quantity", "core/water", "core/ground", "core/spot", "core/playbook"},
+	"core/method":  {"core/quantity", "core/tackle", "core/water", "core/ground", "core/spot", "core/playbook"},
 	"core/going":   {"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions", "core/spot"},
 	"core/kit":     {"core/quantity", "core/tackle"},
 	"core/rigcard": {"core/quantity", "core/tackle", "core/playbook"},

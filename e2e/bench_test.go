@@ -48,11 +48,11 @@ func TestTheBench(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelector('.beats li.on')`))
 	require.NoError(t, p.Click("Stop"))
 
-	require.NoError(t, p.Click("Moving fish"))
+	require.NoError(t, p.Click("A fish you see"))
 	require.NoError(t, p.Wait(result+`.includes('Wait')`))
 	require.NoError(t, p.Wait(`document.querySelector('.intercept .lands')`))
 	noViolations(t, p, "moving fish")
-	require.NoError(t, p.Fill("north of you", "90"))
+	require.NoError(t, p.Fill("About how far", "90"))
 	require.NoError(t, p.Wait(result+`.includes('Not from here: its path stays beyond the reach')`))
 }
 

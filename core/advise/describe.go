@@ -30,7 +30,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	if r.leader != "" {
 		leaderSays = fmt.Sprintf("%s of %s %s", q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
 	}
-	cast := r.cast(m)
+	cast := r.cast(q, m)
 	fill := strings.NewReplacer("{leader}", leaderSays, "{weight}", q.Units.ShowWeight(r.weightKg), "{hook}",
 		strings.TrimSpace(size+" "+pattern),
 		" hook hook", " hook")
@@ -301,8 +301,8 @@ func preposition(m *ground.Mark) string {
 }
 
 // cast of a presentation at a moment.
-func (r *rankedOption) cast(m *spot.Moment) method.Cast {
+func (r *rankedOption) cast(q *Question, m *spot.Moment) method.Cast {
 	section, _ := ground.NewSection(m.Spot.Section) // too few points are no section
-	f := method.Fished{Moment: m, Section: section, Mark: r.mark, Rig: r.rig, Way: r.way, ReachM: r.reachM}
+	f := method.Fished{Moment: m, Section: section, Mark: r.mark, Rig: r.rig, Way: r.way, ReachM: r.reachM, Strikes: q.Target.Strikes}
 	return f.Cast()
 }

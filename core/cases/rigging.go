@@ -38,6 +38,11 @@ func rigging() []Case {
 	}
 	strong := Shore{Place: "pier", Time: On(5, 15, 10), Elapsed: 0.5, RunMS: 0.9, Seen: seen{water: 22, clear: 1.2, wind: 3},
 		Marks: []Mark{{"Third piling", ground.Piling, "sand", 4, 80}}}
+	sighted := func(sign string) Shore {
+		return with(mudFlat(5, 10, seen{water: 22, clear: 1, wind: 2, cloud: 0.3}), func(s *Shore) {
+			s.Signs, s.Marks = []string{sign}, []Mark{{"Flat", ground.Flat, "mud", 0.5, 20}, {"Mud edge", ground.EdgeMark, "mud", 0.9, 60}}
+		})
+	}
 	lake := func(levels ...float64) Shore {
 		s := Shore{Place: "harbour mouth", Manner: ground.Boat, Time: On(6, 15, 9), Elapsed: 0.5, RangeM: 0.04, Seen: seen{water: 12,
 			clear: 5, wind: 2}, Marks: []Mark{{"Basin", ground.Hole, "mud", 22, 60}}, Levels: levels}
@@ -99,6 +104,25 @@ func rigging() []Case {
 				return all(want(offering("split-tail-grub")(c) && onRig("light-tandem")(c), "%s", c.Sentence),
 					want(c.Card.LeaderN < 8.5*pound, "%s", c.Card.Leader),
 					want(math.Abs(c.Card.WeightKg/ounce-1.0/32) < 0.002, "%s", c.Card.Weight))
+			}},
+		{ID: "26", Situation: "Red drum seen tailing on a flat; black drum tailing; a big trout cruising; a red drum seen where none lives",
+			Expected: "Cast to the fish: what is offered is small and free, lands beyond and ahead, crosses 15 to 30 cm before the nose; " +
+				"black drum within 15 cm; nothing is said of hardly a place",
+			Asked: []Asked{{"red", sighted("fish tailing"), []string{"red-drum"}, most}, {"black", sighted("fish tailing"),
+				[]string{"black-drum"}, most}, {"trout", sighted("fish cruising"), []string{"trophy-seatrout"}, most},
+				{"elsewhere", with(rough, func(s *Shore) { s.Signs = []string{"fish showing"} }), []string{"red-drum"}, most}},
+			Holds: func(a Answers) error {
+				quiet := func(t *Told) error {
+					c := &t.Choices[0]
+					free := onRig("free-line", "weedless-hook", "jig-head", "plain-leader", "light-tandem")
+					return want(free(c) && c.Card.WeightKg < 0.0075, "%s: %s", t.Label, c.Sentence)
+				}
+				says := func(t *Told, part string) error {
+					return want(strings.Contains(t.Choices[0].Card.Cast, part), "%s: %s", t.Label, t.Choices[0].Card.Cast)
+				}
+				return all(quiet(&a[0]), quiet(&a[1]), quiet(&a[2]), says(&a[0], "beyond it and ahead"),
+					says(&a[0], "15 cm to 30 cm before its nose"), says(&a[1], "within 15 cm of its nose"), says(&a[2], "on its path"),
+					want(!strings.Contains(a[3].reasons(), "ardly a place"), "%s", a[3].reasons()))
 			}},
 		{ID: "27", Situation: "Kokanee marked at 10 m and at 14 m over 22 m, no current",
 			Expected: "Fished at 9 to 10 m; a third of an ounce of metal will do; reel turns from the bottom told; the next level named",

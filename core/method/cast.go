@@ -49,6 +49,9 @@ type Cast struct {
 	hangs bool
 	// white water over the mark.
 	white bool
+	// coming: the fish that is seen swims; strikes is its window.
+	coming  bool
+	strikes playbook.Span
 }
 
 // Fished is what is fished where.
@@ -60,8 +63,8 @@ type Fished struct {
 	Way     *playbook.Way
 	// ReachM is how far it can be thrown.
 	ReachM float64
-	// Seen: the fish is in sight.
-	Seen bool
+	// Strikes is how far ahead of its nose the target takes what crosses its path, metres.
+	Strikes playbook.Span
 }
 
 // lanes run along: what stays in them fishes longer.
@@ -85,6 +88,7 @@ func (f *Fished) Cast() Cast {
 		ToM: f.Mark.DistanceM, Falls: slices.Contains(falling, f.Way.Style), Lies: f.Way.Style == "still", Moving: Moving(f.Moment),
 		hangs: f.Rig.FloatM > 0}
 	c.white = f.Moment.Spot.Place == "rocky shore" && f.Moment.Swell() >= breaks
+	c.strikes, c.coming = f.Strikes, slices.Contains(f.Moment.Signs, "fish cruising")
 	c.Kind = c.kind(f)
 	switch c.Kind {
 	case Down, Trolled:
@@ -125,7 +129,7 @@ func (c *Cast) kind(f *Fished) Kind {
 	switch {
 	case f.Way.Style == "troll":
 		return Trolled
-	case f.Seen:
+	case c.seen(f):
 		return Shown
 	case f.Rig.FloatM > 0:
 		if c.Moving {
@@ -165,6 +169,12 @@ func (c *Cast) kind(f *Fished) Kind {
 		return Past
 	}
 	return Fan
+}
+
+// seen says that it is thrown at a fish one sees: what lies on the bottom and what is let straight down
+// is not.
+func (c *Cast) seen(f *Fished) bool {
+	return playbook.SeesFish(f.Moment.Signs) && !f.Rig.Vertical && f.Rig.Lead == "" && !c.Lies
 }
 
 // toTheBank a lure is thrown that is to come down the steps: the bank beyond the mark as one floats

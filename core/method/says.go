@@ -6,6 +6,7 @@ import (
 
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
+	"greypebble/core/tackle"
 )
 
 // flick is a throw of the wrist, metres.
@@ -48,7 +49,7 @@ func (c *Cast) Says(u quantity.Units) string {
 	case Past:
 		return c.past(far)
 	case Shown:
-		return "To the fish, not to the mark: beyond it and ahead, landing softly."
+		return c.shown(u)
 	case Fan:
 	}
 	if c.Moving {
@@ -145,6 +146,23 @@ func (c *Cast) along(u quantity.Units, far string) string {
 		return fmt.Sprintf("Along %s and through the white water, %s out: %s", beside, u.ShowDistance(c.OffM), longer)
 	}
 	return fmt.Sprintf("Along it, parallel to %s, %s out: %s", beside, u.ShowDistance(c.OffM), longer)
+}
+
+// nearNose is a window that begins at the nose, metres.
+const nearNose = 0.05
+
+// shown says how to bring it to a fish that is seen.
+func (c *Cast) shown(u quantity.Units) string {
+	clear := u.ShowShort(tackle.UsualSplash)
+	window := fmt.Sprintf("%s to %s before its nose", u.ShowShort(c.strikes.From), u.ShowShort(c.strikes.To))
+	if c.strikes.From < nearNose {
+		window = fmt.Sprintf("within %s of its nose", u.ShowShort(c.strikes.To))
+	}
+	if c.coming {
+		return fmt.Sprintf("To the fish: on its path and well ahead, no nearer to it than %s, softly; then so that it passes %s as it comes. "+
+			"Watch it for three or four seconds first.", clear, window)
+	}
+	return fmt.Sprintf("To the fish: %s beyond it and ahead, softly; then across, to pass %s.", clear, window)
 }
 
 func (c *Cast) past(far string) string {

@@ -150,8 +150,16 @@ var Months = []string{"january", "february", "march", "april", "may", "june", "j
 	"november", "december"}
 
 // Signs that may be seen on the water.
-var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing", "weed",
-	"dolphins", "boats", "crowd", "bait stealers", "colour line", "thunder", "fog"}
+var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing",
+	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", "thunder", "fog"}
+
+// InSight are the signs that say that a fish is seen itself: one that is, is there.
+var InSight = []string{"fish showing", "fish tailing", "fish cruising"}
+
+// SeesFish says whether a fish is among the signs.
+func SeesFish(signs []string) bool {
+	return slices.ContainsFunc(signs, func(s string) bool { return slices.Contains(InSight, s) })
+}
 
 // Styles of moving an offering.
 var Styles = []string{"still", "drag", "drift", "pop", "steady", "stop and go", "twitch", "hop", "walk", "lift", "snap", "roll",

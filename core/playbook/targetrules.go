@@ -43,7 +43,7 @@ func below(m Measure, v, soft float64) When { return isRamp(rising(m, v+soft/2, 
 
 // unseen says that no fish shows: one that does is there, whatever is said of where and when
 // they live.
-func unseen() When { return is(Sign, Signs, "fish showing").not() }
+func unseen() When { return is(Sign, Signs, InSight...).not() }
 
 // lightFor is the light where a target hunts by the part of the water it feeds in.
 func (t *Target) lightFor() Measure {

@@ -122,6 +122,18 @@ const (
 	mostReach    = 1.4
 )
 
+// standsMS and slower is a fish that stands, as one that tails does.
+const standsMS = 0.05
+
+// beside a fish the line may fall, metres: a standing one has it no further off than its window, through
+// which the lure must come.
+func (c Cast) beside() float64 {
+	if c.Fish.SpeedMS < standsMS {
+		return math.Min(besideM, c.WindowMinM)
+	}
+	return besideM
+}
+
 // Towards a place at a distance east and north: how far a cast reaches that way, metres,
 // and how fast it flies, metres a second.
 func (c Cast) Towards(x, y float64) (reachM, flightMS float64) {
@@ -172,7 +184,7 @@ func (c Cast) crossing(t, w float64) (Aim, string) {
 		}
 		lx, ly := x/r*land, y/r*land
 		px, py := c.Fish.At(splash)
-		if math.Hypot(lx-px, ly-py) < c.SplashClearM || toSegment(px, py, lx, ly) < besideM {
+		if math.Hypot(lx-px, ly-py) < c.SplashClearM || toSegment(px, py, lx, ly) < c.beside() {
 			why = noClear
 			continue
 		}

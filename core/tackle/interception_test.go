@@ -173,3 +173,22 @@ func TestWindOnACast(t *testing.T) {
 	_, err = c.Intercept()
 	assert.ErrorContains(t, err, "the wind must be between 0 and 40 m/s")
 }
+
+// A fish that stands and tails is aimed at like one that swims: 15 m away, its head across the cast, the lure
+// lands beyond, clear of it, and crosses its window. One that faces the angler is not crossed; he is told to
+// move to its side.
+func TestAStandingFishCanBeCastTo(t *testing.T) {
+	c := Cast{Fish: Fish{XM: 0, YM: 15, BearingDeg: 90}, PaceMS: 0.4, FlightMS: UsualFlight, ReachM: 35, SplashClearM: UsualSplash,
+		WindowMinM: 0.15, WindowMaxM: 0.3}
+	a, err := c.Intercept()
+	require.NoError(t, err)
+	require.True(t, a.Possible, a.Why)
+	assert.Greater(t, a.LandYM, 15+1.5, "beyond it")
+	assert.Greater(t, a.LandXM, 0.0, "and ahead")
+	assert.InDelta(t, 0.225, a.PassDistanceM, 1e-9)
+	c.Fish.BearingDeg = 180
+	a, err = c.Intercept()
+	require.NoError(t, err)
+	assert.False(t, a.Possible)
+	assert.Contains(t, a.Why, "move to its side")
+}

@@ -2,18 +2,21 @@ package tackle
 
 // Usual values to start a calculation from (common practice, no source).
 const (
-	UsualCast     = 35.0    // m
-	UsualPace     = 0.5     // m/s over the ground
-	UsualLine     = 0.00025 // m thick
-	UsualLineOut  = 50.0    // m
-	UsualFlight   = 12.0    // m/s through the air
-	UsualReach    = 90.0    // m, with a surf rod
-	UsualSplash   = 1.8     // m clear of a fish
-	UsualRated    = 1.5     // m a plug dives to
-	UsualBehind   = 25.0    // m behind a boat
-	UsualTrolling = 2.57    // m/s, 5 knots
-	UsualLineN    = 89      // N, 20 lb
-	GeneralHead   = 0.0053  // kg, 3/16 oz
+	UsualCast    = 35.0    // m
+	UsualPace    = 0.5     // m/s over the ground
+	UsualLine    = 0.00025 // m thick
+	UsualLineOut = 50.0    // m
+	UsualFlight  = 12.0    // m/s through the air
+	UsualReach   = 90.0    // m, with a surf rod
+	UsualSplash  = 1.8     // m clear of a fish
+	// A strike window before the nose, m.
+	UsualWindowMin, UsualWindowMax = 0.15, 0.3
+
+	UsualRated    = 1.5    // m a plug dives to
+	UsualBehind   = 25.0   // m behind a boat
+	UsualTrolling = 2.57   // m/s, 5 knots
+	UsualLineN    = 89     // N, 20 lb
+	GeneralHead   = 0.0053 // kg, 3/16 oz
 )
 
 // densities of what sinks by its shape, kg/m³: lead, steel, a soft lure on its head.

@@ -15,6 +15,7 @@ import (
 type usualInput struct {
 	SpotID uuid.UUID `query:"spot_id" format:"uuid" required:"true"`
 	Time   time.Time `query:"time" doc:"now if left out"`
+	Target string    `query:"target" doc:"whose strike window the aim starts from"`
 }
 
 // usualOutput is what the bench's calculations start from: the kit in hand where it
@@ -36,6 +37,8 @@ type usualOutput struct {
 		FlightMS       float64  `json:"flight_ms"`
 		ReachM         float64  `json:"reach_m"`
 		SplashM        float64  `json:"splash_m"`
+		WindowMinM     float64  `json:"window_min_m" doc:"how far before its nose a fish takes what crosses its path"`
+		WindowMaxM     float64  `json:"window_max_m"`
 		BehindM        float64  `json:"behind_m"`
 		TrollMS        float64  `json:"troll_ms"`
 		DragN          float64  `json:"drag_n"`
@@ -80,8 +83,27 @@ func (s service) usual(ctx context.Context, as *web.Scope, in *usualInput) (*usu
 	b.LineOutM, b.CastM, b.PaceMS, b.FlightMS, b.ReachM = tackle.UsualLineOut, tackle.UsualCast, tackle.UsualPace, tackle.UsualFlight,
 		tackle.UsualReach
 	b.SplashM, b.BehindM, b.TrollMS = tackle.UsualSplash, tackle.UsualBehind, tackle.UsualTrolling
+	if b.WindowMinM, b.WindowMaxM, err = strikesOf(ctx, as, in.Target); err != nil {
+		return nil, err
+	}
 	b.WindMS, b.WindFromDeg = m.Believed[conditions.WindSpeed].Value, m.Believed[conditions.WindFrom].Value
 	b.SecchiM, b.CloudFraction = m.Believed[conditions.Clarity].Value, m.Believed[conditions.Cloud].Value
 	b.DepthM, b.RunMS, b.StandM = m.CastDepth(), m.CastRun(), sp.CastsFrom()
 	return out, nil
+}
+
+// strikesOf a target, metres before its nose; a usual window where none is named.
+func strikesOf(ctx context.Context, as *web.Scope, id string) (from, to float64, err error) {
+	if id == "" {
+		return tackle.UsualWindowMin, tackle.UsualWindowMax, nil
+	}
+	book, err := as.Book(ctx)
+	if err != nil {
+		return 0, 0, err
+	}
+	t, err := book.Target(id)
+	if err != nil {
+		return 0, 0, web.Wrong("query.target", err)
+	}
+	return t.Strikes.From, t.Strikes.To, nil
 }

@@ -231,8 +231,8 @@ export const api = {
   kinds: () => settle(client.GET('/v1/readings/kinds')),
   formats: () => settle(client.GET('/v1/interchange/formats')),
   knots: () => settle(client.GET('/v1/knots')),
-  usual: (spot_id: string, time?: string, signal?: AbortSignal) =>
-    settle(client.GET('/v1/bench/usual', { params: { query: { spot_id, time } }, signal })),
+  usual: (spot_id: string, time?: string, target?: string, signal?: AbortSignal) =>
+    settle(client.GET('/v1/bench/usual', { params: { query: { spot_id, time, target } }, signal })),
   practice: (body: PracticeCast) => settle(client.POST('/v1/bench/practice', { body })),
   throwAt: (body: Schemas['ThrowInputBody']) => settle(client.POST('/v1/bench/practice/throw', { body })),
   putRule: (id: string, body: Schemas['RuleInputBody']) =>

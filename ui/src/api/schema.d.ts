@@ -2770,7 +2770,7 @@ export interface components {
             /** @description who may say it: angler, log, forecast */
             given_by: string[];
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description as a form asks for it */
             long: string;
             /** Format: double */
@@ -3771,7 +3771,7 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
@@ -4945,6 +4945,13 @@ export interface components {
             wind_from_deg: number;
             /** Format: double */
             wind_ms: number;
+            /** Format: double */
+            window_max_m: number;
+            /**
+             * Format: double
+             * @description how far before its nose a fish takes what crosses its path
+             */
+            window_min_m: number;
         };
         VisitOut: {
             /**
@@ -6305,6 +6312,8 @@ export interface operations {
                 spot_id: string;
                 /** @description now if left out */
                 time?: string;
+                /** @description whose strike window the aim starts from */
+                target?: string;
             };
             header?: never;
             path?: never;

@@ -8,6 +8,7 @@ import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
 import { NumberIn } from '../format/NumberIn';
 import { useMoment, usePlace } from '../moment/moment';
+import { useAsking } from '../tie/asking';
 import type { Field, Tool, Values } from './tool';
 import { Practice } from './Practice';
 import { tools } from './tools';
@@ -23,10 +24,14 @@ export default function BenchPage() {
   const chosen = tools.find((t) => t.id === id) ?? tools[0]!;
   const time = useSettled(moment.frame?.time, 120);
   // A calculation under way keeps the numbers it began with; the next one starts from the moment shown.
+  const [asking] = useAsking();
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  // One that was asked after and is no longer in the book is nobody's.
+  const target = targets.data?.find((t) => t.id === asking.targets[0])?.id;
   const usual = useQuery({
-    queryKey: ['usual', here.spot.id, time],
-    queryFn: ({ signal }) => api.usual(here.spot.id, time, signal),
-    enabled: !!time,
+    queryKey: ['usual', here.spot.id, time, target],
+    queryFn: ({ signal }) => api.usual(here.spot.id, time, target, signal),
+    enabled: !!time && !!targets.data,
     placeholderData: (previous, q) =>
       q?.queryKey[1] === here.spot.id ? keepPreviousData(previous) : undefined,
   });

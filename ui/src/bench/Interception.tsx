@@ -1,12 +1,17 @@
 import { useEffect, useState } from 'react';
 import type { BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
-import { num, type Values } from './tool';
 
 const size = 300;
 
 /** From above: the fish, its path, the cast and where they meet; played through the seconds. */
-export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Values }) {
+export function Interception(props: {
+  aim: BenchOut<'interception'>;
+  fish: { x_m: number; y_m: number; speed_ms: number; bearing_deg: number };
+  reach: number;
+  pace: number;
+}) {
+  const { aim, fish: seen, reach, pace } = props;
   const [t, setT] = useState(0);
   const [playing, setPlaying] = useState(false);
   const end = aim.possible ? aim.cross_s + 2 : 20;
@@ -23,14 +28,13 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
     // It runs on from where it stood.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [playing, end]);
-  const reach = num(v, 'reach_m');
-  const scale = (size / 2 - 14) / Math.max(reach, Math.hypot(num(v, 'x_m'), num(v, 'y_m')));
+  const scale = (size / 2 - 14) / Math.max(reach, Math.hypot(seen.x_m, seen.y_m));
   const px = (x: number) => size / 2 + x * scale;
   const py = (y: number) => size / 2 - y * scale;
-  const b = (num(v, 'bearing_deg') * Math.PI) / 180;
+  const b = (seen.bearing_deg * Math.PI) / 180;
   const fish = (s: number) => ({
-    x: num(v, 'x_m') + num(v, 'speed_ms') * s * Math.sin(b),
-    y: num(v, 'y_m') + num(v, 'speed_ms') * s * Math.cos(b),
+    x: seen.x_m + seen.speed_ms * s * Math.sin(b),
+    y: seen.y_m + seen.speed_ms * s * Math.cos(b),
   });
   const now = fish(t);
   const later = fish(end);
@@ -41,9 +45,9 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
       ? 0
       : t < aim.splash_s
         ? (far * (t - aim.wait_s)) / Math.max(aim.splash_s - aim.wait_s, 0.01)
-        : Math.max(far - num(v, 'pace_ms') * (t - aim.splash_s), 0);
+        : Math.max(far - pace * (t - aim.splash_s), 0);
   // Where on the cast the lure meets the fish.
-  const crossing = Math.max(far - num(v, 'pace_ms') * (aim.cross_s - aim.splash_s), 0);
+  const crossing = Math.max(far - pace * (aim.cross_s - aim.splash_s), 0);
   const lure = far > 0 ? { x: (aim.land_x_m / far) * out, y: (aim.land_y_m / far) * out } : { x: 0, y: 0 };
   return (
     <div className="intercept">
@@ -57,10 +61,7 @@ export function Interception({ aim, v }: { aim: BenchOut<'interception'>; v: Val
             {t >= aim.wait_s && <circle cx={px(lure.x)} cy={py(lure.y)} r={3.5} className="lure" />}
           </>
         )}
-        <g
-          transform={`translate(${px(now.x)} ${py(now.y)}) rotate(${num(v, 'bearing_deg')})`}
-          className="fish"
-        >
+        <g transform={`translate(${px(now.x)} ${py(now.y)}) rotate(${seen.bearing_deg})`} className="fish">
           <path d="M0 -9C4 -4 4 4 0 9L-4 14H4L0 9C-4 4 -4 -4 0 -9Z" />
         </g>
         <circle cx={px(0)} cy={py(0)} r={5} />

@@ -35,8 +35,8 @@ export function Practice({ usual }: { usual?: Usual }) {
     flight_speed_ms: usual?.flight_ms ?? 12,
     reach_m: usual?.cast_m ?? 30,
     splash_clear_m: usual?.splash_m ?? 1.8,
-    window_min_m: 0.15,
-    window_max_m: 0.6,
+    window_min_m: usual?.window_min_m ?? 0.15,
+    window_max_m: usual?.window_max_m ?? 0.6,
   };
   const fish = useQuery({
     queryKey: ['practice', cast],

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { fixed } from '../format/measure';
 import { Beats } from './Beats';
-import { Interception } from './Interception';
+import { aimAtFish } from './aim';
 import { Rods } from './Rods';
 import { Rose } from './Rose';
 import { Swim } from './Swim';
@@ -225,60 +225,7 @@ export const tools = [
     },
     show: (r, v) => <Rose directions={r.directions} best={r.best_deg} cast={num(v, 'cast_m')} />,
   }),
-  tool({
-    id: 'interception',
-    name: 'Moving fish',
-    says: 'Where to land and when, so that splash and line stay clear and the lure crosses ahead of its nose.',
-    fields: [
-      { key: 'x_m', label: 'Fish, east of you', unit: 'm', step: 1, min: -100 },
-      { key: 'y_m', label: 'north of you', unit: 'm', step: 1, min: -100 },
-      { key: 'speed_ms', label: 'It swims', unit: 'm/s', step: 0.05 },
-      { key: 'bearing_deg', label: 'towards', unit: '°', step: 5 },
-      { key: 'pace_ms', label: 'You wind', unit: 'm/s', step: 0.05 },
-      { key: 'flight_speed_ms', label: 'A cast flies', unit: 'm/s', step: 1 },
-      { key: 'reach_m', label: 'Your reach, no wind', unit: 'm', step: 1 },
-      { key: 'wind_ms', label: 'Wind', unit: 'm/s', step: 0.5 },
-      { key: 'wind_from_deg', label: 'from', unit: '°', step: 5 },
-      { key: 'splash_clear_m', label: 'Splash clear by', unit: 'm', step: 0.1 },
-      { key: 'window_min_m', label: 'Cross ahead by', unit: 'm', step: 0.05 },
-      { key: 'window_max_m', label: 'to', unit: 'm', step: 0.05 },
-    ],
-    first: (_, u) => ({
-      x_m: -14,
-      y_m: 12,
-      speed_ms: 0.5,
-      bearing_deg: 90,
-      pace_ms: u.pace_ms,
-      flight_speed_ms: u.flight_ms,
-      reach_m: u.cast_m,
-      wind_ms: Math.round(u.wind_ms * 10) / 10,
-      wind_from_deg: Math.round(u.wind_from_deg),
-      splash_clear_m: u.splash_m,
-      window_min_m: 0.15,
-      window_max_m: 0.3,
-    }),
-    body: (v) => ({
-      fish: {
-        x_m: num(v, 'x_m'),
-        y_m: num(v, 'y_m'),
-        speed_ms: num(v, 'speed_ms'),
-        bearing_deg: num(v, 'bearing_deg'),
-      },
-      pace_ms: num(v, 'pace_ms'),
-      flight_speed_ms: num(v, 'flight_speed_ms'),
-      reach_m: num(v, 'reach_m'),
-      wind_ms: num(v, 'wind_ms'),
-      wind_from_deg: num(v, 'wind_from_deg'),
-      splash_clear_m: num(v, 'splash_clear_m'),
-      window_min_m: num(v, 'window_min_m'),
-      window_max_m: num(v, 'window_max_m'),
-    }),
-    line: (r) =>
-      r.possible
-        ? `Wait ${fixed(r.wait_s, 1)} s, land ${fixed(Math.hypot(r.land_x_m, r.land_y_m), 0)} m out, wind as it splashes`
-        : `Not from here: ${r.why}`,
-    show: (r, v) => <Interception aim={r} v={v} />,
-  }),
+  aimAtFish,
   tool({
     id: 'light-finish',
     name: 'Dark water',
