@@ -165,6 +165,7 @@ func TestOneEvening(t *testing.T) {
 	assert.Contains(t, eval[string](t, p, `document.body.innerText`), "You can get in and back")
 
 	require.NoError(t, p.Click("Tie on"))
+	press(t, p, "For")
 	require.NoError(t, p.Click("Red drum"))
 	advice := func() string {
 		return eval[string](t, p, `document.querySelector('.choices').innerText`)

@@ -3,6 +3,7 @@ package e2e
 import (
 	"os"
 	"strconv"
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -71,6 +72,7 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	require.NoError(t, p.Wait(`!document.querySelector('.compare')`))
 
 	// Several targets at once.
+	press(t, p, "For")
 	require.NoError(t, p.Click("several"))
 	require.NoError(t, p.Click("Spotted seatrout"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.choice-target').length > 0`))
@@ -176,6 +178,25 @@ func unfold(t *testing.T, p *browser.Page) {
 	_, err := browser.Eval[any](p, `(document.querySelector('.unfold')?.click(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Wait(`document.querySelector('.choices')`))
+}
+
+// The first answer and its drawing stand on the first screen, on a desk and on a phone, and are told to who
+// cannot see them.
+func TestTheFirstAnswerNeedsNoScrolling(t *testing.T) {
+	for name, size := range map[string]browser.Size{"desk": browser.Desk, "phone": browser.Phone} {
+		p := signedIn(t, "wren", size)
+		choose(t, p, "Kettle Bar")
+		require.NoError(t, p.Go("/tie-on"))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+		require.NoError(t, p.Type(strings.Repeat(".", 28))) // the way is open
+		require.NoError(t, p.Wait(`document.querySelector('.shown .place path') && !document.querySelector('.going.do-not')`), name)
+		require.NoError(t, p.Still())
+		assert.True(t, eval[bool](t, p, `(() => { const top = document.querySelector('.ribbon').getBoundingClientRect().top;
+			const in_ = (s) => { const r = document.querySelector(s).getBoundingClientRect(); return r.top >= 0 && r.bottom <= top + 1; };
+			return in_('.choices .choice') && in_('.shown > .place'); })()`), name)
+		assert.Regexp(t, `^From the side: .* of water over the `, eval[string](t, p,
+			`document.querySelector('.shown .place').getAttribute('aria-label')`), name)
+	}
 }
 
 // What one would do oneself is weighed beside the advice; one's own limits decide what it begins with.

@@ -5,11 +5,13 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/drawing"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
+	"greypebble/core/sketch"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
@@ -33,6 +35,8 @@ type Question struct {
 	Changes bool
 	// Units the sentences are written in.
 	Units quantity.Units
+	// DrawnPx is how wide a choice is drawn, in points; 0: not at all.
+	DrawnPx float64
 	// Most choices wanted; 0 means three.
 	Most int
 }
@@ -83,9 +87,16 @@ type Choice struct {
 	Cautions []going.Caution
 	// Arithmetic behind the numbers of the sentence.
 	Arithmetic []Working
+	// Side and Plan draw it, from the side and from above, where that was asked for; Plan is empty where
+	// nothing is seen from above.
+	Side, Plan drawing.Drawing
 	// Uses lists what of the kit it takes, Lacks what is missing.
 	Uses, Lacks []string
 	contrast    *rate.Contrast
+	// presented at a moment is what is drawn of it.
+	presented sketch.Presented
+	moment    *spot.Moment
+	units     quantity.Units
 }
 
 // reachAhead is how far ahead a way's closing is looked for.

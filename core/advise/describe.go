@@ -11,6 +11,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/method"
 	"greypebble/core/prose"
+	"greypebble/core/sketch"
 	"greypebble/core/spot"
 	"greypebble/core/tackle"
 )
@@ -65,6 +66,14 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	}
 	c.Knot = knotFor(r)
 	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, &cast, strike(pattern))
+	ch.presented = sketch.Presented{Cast: cast, Target: q.Target, Offering: r.offering, Rig: r.rig, Way: r.way, Mark: r.mark,
+		DepthM: r.depthM}
+	ch.moment, ch.units = m, q.Units
+	if q.DrawnPx > 0 {
+		a := ch.drawing(q.DrawnPx)
+		ch.Side = sketch.Side(a, ch.presented)
+		ch.Plan, _ = sketch.Plan(a, ch.presented)
+	}
 	if !q.Kit.Empty() {
 		ch.Uses, ch.Lacks = fitOut(q, r, pattern, size, leader)
 	}

@@ -171,6 +171,11 @@ func (c *Cast) kind(f *Fished) Kind {
 	return Fan
 }
 
+// LetDown says that it is not thrown: the run takes it from the anchored boat down to the mark.
+func (c *Cast) LetDown() bool {
+	return afloat(c.Manner) && c.Moving && (c.Kind == Trot || c.Kind == To && c.Lies)
+}
+
 // seen says that it is thrown at a fish one sees: what lies on the bottom and what is let straight down
 // is not.
 func (c *Cast) seen(f *Fished) bool {

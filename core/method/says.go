@@ -159,7 +159,8 @@ func (c *Cast) shown(u quantity.Units) string {
 		window = fmt.Sprintf("within %s of its nose", u.ShowShort(c.strikes.To))
 	}
 	if c.coming {
-		return fmt.Sprintf("To the fish: on its path and well ahead, no nearer to it than %s, softly; then so that it passes %s as it comes. "+
+		return fmt.Sprintf("To the fish: on its path and well ahead, no nearer to it than %s, softly; then so that it passes %s as it "+
+			"comes. "+
 			"Watch it for three or four seconds first.", clear, window)
 	}
 	return fmt.Sprintf("To the fish: %s beyond it and ahead, softly; then across, to pass %s.", clear, window)
@@ -174,3 +175,6 @@ func (c *Cast) past(far string) string {
 	}
 	return fmt.Sprintf("From as far off as you can, past it, %s, and in over its far side.", c.out(far))
 }
+
+// Off says how far it lands from where.
+func (c *Cast) Off(u quantity.Units) string { return c.out(u.ShowDistance(c.OffM)) }

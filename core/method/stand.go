@@ -27,6 +27,9 @@ const (
 	underBoat         = 1.8        // m of water in which fish bear a boat over them
 )
 
+// Ashore says that one stands on dry ground.
+func (s *Stand) Ashore() bool { return s.Manner == ground.OnFoot }
+
 // deck says that one walks out over the water there.
 func deck(place string) bool { return place == "pier" || place == "bridge" }
 

@@ -2,6 +2,7 @@ package rigcard
 
 import (
 	"fmt"
+	"greypebble/core/drawing"
 	"math"
 	"strings"
 
@@ -31,7 +32,7 @@ const (
 func squeezed(m float64) float64 { return 26 + 34*math.Log1p(m/0.15) }
 
 // Rig draws a rig from the line down, with the measures of what it is tied with.
-func Rig(r *playbook.Rig, t Tied) Drawing {
+func Rig(r *playbook.Rig, t Tied) drawing.Drawing {
 	d := &card{Tied: t, rig: r, y: margin}
 	for i, p := range r.Pieces {
 		d.onHead = i > 0 && r.Pieces[i-1].Kind == "head"
@@ -39,13 +40,13 @@ func Rig(r *playbook.Rig, t Tied) Drawing {
 		p.Says = t.Units.Fill(p.Says)
 		d.part(p, i == len(r.Pieces)-1)
 	}
-	d.Height = d.y + margin
+	d.Width, d.Height = Width, d.y+margin
 	return d.Drawing
 }
 
 // card being drawn, down to y.
 type card struct {
-	Drawing
+	drawing.Drawing
 	Tied
 	rig *playbook.Rig
 	y   float64
@@ -57,11 +58,11 @@ type card struct {
 func (c *card) say(y float64, text, mind string) {
 	y += 4
 	for _, line := range broken(text, widestName) {
-		c.word(words, y, "start", line, false)
+		c.Word(words, y, "start", line, false)
 		y += 15
 	}
 	for _, line := range broken(mind, widest) {
-		c.word(words, y, "start", line, true)
+		c.Word(words, y, "start", line, true)
 		y += 13
 	}
 }
@@ -86,15 +87,15 @@ func broken(text string, most int) []string {
 }
 
 // run of line downwards, its measure on the left.
-func (c *card) run(ink Ink, height, lengthM float64, text, mind string) {
-	c.stroke(ink, straight(point{axis, c.y}, point{axis, c.y + height}))
+func (c *card) run(ink drawing.Ink, height, lengthM float64, text, mind string) {
+	c.Stroke(ink, drawing.Straight(point{axis, c.y}, point{axis, c.y + height}))
 	if lengthM > 0 {
 		x := axis - 68
-		c.stroke(Rule, straight(point{x, c.y + 2}, point{x, c.y + height - 2}))
+		c.Stroke(drawing.Rule, drawing.Straight(point{x, c.y + 2}, point{x, c.y + height - 2}))
 		for _, y := range []float64{c.y + 2, c.y + height - 2} {
-			c.stroke(Rule, straight(point{x - 4, y}, point{x + 4, y}))
+			c.Stroke(drawing.Rule, drawing.Straight(point{x - 4, y}, point{x + 4, y}))
 		}
-		c.word(x-8, c.y+height/2+4, "end", c.Units.ShowShort(lengthM), true)
+		c.Word(x-8, c.y+height/2+4, "end", c.Units.ShowShort(lengthM), true)
 	}
 	if text != "" {
 		c.say(c.y+height/2-4, text, mind)
@@ -116,45 +117,46 @@ func (c *card) leader() string {
 func (c *card) part(p playbook.Piece, last bool) {
 	switch p.Kind {
 	case "main line":
-		c.run(Line, 44, 0, "Main line", p.Says)
+		c.run(drawing.Line, 44, 0, "Main line", p.Says)
 	case "doubled line":
 		h := squeezed(p.LengthM)
-		c.stroke(Line, straight(point{axis - 3, c.y}, point{axis - 3, c.y + h}))
-		c.stroke(Line, straight(point{axis + 3, c.y}, point{axis + 3, c.y + h}))
-		c.word(axis-16, c.y+h/2+4, "end", c.Units.ShowShort(p.LengthM), true)
+		c.Stroke(drawing.Line, drawing.Straight(point{axis - 3, c.y}, point{axis - 3, c.y + h}))
+		c.Stroke(drawing.Line, drawing.Straight(point{axis + 3, c.y}, point{axis + 3, c.y + h}))
+		c.Word(axis-16, c.y+h/2+4, "end", c.Units.ShowShort(p.LengthM), true)
 		c.say(c.y+h/2-4, "Doubled line", p.Says)
 		c.y += h
 	case "leader":
-		c.run(Leader, squeezed(p.LengthM), p.LengthM, c.leader(), p.Says)
+		c.run(drawing.Leader, squeezed(p.LengthM), p.LengthM, c.leader(), p.Says)
 	case "swivel":
 		c.swivel(p.Says)
 	case "sinker":
 		c.sinker(p, last)
 	case "bead":
-		c.run(Line, 6, 0, "", "")
-		c.fill(Body, ellipse(axis, c.y+5, 6, 5))
+		c.run(drawing.Line, 6, 0, "", "")
+		c.Fill(drawing.Body, drawing.Ellipse(axis, c.y+5, 6, 5))
 		c.say(c.y+2, "Bead", p.Says)
 		c.y += 10
-		c.run(Line, 12, 0, "", "")
+		c.run(drawing.Line, 12, 0, "", "")
 	case "float":
 		c.float(p)
 	case "stop knot":
-		c.run(Line, 10, 0, "", "")
+		c.run(drawing.Line, 10, 0, "", "")
 		for i := range 4 {
 			y := c.y + float64(i)*4
-			c.stroke(Leader, straight(point{axis - 7, y + 2}, point{axis + 7, y}))
+			c.Stroke(drawing.Leader, drawing.Straight(point{axis - 7, y + 2}, point{axis + 7, y}))
 		}
 		c.say(c.y+4, "Stop knot", p.Says)
 		c.y += 14
-		c.run(Line, 14, 0, "", "")
+		c.run(drawing.Line, 14, 0, "", "")
 	case "split shot":
-		c.run(Leader, 8, 0, "", "")
-		c.fill(Metal, ellipse(axis, c.y+5, 6, 6))
+		c.run(drawing.Leader, 8, 0, "", "")
+		c.Fill(drawing.Metal, drawing.Ellipse(axis, c.y+5, 6, 6))
 		c.say(c.y+2, "Split shot", c.weightOr(p.Says))
 		c.y += 10
-		c.run(Leader, 8, 0, "", "")
+		c.run(drawing.Leader, 8, 0, "", "")
 	case "loop":
-		c.stroke(Leader, smooth([]point{{axis, c.y}, {axis - 9, c.y + 16}, {axis, c.y + 24}, {axis + 9, c.y + 16}, {axis, c.y}}))
+		c.Stroke(drawing.Leader, drawing.Smooth([]point{{axis, c.y}, {axis - 9, c.y + 16}, {axis, c.y + 24}, {axis + 9, c.y + 16}, {axis,
+			c.y}}))
 		c.say(c.y+8, "Loop", p.Says)
 		c.y += 24
 	case "dropper", "teaser", "hook":
@@ -192,9 +194,9 @@ func (c *card) weightOr(says string) string {
 }
 
 func (c *card) swivel(says string) {
-	c.stroke(Metal, ellipse(axis, c.y+5, 4, 5))
-	c.fill(Metal, ellipse(axis, c.y+14, 5, 6))
-	c.stroke(Metal, ellipse(axis, c.y+23, 4, 5))
+	c.Stroke(drawing.Metal, drawing.Ellipse(axis, c.y+5, 4, 5))
+	c.Fill(drawing.Metal, drawing.Ellipse(axis, c.y+14, 5, 6))
+	c.Stroke(drawing.Metal, drawing.Ellipse(axis, c.y+23, 4, 5))
 	c.say(c.y+10, "Swivel", says)
 	c.y += 28
 }
@@ -210,46 +212,51 @@ func (c *card) sinker(p playbook.Piece, last bool) {
 		name = "grip lead"
 	}
 	if !last {
-		c.run(Line, 8, 0, "", "")
-		c.fill(Metal, ellipse(axis, c.y+15, 10, 15))
+		c.run(drawing.Line, 8, 0, "", "")
+		c.Fill(drawing.Metal, drawing.Ellipse(axis, c.y+15, 10, 15))
 		c.say(c.y+10, upper(name), c.weightOr(p.Says))
 		c.y += 30
-		c.run(Line, 8, 0, "", "")
+		c.run(drawing.Line, 8, 0, "", "")
 		return
 	}
-	c.stroke(Metal, ellipse(axis, c.y+4, 3, 4))
+	c.Stroke(drawing.Metal, drawing.Ellipse(axis, c.y+4, 3, 4))
 	y := c.y + 8
 	switch c.rig.Sinker {
 	case "pyramid":
-		c.fill(Metal, straight(point{axis - 15, y}, point{axis + 15, y}, point{axis, y + 34})+"Z")
+		c.Fill(drawing.Metal, drawing.Straight(point{axis - 15, y}, point{axis + 15, y}, point{axis, y + 34})+"Z")
 	case "grip":
-		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 18, y + 8}),
-			at(point{axis + 12, y + 32}), at(point{axis, y + 34}), at(point{axis - 12, y + 32}), at(point{axis - 18, y + 8}),
-			at(point{axis, y})))
+		c.Fill(drawing.Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", drawing.At(point{axis, y}), drawing.At(point{axis + 18, y + 8}),
+			drawing.At(point{axis + 12, y + 32}), drawing.At(point{axis, y + 34}), drawing.At(point{axis - 12, y + 32}),
+			drawing.At(point{axis - 18, y + 8}),
+			drawing.At(point{axis, y})))
 		for _, side := range []float64{-1, 1} {
-			c.stroke(Metal, smooth([]point{{axis + side*6, y + 22}, {axis + side*22, y + 26}, {axis + side*30, y + 14}}))
+			c.Stroke(drawing.Metal, drawing.Smooth([]point{{axis + side*6, y + 22}, {axis + side*22, y + 26}, {axis + side*30, y + 14}}))
 		}
 	default:
-		c.fill(Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 7, y + 8}), at(point{axis + 16, y + 34}),
-			at(point{axis, y + 36}), at(point{axis - 16, y + 34}), at(point{axis - 7, y + 8}), at(point{axis, y})))
+		c.Fill(drawing.Metal, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", drawing.At(point{axis, y}), drawing.At(point{axis + 7, y + 8}),
+			drawing.At(point{axis + 16, y + 34}),
+			drawing.At(point{axis, y + 36}), drawing.At(point{axis - 16, y + 34}), drawing.At(point{axis - 7, y + 8}),
+			drawing.At(point{axis, y})))
 	}
 	c.say(y+14, upper(name), c.weightOr(p.Says))
 	c.y = y + 38
 }
 
 func (c *card) float(p playbook.Piece) {
-	c.run(Line, 8, 0, "", "")
+	c.run(drawing.Line, 8, 0, "", "")
 	y := c.y
-	c.fill(Body, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", at(point{axis, y}), at(point{axis + 20, y + 6}), at(point{axis + 12, y + 34}),
-		at(point{axis, y + 52}), at(point{axis - 12, y + 34}), at(point{axis - 20, y + 6}), at(point{axis, y})))
-	c.stroke(Line, straight(point{axis - 13, y + 16}, point{axis + 13, y + 16}))
+	c.Fill(drawing.Body, fmt.Sprintf("M%s C%s %s %s C%s %s %sZ", drawing.At(point{axis, y}), drawing.At(point{axis + 20, y + 6}),
+		drawing.At(point{axis + 12, y + 34}),
+		drawing.At(point{axis, y + 52}), drawing.At(point{axis - 12, y + 34}), drawing.At(point{axis - 20, y + 6}), drawing.At(point{axis,
+			y})))
+	c.Stroke(drawing.Line, drawing.Straight(point{axis - 13, y + 16}, point{axis + 13, y + 16}))
 	mind := p.Says
 	if p.Slides {
 		mind = "slides to the stop knot"
 	}
 	c.say(y+20, "Float", mind)
 	c.y += 52
-	c.run(Line, 10, 0, "", "")
+	c.run(drawing.Line, 10, 0, "", "")
 }
 
 // branch off the line to the left, the line going on.
@@ -260,30 +267,30 @@ func (c *card) branch(p playbook.Piece) {
 		length = 12
 	}
 	end := point{axis - length, y + 16}
-	c.stroke(Leader, straight(point{axis, c.y}, point{axis, c.y + 54}))
-	c.stroke(Leader, smooth([]point{{axis, y}, {axis - length*0.6, y + 3}, end}))
+	c.Stroke(drawing.Leader, drawing.Straight(point{axis, c.y}, point{axis, c.y + 54}))
+	c.Stroke(drawing.Leader, drawing.Smooth([]point{{axis, y}, {axis - length*0.6, y + 3}, end}))
 	text := upper(strings.TrimSpace(c.hook() + " hook"))
 	switch {
 	case p.Kind == "teaser":
-		c.fill(Body, smooth([]point{end, {end.x - 12, end.y + 6}, {end.x - 10, end.y + 26}, {end.x, end.y + 34},
-			{end.x + 4, end.y + 16}, end}))
+		c.Fill(drawing.Body, drawing.Smooth([]point{end, {end[0] - 12, end[1] + 6}, {end[0] - 10, end[1] + 26}, {end[0], end[1] + 34},
+			{end[0] + 4, end[1] + 16}, end}))
 		text = "Teaser"
 	case strings.Contains(p.Says, "head"):
-		c.fill(Metal, ellipse(end.x, end.y+4, 5, 5))
-		c.hookAt(end.x, end.y+4, 0.6)
+		c.Fill(drawing.Metal, drawing.Ellipse(end[0], end[1]+4, 5, 5))
+		c.hookAt(end[0], end[1]+4, 0.6)
 		text = "Head"
 	default:
 		if strings.Contains(p.Says, "float bead") {
-			c.fill(Body, ellipse(axis-length*0.62, y+5, 6, 6))
+			c.Fill(drawing.Body, drawing.Ellipse(axis-length*0.62, y+5, 6, 6))
 		}
-		c.hookAt(end.x, end.y, 0.7)
+		c.hookAt(end[0], end[1], 0.7)
 	}
 	if p.LengthM > 0 {
-		c.word(end.x-12, y+2, "end", c.Units.ShowShort(p.LengthM), true)
+		c.Word(end[0]-12, y+2, "end", c.Units.ShowShort(p.LengthM), true)
 	}
 	if p.Slides {
-		c.fill(Body, ellipse(axis, c.y+2, 5, 4))
-		c.fill(Body, ellipse(axis, c.y+20, 5, 4))
+		c.Fill(drawing.Body, drawing.Ellipse(axis, c.y+2, 5, 4))
+		c.Fill(drawing.Body, drawing.Ellipse(axis, c.y+20, 5, 4))
 	}
 	c.say(y+6, text, p.Says)
 	c.y += 54
@@ -292,21 +299,21 @@ func (c *card) branch(p playbook.Piece) {
 // hookAt hangs a hook by its eye.
 func (c *card) hookAt(x, y, scale float64) {
 	s := scale
-	c.stroke(Metal, ellipse(x, y+4*s, 3*s, 4*s))
+	c.Stroke(drawing.Metal, drawing.Ellipse(x, y+4*s, 3*s, 4*s))
 	bend := []point{{x, y + 8*s}, {x, y + 40*s}, {x + 3*s, y + 52*s}, {x + 13*s, y + 56*s}, {x + 22*s, y + 48*s}}
 	if strings.Contains(c.hook(), "circle") {
 		bend = append(bend, point{x + 22*s, y + 36*s}, point{x + 13*s, y + 30*s})
 	} else {
 		bend = append(bend, point{x + 22*s, y + 28*s})
 	}
-	c.stroke(Metal, smooth(bend))
+	c.Stroke(drawing.Metal, drawing.Smooth(bend))
 	tip := bend[len(bend)-1]
-	c.stroke(Metal, straight(tip, point{tip.x + 5*s, tip.y + 8*s}))
+	c.Stroke(drawing.Metal, drawing.Straight(tip, point{tip[0] + 5*s, tip[1] + 8*s}))
 }
 
 func (c *card) head(p playbook.Piece) {
 	c.hookAt(axis, c.y+8, 1.05)
-	c.fill(Metal, ellipse(axis, c.y+12, 11, 10))
+	c.Fill(drawing.Metal, drawing.Ellipse(axis, c.y+12, 11, 10))
 	name := "Head"
 	if !c.rig.Head {
 		name = "Weight"
@@ -337,38 +344,44 @@ func (c *card) lure(p playbook.Piece) {
 		if fat == 0 {
 			fat = 10
 		}
-		c.fill(Body, smooth([]point{{axis, y}, {axis + fat, y + 22}, {axis + fat*0.8, y + 52}, {axis, y + 84}, {axis - fat*0.8, y + 52},
+		c.Fill(drawing.Body, drawing.Smooth([]point{{axis, y}, {axis + fat, y + 22}, {axis + fat*0.8, y + 52}, {axis, y + 84},
+			{axis - fat*0.8, y + 52},
 			{axis - fat, y + 22}, {axis, y}}))
 		if kind != "surface plug" {
-			c.fill(Gap, straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2}, point{axis - 7, y + 12})+"Z")
-			c.stroke(Metal, straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2}, point{axis - 7, y + 12}))
+			c.Fill(drawing.Gap, drawing.Straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2}, point{axis - 7,
+				y + 12})+"Z")
+			c.Stroke(drawing.Metal, drawing.Straight(point{axis - 5, y + 4}, point{axis - 20, y - 8}, point{axis - 24, y + 2},
+				point{axis - 7, y + 12}))
 		}
 		c.treble(axis+fat, y+40)
 		c.treble(axis+2, y+82)
 		high = 112
 	case "spoon", "metal":
-		c.fill(Metal, smooth([]point{{axis, y}, {axis + 10, y + 24}, {axis + 13, y + 52}, {axis, y + 72}, {axis - 13, y + 52},
+		c.Fill(drawing.Metal, drawing.Smooth([]point{{axis, y}, {axis + 10, y + 24}, {axis + 13, y + 52}, {axis, y + 72}, {axis - 13, y +
+			52},
 			{axis - 10, y + 24}, {axis, y}}))
 		c.treble(axis, y+72)
 	case "bucktail":
-		c.fill(Metal, ellipse(axis, y+10, 10, 10))
+		c.Fill(drawing.Metal, drawing.Ellipse(axis, y+10, 10, 10))
 		for i := range 7 {
 			x := float64(i-3) * 5
-			c.stroke(Body, smooth([]point{{axis + x/3, y + 18}, {axis + x, y + 48}, {axis + x*1.2, y + 78}}))
+			c.Stroke(drawing.Body, drawing.Smooth([]point{{axis + x/3, y + 18}, {axis + x, y + 48}, {axis + x*1.2, y + 78}}))
 		}
 	default:
 		if kind == "skirted lure" {
 			for i := range 9 {
 				x := float64(i-4) * 5
-				c.stroke(Body, smooth([]point{{axis + x/2, y + 20}, {axis + x, y + 56}, {axis + x*1.3, y + 88}}))
+				c.Stroke(drawing.Body, drawing.Smooth([]point{{axis + x/2, y + 20}, {axis + x, y + 56}, {axis + x*1.3, y + 88}}))
 			}
-			c.fill(Body, ellipse(axis, y+12, 9, 14))
+			c.Fill(drawing.Body, drawing.Ellipse(axis, y+12, 9, 14))
 			break
 		}
-		c.fill(Body, smooth([]point{{axis, y}, {axis + 9, y + 14}, {axis + 8, y + 46}, {axis + 3, y + 68}, {axis + 14, y + 84},
+		c.Fill(drawing.Body, drawing.Smooth([]point{{axis, y}, {axis + 9, y + 14}, {axis + 8, y + 46}, {axis + 3, y + 68}, {axis + 14, y +
+			84},
 			{axis + 4, y + 90}, {axis - 8, y + 84}, {axis - 3, y + 66}, {axis - 8, y + 46}, {axis - 9, y + 14}, {axis, y}}))
 		if c.rig.HookPattern != "" && !c.onHead {
-			c.stroke(Metal, smooth([]point{{axis, y + 2}, {axis, y + 34}, {axis + 6, y + 46}, {axis + 15, y + 42}, {axis + 15, y + 28}}))
+			c.Stroke(drawing.Metal, drawing.Smooth([]point{{axis, y + 2}, {axis, y + 34}, {axis + 6, y + 46}, {axis + 15, y + 42}, {axis +
+				15, y + 28}}))
 		}
 	}
 	mind := p.Says
@@ -380,14 +393,14 @@ func (c *card) lure(p playbook.Piece) {
 	c.say(y+34, name, mind)
 	if c.onHead {
 		// The point stands out of the body.
-		c.stroke(Metal, smooth([]point{{axis + 3, y + 40}, {axis + 13, y + 45}, {axis + 23, y + 37}, {axis + 23, y + 16}}))
+		c.Stroke(drawing.Metal, drawing.Smooth([]point{{axis + 3, y + 40}, {axis + 13, y + 45}, {axis + 23, y + 37}, {axis + 23, y + 16}}))
 	}
 	c.y += high
 }
 
 func (c *card) treble(x, y float64) {
 	for _, dx := range []float64{-9, 9} {
-		c.stroke(Metal, smooth([]point{{x, y}, {x, y + 14}, {x + dx*0.6, y + 22}, {x + dx, y + 12}}))
+		c.Stroke(drawing.Metal, drawing.Smooth([]point{{x, y}, {x, y + 14}, {x + dx*0.6, y + 22}, {x + dx, y + 12}}))
 	}
 }
 

@@ -2,6 +2,7 @@ package rigcard
 
 import (
 	"fmt"
+	"greypebble/core/drawing"
 	"regexp"
 	"strconv"
 	"strings"
@@ -19,7 +20,7 @@ var numbers = regexp.MustCompile(`-?\d+\.\d`)
 
 // inside says whether everything drawn lies on the sheet. The arcs of ellipses carry
 // relative numbers and are left out.
-func inside(t *testing.T, d Drawing, what string) {
+func inside(t *testing.T, d drawing.Drawing, what string) {
 	t.Helper()
 	assert.Positive(t, d.Height, what)
 	assert.NotEmpty(t, d.Strokes, what)
@@ -107,7 +108,7 @@ func TestWrapsPassBehindAndBefore(t *testing.T) {
 		for _, runs := range [][][]point{behind, before} {
 			for _, run := range runs {
 				for i := 1; i < len(run); i++ {
-					assert.GreaterOrEqual(t, run[i].x, run[i-1].x)
+					assert.GreaterOrEqual(t, run[i][0], run[i-1][0])
 				}
 			}
 		}

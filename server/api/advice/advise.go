@@ -70,7 +70,7 @@ func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*q
 		return nil, err
 	}
 	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, Time: t, Units: as.Units, Most: b.Most,
-		Signs: b.Signs, KitOnly: b.KitOnly, Changes: b.WhatChanges}
+		DrawnPx: b.DrawnPx, Signs: b.Signs, KitOnly: b.KitOnly, Changes: b.WhatChanges}
 	if q.Kit, err = s.Store.KitOf(ctx, as.Angler); err != nil {
 		return nil, err
 	}
@@ -160,6 +160,7 @@ func choiceOf(c *advise.Choice, common []going.Caution) choiceOut {
 		PerRodHour: expectedOut(c.Catch), Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...),
 		Lacks: append([]string{}, c.Lacks...), Reasons: []reasonOut{}, For: []plusOut{}, Arithmetic: []workingOut{},
 		Cautions: wire.Cautions(going.Sorted(append(slices.Clone(common), c.Cautions...)))}
+	o.Side, o.Plan = wire.DrawingIf(c.Side), wire.DrawingIf(c.Plan)
 	for _, r := range c.Reasons {
 		o.Reasons = append(o.Reasons, reasonOf(&r))
 	}

@@ -19,6 +19,7 @@ type AdviseBody struct {
 	KitOnly     bool              `json:"kit_only,omitempty" doc:"nothing that is not in your kit"`
 	WhatChanges bool              `json:"what_would_change,omitempty" doc:"say which reading would change the choice"`
 	Units       string            `json:"units,omitempty" enum:"metric,us" doc:"of the sentences"`
+	DrawnPx     float64           `json:"drawn_px,omitempty" minimum:"0" maximum:"1400" doc:"width of the drawings, in points; 0: none"`
 	Most        int               `json:"most,omitempty" minimum:"1" maximum:"20" doc:"choices wanted, three if left out"`
 }
 
@@ -128,6 +129,8 @@ type choiceOut struct {
 	Arithmetic []workingOut      `json:"arithmetic" nullable:"false"`
 	Cautions   []wire.CautionOut `json:"cautions" nullable:"false" doc:"of going, the tackle and the fish, gravest first"`
 	Handling   string            `json:"handling" doc:"how to land, hold and put it back"`
+	Side       *wire.Drawing     `json:"side,omitempty" doc:"from the side, where drawn_px was given"`
+	Plan       *wire.Drawing     `json:"plan,omitempty" doc:"from above, where that shows something"`
 }
 
 type ruledOutOut struct {

@@ -6,6 +6,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
 )
 
 // PickBody is one side of a comparison: the best of a moment, or a named offering. It
@@ -32,10 +33,11 @@ type besideOut struct {
 
 type compareAdviceOutput struct {
 	Body struct {
-		A       choiceOut   `json:"a"`
-		B       choiceOut   `json:"b"`
-		Ratio   float64     `json:"ratio" doc:"a over b"`
-		Reasons []besideOut `json:"reasons" nullable:"false" doc:"what differs most first"`
+		A       choiceOut     `json:"a"`
+		B       choiceOut     `json:"b"`
+		Ratio   float64       `json:"ratio" doc:"a over b"`
+		Reasons []besideOut   `json:"reasons" nullable:"false" doc:"what differs most first"`
+		Side    *wire.Drawing `json:"side,omitempty" doc:"both on one sheet, as wide as a's drawn_px; not of two spots"`
 	}
 }
 
@@ -47,7 +49,7 @@ func (s service) pickOf(ctx context.Context, as *web.Scope, b *PickBody, at stri
 	if err != nil {
 		return nil, web.Within(at, err)
 	}
-	q.Most, q.Changes = mostRanked, false
+	q.Most, q.Changes, q.DrawnPx = mostRanked, false, 0
 	a, err := q.answer()
 	if err != nil {
 		return nil, err
@@ -80,6 +82,11 @@ func (s service) compareAdvice(ctx context.Context, as *web.Scope, in *compareAd
 	c := advise.Compare(a, b)
 	out := &compareAdviceOutput{}
 	out.Body.A, out.Body.B, out.Body.Ratio = choiceOf(a, nil), choiceOf(b, nil), c.Ratio
+	if px := in.Body.A.DrawnPx; px > 0 {
+		if d, same := advise.DrawBoth(a, b, px); same {
+			out.Body.Side = wire.DrawingIf(d)
+		}
+	}
 	for _, r := range c.Reasons {
 		out.Body.Reasons = append(out.Body.Reasons, besideOut(r))
 	}

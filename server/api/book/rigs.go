@@ -8,28 +8,8 @@ import (
 
 	"greypebble/core/rigcard"
 	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
 )
-
-type strokeOut struct {
-	Ink    string `json:"ink" enum:"line,leader,behind,metal,body,gap,rule"`
-	Path   string `json:"path" doc:"in the form SVG has it"`
-	Filled bool   `json:"filled"`
-}
-
-type labelOut struct {
-	X      float64 `json:"x"`
-	Y      float64 `json:"y"`
-	Text   string  `json:"text"`
-	Anchor string  `json:"anchor" enum:"start,middle,end"`
-	Small  bool    `json:"small"`
-}
-
-type drawingOut struct {
-	Width   float64     `json:"width"`
-	Height  float64     `json:"height"`
-	Strokes []strokeOut `json:"strokes" nullable:"false"`
-	Labels  []labelOut  `json:"labels" nullable:"false"`
-}
 
 type rigCardInput struct {
 	ID       string  `path:"id" maxLength:"60"`
@@ -49,19 +29,19 @@ type wayOut struct {
 
 type rigCardOutput struct {
 	Body struct {
-		ID      string     `json:"id"`
-		Name    string     `json:"name"`
-		Bite    string     `json:"bite"`
-		Refused string     `json:"refused"`
-		Tip     string     `json:"tip"`
-		Ways    []wayOut   `json:"ways" nullable:"false"`
-		Drawing drawingOut `json:"drawing"`
+		ID      string       `json:"id"`
+		Name    string       `json:"name"`
+		Bite    string       `json:"bite"`
+		Refused string       `json:"refused"`
+		Tip     string       `json:"tip"`
+		Ways    []wayOut     `json:"ways" nullable:"false"`
+		Drawing wire.Drawing `json:"drawing"`
 	}
 }
 
 type knotStepOut struct {
-	Says    string     `json:"says"`
-	Drawing drawingOut `json:"drawing"`
+	Says    string       `json:"says"`
+	Drawing wire.Drawing `json:"drawing"`
 }
 
 type knotOut struct {
@@ -75,17 +55,6 @@ type knotsOutput struct {
 	Body []knotOut `nullable:"false"`
 }
 
-func drawingOf(d rigcard.Drawing) drawingOut {
-	out := drawingOut{Width: rigcard.Width, Height: d.Height, Strokes: []strokeOut{}, Labels: []labelOut{}}
-	for _, s := range d.Strokes {
-		out.Strokes = append(out.Strokes, strokeOut{string(s.Ink), s.Path, s.Filled})
-	}
-	for _, l := range d.Labels {
-		out.Labels = append(out.Labels, labelOut(l))
-	}
-	return out
-}
-
 func (s service) registerRigs(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/rigs/{id}/card", "rigCard", "A rig drawn from its parts, with the measures of what it is tied with"),
 		s.rigCard)
@@ -94,7 +63,7 @@ func (s service) registerRigs(api huma.API) {
 		for _, k := range rigcard.Knots() {
 			o := knotOut{ID: k.ID, Name: k.Name, For: k.For}
 			for _, step := range k.Steps {
-				o.Steps = append(o.Steps, knotStepOut{step.Says, drawingOf(step.Drawing)})
+				o.Steps = append(o.Steps, knotStepOut{step.Says, wire.DrawingOf(step.Drawing)})
 			}
 			out.Body = append(out.Body, o)
 		}
@@ -131,7 +100,7 @@ func (s service) rigCard(ctx context.Context, as *web.Scope, in *rigCardInput) (
 	b := &out.Body
 	u := as.Units
 	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, u.Fill(r.Bite), u.Fill(r.Refused), u.Fill(r.Tip),
-		drawingOf(rigcard.Rig(r, t)), []wayOut{}
+		wire.DrawingOf(rigcard.Rig(r, t)), []wayOut{}
 	for _, w := range r.Ways {
 		b.Ways = append(b.Ways, wayOut{w.Style, u.Fill(w.Move), w.Cadence})
 	}

@@ -1622,6 +1622,11 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         AdviseBody: {
+            /**
+             * Format: double
+             * @description width of the drawings, in points; 0: none
+             */
+            drawn_px?: number;
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
@@ -2027,11 +2032,15 @@ export interface components {
             offering: string;
             /** @description the expected catch */
             per_rod_hour: components["schemas"]["ExpectedOut"];
+            /** @description from above, where that shows something */
+            plan?: components["schemas"]["Drawing"];
             /** @description largest first */
             reasons: components["schemas"]["ReasonOut"][];
             retrieve: string;
             rig: string;
             sentence: string;
+            /** @description from the side, where drawn_px was given */
+            side?: components["schemas"]["Drawing"];
             /**
              * Format: double
              * @description do they take this: a share of the best that can be fished here and now
@@ -2079,6 +2088,8 @@ export interface components {
             ratio: number;
             /** @description what differs most first */
             reasons: components["schemas"]["BesideOut"][];
+            /** @description both on one sheet, as wide as a's drawn_px; not of two spots */
+            side?: components["schemas"]["Drawing"];
         };
         CompareOutputBody: {
             /** @description levels of both over the first three days */
@@ -2242,15 +2253,22 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
-        DrawingOut: {
+        Drawing: {
             /** Format: double */
             height: number;
-            labels: components["schemas"]["LabelOut"][];
-            strokes: components["schemas"]["StrokeOut"][];
+            labels: components["schemas"]["Label"][];
+            /** @description what is drawn, for who cannot see it; empty where its page says it */
+            says: string;
+            strokes: components["schemas"]["Stroke"][];
             /** Format: double */
             width: number;
         };
         EdgeBody: {
+            /**
+             * Format: double
+             * @description width of the drawings, in points; 0: none
+             */
+            drawn_px?: number;
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /** @description its name or id */
@@ -2975,10 +2993,10 @@ export interface components {
             steps: components["schemas"]["KnotStepOut"][];
         };
         KnotStepOut: {
-            drawing: components["schemas"]["DrawingOut"];
+            drawing: components["schemas"]["Drawing"];
             says: string;
         };
-        LabelOut: {
+        Label: {
             /** @enum {string} */
             anchor: "start" | "middle" | "end";
             small: boolean;
@@ -3563,6 +3581,11 @@ export interface components {
             time: string;
         };
         PickBody: {
+            /**
+             * Format: double
+             * @description width of the drawings, in points; 0: none
+             */
+            drawn_px?: number;
             /** @description which thing of your kit, where two go by that name */
             kit_id?: string;
             /** @description nothing that is not in your kit */
@@ -3918,7 +3941,7 @@ export interface components {
         };
         RigCardOutputBody: {
             bite: string;
-            drawing: components["schemas"]["DrawingOut"];
+            drawing: components["schemas"]["Drawing"];
             id: string;
             name: string;
             refused: string;
@@ -4507,10 +4530,10 @@ export interface components {
             /** Format: double */
             z0_m: number;
         };
-        StrokeOut: {
+        Stroke: {
             filled: boolean;
-            /** @enum {string} */
-            ink: "line" | "leader" | "behind" | "metal" | "body" | "gap" | "rule";
+            /** @description what the stroke is: line, water, bed, person, run, …; the page colours it */
+            ink: string;
             /** @description in the form SVG has it */
             path: string;
         };

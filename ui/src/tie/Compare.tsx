@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { api, type Choice, type Pick } from '../api/client';
 import { factor, times } from '../format/measure';
+import { Sketch } from './Sketch';
 import { Whisker } from './Whisker';
 
 /** A choice laid aside to be compared with another, or with another moment. */
@@ -33,6 +34,7 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
         </button>
       </header>
       {q.error && <p role="alert">{q.error.message}</p>}
+      {q.data?.side && <Sketch className="place both" drawing={q.data.side} label={q.data.side.says} />}
       {q.data && (
         <table>
           <thead>

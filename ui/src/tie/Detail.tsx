@@ -5,7 +5,7 @@ import { api, type Choice } from '../api/client';
 import { useEntry } from '../entry/entry';
 import { times, unbroken } from '../format/measure';
 import { Parts } from './Parts';
-import { Reasons } from './Reasons';
+import { Shown } from './Shown';
 import { Sketch } from './Sketch';
 import { useNarrow } from './useNarrow';
 
@@ -32,9 +32,13 @@ export function Detail(props: {
   return (
     <article className="detail panel" aria-label="The chosen presentation">
       {!narrow && <h1>{unbroken(choice.sentence)}</h1>}
-      <p className="how">{unbroken(choice.retrieve)}</p>
+      <div className="detail-shown">
+        <div>
+          <Shown choice={choice} how={unbroken(choice.retrieve)} />
+        </div>
+        <RigOf choice={choice} />
+      </div>
       <dl className="card-lines">
-        <Line name="Cast">{c.cast}</Line>
         <Line name="Offering">
           {[choice.offering, c.size, c.finish].filter(Boolean).join(', ')}. {c.hooked}
         </Line>
@@ -63,7 +67,6 @@ export function Detail(props: {
         <section>
           <h2>Why {times(choice.edge)}</h2>
           <Parts choice={choice} usual={usual} />
-          <Reasons reasons={choice.reasons} />
           {choice.for.length > 0 && (
             <>
               <h2>Why this one</h2>
@@ -85,8 +88,6 @@ export function Detail(props: {
           <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
         </section>
         <section>
-          <h2>The rig</h2>
-          <RigOf choice={choice} />
           {choice.arithmetic.length > 0 && (
             <>
               <h2>The arithmetic</h2>
@@ -144,11 +145,11 @@ function RigOf({ choice }: { choice: Choice }) {
   if (card.error) return <p role="alert">{card.error.message}</p>;
   if (!card.data) return <div className="sketch-room" />;
   return (
-    <>
+    <div className="rig-beside">
       <Sketch drawing={card.data.drawing} label={`${card.data.name}, drawn with its measures`} />
       <p className="small">
         <Link to={`/tie-on/cards/${choice.card.rig_id}`}>All rigs and knots, to print</Link>
       </p>
-    </>
+    </div>
   );
 }

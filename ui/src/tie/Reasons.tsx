@@ -2,16 +2,15 @@ import { useState } from 'react';
 import type { Reason } from '../api/client';
 import { factor } from '../format/measure';
 
-const shown = 6;
-
 /** Why an edge is what it is: what each family of rules says, largest first, and what is left over last. */
-export function Reasons({ reasons }: { reasons: Reason[] }) {
+export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: number }) {
   const [all, setAll] = useState(false);
   const told = reasons.filter((r) => r.effect !== '');
   const over = reasons.filter((r) => r.effect === '');
   const few = all ? told : told.slice(0, shown);
   const rest = told.slice(few.length);
   const product = rest.reduce((p, r) => p * r.factor, 1);
+  if (reasons.length === 0) return null;
   return (
     <ul className="reasons">
       {few.map((r) => (
@@ -47,7 +46,7 @@ export function Reasons({ reasons }: { reasons: Reason[] }) {
       {rest.length > 0 && (
         <li>
           <button className="more" onClick={() => setAll(true)}>
-            <span>{rest.length} smaller reasons</span>
+            <span>{rest.length === 1 ? 'one smaller reason' : `${rest.length} smaller reasons`}</span>
             <span className="reason-factor">{factor(product)}</span>
           </button>
         </li>

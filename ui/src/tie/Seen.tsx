@@ -1,12 +1,21 @@
+import { NumberIn } from '../format/NumberIn';
 import { Toggle } from '../water/Toggle';
 
 /** What is seen on the water now: it counts for this place and the next hours, and is not kept. */
-export function Seen(props: { signs: string[]; seen: string[]; onChange: (seen: string[]) => void }) {
-  const { signs, seen, onChange } = props;
+export function Seen(props: {
+  signs: string[];
+  seen: string[];
+  onChange: (seen: string[]) => void;
+  /** Levels at which fish show, metres, the one to be fished first. */
+  levels: number[];
+  onLevels: (levels: number[]) => void;
+}) {
+  const { signs, seen, onChange, levels, onLevels } = props;
+  const told = [...seen, ...(levels.length > 0 ? [`fish at ${levels.join(' and ')} m`] : [])];
   return (
-    <details className="seen">
+    <details className="fold seen">
       <summary>
-        <span className="quiet">You see:</span> {seen.length > 0 ? seen.join(', ') : 'nothing told yet'}
+        <span className="quiet">You see:</span> {told.length > 0 ? told.join(', ') : 'nothing yet'}
       </summary>
       <div role="group" aria-label="Seen on the water">
         {signs.map((s) => (
@@ -19,6 +28,26 @@ export function Seen(props: { signs: string[]; seen: string[]; onChange: (seen: 
           </Toggle>
         ))}
       </div>
+      <div className="levels" role="group" aria-label="On the sounder">
+        {[...levels, undefined].slice(0, mostLevels).map((level, i) => (
+          <NumberIn
+            key={i}
+            label={i === 0 ? 'Fish show at' : 'and at'}
+            value={level}
+            onChange={(m) =>
+              onLevels(
+                [...levels.slice(0, i), ...(m ? [m] : []), ...levels.slice(i + 1)].filter((k) => k > 0),
+              )
+            }
+            unit="m deep"
+            step={0.5}
+            min={0.1}
+            max={400}
+          />
+        ))}
+      </div>
     </details>
   );
 }
+
+const mostLevels = 3;

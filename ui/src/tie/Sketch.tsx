@@ -2,10 +2,11 @@ import type { Drawing } from '../api/client';
 import './sketch.css';
 
 /** A drawing of the core: strokes by what they are, words where they stand. */
-export function Sketch({ drawing, label }: { drawing: Drawing; label: string }) {
+export function Sketch(props: { drawing: Drawing; label: string; className?: string }) {
+  const { drawing, label, className } = props;
   return (
     <svg
-      className="sketch"
+      className={className ? `sketch ${className}` : 'sketch'}
       viewBox={`0 0 ${drawing.width} ${drawing.height}`}
       role="img"
       aria-label={label}

@@ -15,6 +15,7 @@ import { Going } from './Going';
 import { MyWay, type Way } from './MyWay';
 import { Positions } from './Positions';
 import { Seen } from './Seen';
+import { drawnPx } from './Shown';
 import { Targets } from './Targets';
 import { Thresholds } from './Thresholds';
 import { useNarrow } from './useNarrow';
@@ -27,7 +28,10 @@ export default function TiePage() {
   const moment = useMoment();
   const given = useGiven();
   const [asking, ask] = useAsking();
+  const narrow = useNarrow();
   const [seen, setSeen] = useState<string[]>([]);
+  const [levels, setLevels] = useState<number[]>([]);
+  const [choosing, setChoosing] = useState(false);
   const [picked, setPicked] = useState('');
   const [aside, setAside] = useState<Aside>();
   const [beside, setBeside] = useState<Aside>();
@@ -42,11 +46,15 @@ export default function TiePage() {
     spot_id: here.spot.id,
     targets: wanted.length > 0 ? wanted : ['red-drum'],
     time: time!,
-    readings: given.readings,
+    readings: [
+      ...given.readings,
+      ...levels.map((value) => ({ kind: 'fish_depth_m' as const, value, unit: 'm' })),
+    ],
     signs: seen,
     schools: asking.schools,
     kit_only: asking.kitOnly,
     most: asking.targets.length > 1 ? 5 : 3,
+    drawn_px: drawnPx(narrow),
   };
   const advice = useQuery({
     queryKey: ['advise', here.spot.id, asking.targets.join(), question],
@@ -63,7 +71,10 @@ export default function TiePage() {
   const turns = useQuery({
     queryKey: ['advise', 'thresholds', still],
     queryFn: ({ signal }) =>
-      api.advise({ ...(JSON.parse(still!) as AdviseIn), what_would_change: true, most: 1 }, signal),
+      api.advise(
+        { ...(JSON.parse(still!) as AdviseIn), what_would_change: true, most: 1, drawn_px: 0 },
+        signal,
+      ),
     enabled: !!time && !!still && still === JSON.stringify(question),
     retry: false,
   });
@@ -78,7 +89,6 @@ export default function TiePage() {
   const choices = advice.data?.choices ?? [];
   const beyond = advice.data?.beyond;
   const detailed = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
-  const narrow = useNarrow();
   const chosen =
     picked === myWay && mine
       ? mine
@@ -115,47 +125,84 @@ export default function TiePage() {
     />
   );
   const disagreed = Object.keys(asking.schools).length;
+  const namesOf = (ids: string[]) =>
+    ids.map((id) => targets.data?.find((t) => t.id === id)?.name ?? '…').join(', ');
+  const rest = (
+    <>
+      <details className="fold for-once">
+        <summary>
+          <span className="quiet">Today:</span>{' '}
+          {disagreed === 0 ? 'as set up' : `${disagreed} taken otherwise`}
+        </summary>
+        <p className="quiet small">
+          Where anglers disagree, for this outing only. Set-up keeps them for good.
+        </p>
+        <Positions
+          schools={book.data?.schools ?? []}
+          taken={(s) => asking.schools[s.id] ?? s.chosen}
+          onTake={(s, p) => {
+            const others = Object.entries(asking.schools).filter(([k]) => k !== s.id);
+            ask({ schools: Object.fromEntries(p === s.chosen ? others : [...others, [s.id, p]]) });
+          }}
+        />
+      </details>
+      {advice.data?.kit || asking.kitOnly ? (
+        <Toggle on={asking.kitOnly} onChange={(kitOnly) => ask({ kitOnly })}>
+          Only what I have
+        </Toggle>
+      ) : (
+        <Link className="quiet small" to="/set-up#kit">
+          Enter your kit and advice starts from it
+        </Link>
+      )}
+      <Link className="to-bench" to="/tie-on/cards">
+        Rigs and knots
+      </Link>
+      <Link className="to-bench" to="/tie-on/bench">
+        The bench
+      </Link>
+    </>
+  );
   return (
     <div className="tie">
       <div className="tie-top">
-        <Targets all={targets.data ?? []} place={here.spot.place} asking={asking} onChange={ask} />
-        <div className="tie-asks">
-          <Seen signs={book.data?.signs ?? []} seen={seen} onChange={setSeen} />
-          <details className="for-once">
-            <summary>
-              <span className="quiet">Today:</span>{' '}
-              {disagreed === 0 ? 'as set up' : `${disagreed} taken otherwise`}
-            </summary>
-            <p className="quiet small">
-              Where anglers disagree, for this outing only. Set-up keeps them for good.
-            </p>
-            <Positions
-              schools={book.data?.schools ?? []}
-              taken={(s) => asking.schools[s.id] ?? s.chosen}
-              onTake={(s, p) => {
-                const others = Object.entries(asking.schools).filter(([k]) => k !== s.id);
-                ask({ schools: Object.fromEntries(p === s.chosen ? others : [...others, [s.id, p]]) });
+        <details
+          className="fold asked"
+          open={choosing}
+          onToggle={(e) => setChoosing((e.target as HTMLDetailsElement).open)}
+        >
+          <summary>
+            <span className="quiet">For</span> {namesOf(asking.targets)}
+          </summary>
+          <div>
+            <Targets
+              all={targets.data ?? []}
+              place={here.spot.place}
+              asking={asking}
+              onChange={(part) => {
+                ask(part);
+                if (!asking.several && part.targets && part.several === undefined) setChoosing(false);
               }}
             />
+            {asking.targets.length === 1 && (
+              <p className="quiet small">{targets.data?.find((t) => t.id === asking.targets[0])?.note}</p>
+            )}
+          </div>
+        </details>
+        <Seen
+          signs={book.data?.signs ?? []}
+          seen={seen}
+          onChange={setSeen}
+          levels={levels}
+          onLevels={setLevels}
+        />
+        {narrow ? (
+          <details className="fold">
+            <summary>More</summary>
+            <div className="tie-rest">{rest}</div>
           </details>
-          {advice.data?.kit || asking.kitOnly ? (
-            <Toggle on={asking.kitOnly} onChange={(kitOnly) => ask({ kitOnly })}>
-              Only what I have
-            </Toggle>
-          ) : (
-            <Link className="quiet small" to="/set-up#kit">
-              Enter your kit and advice starts from it
-            </Link>
-          )}
-          <Link className="to-bench" to="/tie-on/cards">
-            Rigs and knots
-          </Link>
-          <Link className="to-bench" to="/tie-on/bench">
-            The bench
-          </Link>
-        </div>
-        {asking.targets.length === 1 && (
-          <p className="quiet small">{targets.data?.find((t) => t.id === asking.targets[0])?.note}</p>
+        ) : (
+          rest
         )}
       </div>
       {advice.data && <Going advice={advice.data} shut={shut} />}

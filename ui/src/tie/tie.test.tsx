@@ -48,8 +48,11 @@ describe('targets', () => {
 describe('what is seen', () => {
   it('is told and taken back', () => {
     const change = vi.fn();
-    render(<Seen signs={['birds', 'boats']} seen={['boats']} onChange={change} />);
-    expect(screen.getByText('boats', { selector: 'summary' })).toBeTruthy();
+    const levels = vi.fn();
+    render(
+      <Seen signs={['birds', 'boats']} seen={['boats']} onChange={change} levels={[10]} onLevels={levels} />,
+    );
+    expect(screen.getByText('boats, fish at 10 m', { selector: 'summary' })).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'birds', hidden: true }));
     expect(change).toHaveBeenCalledWith(['boats', 'birds']);
     fireEvent.click(screen.getByRole('button', { name: 'boats', hidden: true }));
@@ -137,6 +140,7 @@ describe('what would change it', () => {
 describe('a drawing', () => {
   it('draws every stroke in its ink and every word where it stands', () => {
     const d: Drawing = {
+      says: '',
       width: 100,
       height: 50,
       strokes: [

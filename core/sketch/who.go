@@ -1,0 +1,133 @@
+package sketch
+
+import (
+	"math"
+
+	"greypebble/core/drawing"
+	"greypebble/core/ground"
+	"greypebble/core/method"
+)
+
+// who fishes, where they stand or float; facing is +1 outwards, −1 towards the beginning of the section. It
+// gives the rod's tip.
+func (f *frame) who(c *method.Cast) (tip point) {
+	x, facing := f.x(c.AtM), 1.0
+	if c.ToM < c.AtM {
+		facing = -1
+	}
+	switch {
+	case c.Kind == method.Trolled:
+		x = f.x(c.ToM + trailM/6)
+		f.boat(x, 1)
+		return f.stands(x-8, f.waterY-4, -1, true)
+	case f.Moment.Spot.Place == "pier":
+		y := f.deckY()
+		f.Fill(drawing.Person, rect(0, y, math.Min(x+46, f.Width), y+5))
+		if c.Kind != method.Down && c.Kind != method.To && c.Kind != method.Drift {
+			return f.stands(x-14, y, 1, false)
+		}
+		return f.stands(x-22, y, 1, c.Kind == method.Down)
+	case c.Manner == ground.Boat:
+		if c.Kind == method.Down {
+			x -= 26
+		}
+		f.boat(x, facing)
+		return f.stands(x+facing*4, f.waterY-4, facing, c.Kind == method.Down)
+	case c.Manner == ground.Kayak:
+		if c.Kind == method.Down {
+			x -= 24
+		}
+		return f.kayak(x, facing)
+	case c.Manner == ground.Wading:
+		return f.stands(x, math.Max(math.Min(f.bedY(x), f.waterY+16), f.waterY-28), facing, false)
+	}
+	x = math.Max(x-2, 12)
+	return f.stands(x, math.Min(f.bedY(x), f.waterY)-0.5, facing, c.Kind == method.Down)
+}
+
+// stands a person with their feet at a place, rod before them; low, for what hangs under it.
+func (f *frame) stands(x, y, facing float64, low bool) (tip point) {
+	hip, neck := point{x, y - 14}, point{x + facing, y - 27}
+	f.Stroke(drawing.Person, drawing.Straight(point{x - 4, y}, hip, point{x + 5, y}))
+	f.Stroke(drawing.Person, drawing.Straight(hip, neck))
+	f.Fill(drawing.Person, drawing.Ellipse(neck[0]+facing, neck[1]-5, 4, 4.6))
+	hand := point{x + facing*9, y - 21}
+	f.Stroke(drawing.Person, drawing.Straight(point{neck[0], neck[1] + 4}, hand))
+	return f.rod(hand, facing, low)
+}
+
+// rod from a hand to its tip.
+func (f *frame) rod(hand point, facing float64, low bool) (tip point) {
+	tip = point{hand[0] + facing*24, hand[1] - 26}
+	if low {
+		tip = point{hand[0] + facing*30, hand[1] - 5}
+	}
+	butt := point{hand[0] - facing*6, hand[1] + 5}
+	bend := point{(hand[0]+tip[0])/2 - facing*2, (hand[1]+tip[1])/2 - 3}
+	f.Stroke(drawing.Person, drawing.Smooth([]point{butt, hand, bend, tip}))
+	return tip
+}
+
+func (f *frame) kayak(x, facing float64) (tip point) {
+	y := f.waterY
+	f.Fill(drawing.Person, drawing.Smooth([]point{{x - 30, y - 4}, {x - 14, y + 3}, {x + 14, y + 3}, {x + 30, y - 4}, {x, y - 2}, {x - 30,
+		y - 4}})+"Z")
+	hip, neck := point{x - facing*4, y - 5}, point{x - facing*2, y - 18}
+	f.Stroke(drawing.Person, drawing.Straight(point{x + facing*12, y - 5}, hip, neck))
+	f.Fill(drawing.Person, drawing.Ellipse(neck[0]+facing, neck[1]-5, 4, 4.6))
+	hand := point{x + facing*7, y - 13}
+	f.Stroke(drawing.Person, drawing.Straight(point{neck[0], neck[1] + 4}, hand))
+	return f.rod(hand, facing, false)
+}
+
+func (f *frame) boat(x, facing float64) {
+	y := f.waterY
+	f.Fill(drawing.Person, drawing.Straight(point{x - facing*38, y - 8}, point{x - facing*36, y + 5}, point{x + facing*28, y + 5},
+		point{x + facing*44, y - 9})+"Z")
+	f.Stroke(drawing.Person, drawing.Straight(point{x - facing*14, y - 8}, point{x - facing*14, y - 19}, point{x - facing*22, y - 19}))
+}
+
+// fish of the target, where they are taken to be about a mark: at the levels seen, or where they feed.
+func (f *frame) fish(p *Presented) {
+	x := f.x(p.Mark.DistanceM)
+	if levels := f.Moment.FishDepthsM; len(levels) > 0 {
+		for _, level := range levels {
+			if y := f.yAt(level); y < f.bedY(x) {
+				f.Stroke(drawing.Fish, drawing.Straight(point{x - 56, y}, point{x + 56, y}))
+				f.oneFish(x+34, y, 1)
+				f.oneFish(x+54, y+3, 0.8)
+				f.Word(math.Min(x+70, f.Width-4), y+4, anchorAt(x+70, f.Width), f.Units.ShowDepth(level), true)
+			}
+		}
+		return
+	}
+	y := f.bedY(x) - 8
+	switch p.Target.Columns[0] {
+	case "mid":
+		y = (f.waterY + f.bedY(x)) / 2
+	case "top":
+		y = f.waterY + math.Min(14, (f.bedY(x)-f.waterY)/2)
+	}
+	y = math.Max(y, f.waterY+6)
+	toward := 34.0
+	if p.Cast.ToM < p.Cast.AtM {
+		toward = -34
+	}
+	f.oneFish(x+toward, y, 1)
+	f.oneFish(x+toward*1.6, math.Min(y+5, f.bedY(x+toward*1.6)-4), 0.8)
+}
+
+// oneFish, its head to the left.
+func (f *frame) oneFish(x, y, scale float64) {
+	s := scale
+	x = math.Min(math.Max(x, 14), f.Width-16)
+	f.Fill(drawing.Fish, drawing.Smooth([]point{{x - 11*s, y}, {x - 4*s, y - 4.5*s}, {x + 6*s, y - 1.5*s}, {x + 12*s, y - 5*s}, {x + 11*s,
+		y + 0.5*s}, {x + 12*s, y + 5*s}, {x + 6*s, y + 1.5*s}, {x - 4*s, y + 4*s}, {x - 11*s, y}})+"Z")
+}
+
+func anchorAt(x, width float64) string {
+	if x > width-40 {
+		return "end"
+	}
+	return "start"
+}
