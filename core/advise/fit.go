@@ -104,7 +104,7 @@ var wound = map[string]bool{"steady": true, "stop and go": true, "roll": true, "
 func (o *options) suits(w *playbook.Way, p *presentation) bool {
 	rolls := p.rig.Lead == "rolls" || p.rig.Lead == "trots"
 	switch {
-	case p.mark.Kind == ground.Piling && wound[w.Style]:
+	case p.mark.Kind == ground.Piling && (wound[w.Style] || w.Style == "twitch" && p.offering.WeightKg > 0):
 		return false
 	case rolls && w.Style == "drift":
 		return o.moving

@@ -38,8 +38,8 @@ func (f *frame) who(c *method.Cast) (tip point) {
 			x -= 24
 		}
 		return f.kayak(x, facing)
-	case c.Manner == ground.Wading:
-		return f.stands(x, math.Max(math.Min(f.bedY(x), f.waterY+16), f.waterY-28), facing, false)
+	case c.Manner == ground.Wading && f.bedY(x) > f.waterY:
+		return f.wades(x, facing)
 	}
 	x = math.Max(x-2, 12)
 	return f.stands(x, math.Min(f.bedY(x), f.waterY)-0.5, facing, c.Kind == method.Down)
@@ -47,13 +47,25 @@ func (f *frame) who(c *method.Cast) (tip point) {
 
 // stands a person with their feet at a place, rod before them; low, for what hangs under it.
 func (f *frame) stands(x, y, facing float64, low bool) (tip point) {
-	hip, neck := point{x, y - 14}, point{x + facing, y - 27}
-	f.Stroke(drawing.Person, drawing.Straight(point{x - 4, y}, hip, point{x + 5, y}))
+	f.Stroke(drawing.Person, drawing.Straight(point{x - 4, y}, point{x, y - 14}, point{x + 5, y}))
+	return f.upper(point{x, y - 14}, facing, low)
+}
+
+// upper half of a person over the hip.
+func (f *frame) upper(hip point, facing float64, low bool) (tip point) {
+	neck := point{hip[0] + facing, hip[1] - 13}
 	f.Stroke(drawing.Person, drawing.Straight(hip, neck))
 	f.Fill(drawing.Person, drawing.Ellipse(neck[0]+facing, neck[1]-5, 4, 4.6))
-	hand := point{x + facing*9, y - 21}
+	hand := point{hip[0] + facing*9, hip[1] - 7}
 	f.Stroke(drawing.Person, drawing.Straight(point{neck[0], neck[1] + 4}, hand))
 	return f.rod(hand, facing, low)
+}
+
+// wades a person: feet on the bed, however deep the sheet makes it.
+func (f *frame) wades(x, facing float64) (tip point) {
+	hip := math.Min(f.bedY(x)-14, f.waterY-2)
+	f.Stroke(drawing.Person, drawing.Straight(point{x - 4, f.bedY(x)}, point{x, hip}, point{x + 5, f.bedY(x)}))
+	return f.upper(point{x, hip}, facing, false)
 }
 
 // rod from a hand to its tip.

@@ -170,9 +170,12 @@ export function Section({ spot, frame, turns, range }: Props) {
               </g>
             );
           })}
-          {spot.place !== 'pier' && (
-            <Angler x={drawn.x(stand(spot, level))} y={drawn.y(elevation(stand(spot, level)))} />
-          )}
+          {spot.place !== 'pier' &&
+            (spot.manner === 'kayak' || spot.manner === 'boat' ? (
+              <Afloat x={drawn.x(deepest(spot))} y={drawn.y(level)} />
+            ) : (
+              <Angler x={drawn.x(stand(spot, level))} y={drawn.y(elevation(stand(spot, level)))} />
+            ))}
           {drawn.x.ticks(narrow ? 4 : 7).map((d) => (
             <text
               key={d}
@@ -313,6 +316,24 @@ function Angler({ x, y }: { x: number; y: number }) {
     <g className="angler" transform={`translate(${x} ${y})`} aria-hidden="true">
       <circle cy={-31} r={4} />
       <path d="M0 -27V-13M0 -13L-4 0M0 -13L4 0M0 -24L7 -19L20 -34" />
+    </g>
+  );
+}
+
+/** Where one floats: over the deepest ground, a little to the side of what is written there. */
+function deepest(spot: SpotDetail): number {
+  const low = spot.section.reduce((a, b) => (b.elevation_m < a.elevation_m ? b : a));
+  const first = spot.section[0]!.distance_m;
+  const last = spot.section[spot.section.length - 1]!.distance_m;
+  return Math.min(Math.max(low.distance_m, first + (last - first) * 0.1), last - (last - first) * 0.1);
+}
+
+function Afloat({ x, y }: { x: number; y: number }) {
+  return (
+    <g className="angler" transform={`translate(${x} ${y})`} aria-hidden="true">
+      <path d="M-26 -4C-14 4 14 4 26 -4C10 -1 -10 -1 -26 -4Z" className="hull" />
+      <circle cy={-22} r={4} />
+      <path d="M0 -18V-4L12 -4M0 -15L8 -11L20 -27" />
     </g>
   );
 }
