@@ -70,10 +70,10 @@ type Choice struct {
 	Target   *playbook.Target
 	Sentence string
 	Card     Card
-	// Retrieve says how to move it.
-	Retrieve string
-	DepthM   float64
-	Edge     rate.Edge
+	// Retrieve says how to move it, Handling how to land the fish, hold it and put it back.
+	Retrieve, Handling string
+	DepthM             float64
+	Edge               rate.Edge
 	// Catch a rod-hour that is expected.
 	Catch rate.Catch
 	// Absent: it does not live here or not now; nothing makes up for that.

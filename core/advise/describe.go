@@ -68,6 +68,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	ch.Retrieve, ch.Arithmetic = retrieve(q, m, r, c, &cast, strike(pattern))
 	ch.presented = sketch.Presented{Cast: cast, Target: q.Target, Offering: r.offering, Rig: r.rig, Way: r.way, Mark: r.mark,
 		DepthM: r.depthM}
+	ch.Handling = q.Units.Fill(q.Target.Handling)
 	ch.moment, ch.units = m, q.Units
 	if q.DrawnPx > 0 {
 		a := ch.drawing(q.DrawnPx)

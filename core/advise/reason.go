@@ -75,7 +75,7 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 				says = "" // it gave way to another of its family, and is not held against itself
 			}
 		}
-		g.Rules = append(g.Rules, RuleReason{rule.ID, says, math.Exp(log), w[r], w[r] - c.contrast.Rules[r]})
+		g.Rules = append(g.Rules, RuleReason{rule.ID, q.Units.Fill(says), math.Exp(log), w[r], w[r] - c.contrast.Rules[r]})
 	}
 	var out []Reason
 	for _, key := range order {
@@ -168,7 +168,7 @@ func (q *Question) forIt(o *rankedOption) []Plus {
 	for i := range taken {
 		if worth(&taken[i]) > tells {
 			r := &q.Book.Rules[taken[i].Rule]
-			out = append(out, Plus{r.ID, r.Says, math.Exp(worth(&taken[i]))})
+			out = append(out, Plus{r.ID, q.Units.Fill(r.Says), math.Exp(worth(&taken[i]))})
 		}
 	}
 	return out

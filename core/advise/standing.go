@@ -102,7 +102,7 @@ func (q *Question) notes(s *standing) []string {
 	var out []string
 	for i := range s.untaken {
 		if r := &q.Book.Rules[s.untaken[i].Rule]; r.Note != "" && s.untaken[i].Mean(0) > 0.5 {
-			out = append(out, r.Note)
+			out = append(out, q.Units.Fill(r.Note))
 		}
 	}
 	return out

@@ -34,7 +34,7 @@ func stay(q *Question, m *spot.Moment) string {
 	if c := m.Believed[conditions.WaterTemp]; c.Origin != conditions.Assumed && c.Value < q.Target.Feeds.From {
 		says = strings.TrimSpace(says + " " + q.Target.StayCold)
 	}
-	return says
+	return q.Units.Fill(says)
 }
 
 // noTake is the rule of a zone in which nothing may be taken at a time; empty where

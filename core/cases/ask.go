@@ -6,14 +6,36 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/playbook"
+	"greypebble/core/quantity"
 	"greypebble/core/rate"
 )
 
-// Trade is the book that is asked.
-type Trade struct{ Book *playbook.Book }
+// Trade is the book that is asked, and the units it answers in.
+type Trade struct {
+	Book  *playbook.Book
+	Units quantity.Units
+}
+
+// In other units.
+func (t Trade) In(u quantity.Units) Trade {
+	t.Units = u
+	return t
+}
+
+// drawnPx is how wide a choice is drawn, where it is.
+const drawnPx = 400
 
 // Ask of the shore for a target, by so many choices.
 func (t Trade) Ask(s Shore, most int, targets ...string) (advise.Advice, error) {
+	return t.ask(s, most, 0, targets)
+}
+
+// Drawn as well.
+func (t Trade) Drawn(s Shore, most int, targets ...string) (advise.Advice, error) {
+	return t.ask(s, most, drawnPx, targets)
+}
+
+func (t Trade) ask(s Shore, most int, px float64, targets []string) (advise.Advice, error) {
 	sp, err := s.Spot()
 	if err != nil {
 		return advise.Advice{}, err
@@ -27,7 +49,7 @@ func (t Trade) Ask(s Shore, most int, targets ...string) (advise.Advice, error) 
 		list = append(list, tg)
 	}
 	return advise.Several(advise.Question{Book: t.Book, Belief: rate.Priors{Book: t.Book}, Spot: sp, Time: s.Time, Signs: s.Signs,
-		Most: most}, list)
+		Units: t.Units, DrawnPx: px, Most: most}, list)
 }
 
 // Answer as it stands on screen: what comes first, the first three choices, and why.

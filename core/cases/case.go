@@ -171,5 +171,5 @@ func All() []Case {
 // Builtin book as the one that is asked.
 func Builtin() (Trade, error) {
 	b, err := playbook.Builtin()
-	return Trade{b}, err
+	return Trade{Book: b}, err
 }

@@ -95,7 +95,7 @@ func (s *Shore) setMarks() {
 	}
 	for _, k := range ordinary.UsualMarks(s.Place) {
 		if depth := level*s.RangeM - k.ElevationM; depth > 0.2 {
-			s.Marks = append(s.Marks, Mark{string(k.Kind) + " " + fmt.Sprint(len(s.Marks)+1), k.Kind, k.Bottom, depth, 20})
+			s.Marks = append(s.Marks, Mark{string(k.Kind) + " " + ordinal[len(s.Marks)], k.Kind, k.Bottom, depth, 20})
 		}
 	}
 }
@@ -113,7 +113,7 @@ func (t Trade) Variety(progress func(float64)) (*Variety, error) {
 	}
 	aside := &Variety{Firsts: map[string]int{}, Often: v.Often, Where: v.Where}
 	jigged := []string{"weakfish", "black-sea-bass", "kelp-bass", "striped-bass"}
-	if err := aside.ask(Trade{other}, nil, func(t *playbook.Target) bool { return slices.Contains(jigged, t.ID) }); err != nil {
+	if err := aside.ask(Trade{Book: other}, nil, func(t *playbook.Target) bool { return slices.Contains(jigged, t.ID) }); err != nil {
 		return nil, err
 	}
 	v.missing(t.Book)
@@ -225,3 +225,6 @@ func Usual(place string, month time.Month, waterC float64) Shore {
 	s.setMarks()
 	return s
 }
+
+// ordinal names of marks.
+var ordinal = []string{"one", "two", "three", "four", "five", "six"}

@@ -287,3 +287,20 @@ func TestCurvesAreThoseOfFish(t *testing.T) {
 		assert.True(t, k > 0.7 && k < 2.8, "%s: K = %.2f at 40 cm", target.Name, k)
 	}
 }
+
+// What stands in braces in the book can be written in anybody's units.
+func TestMeasuresOfTheBookCanBeWritten(t *testing.T) {
+	b := builtinBook(t)
+	for i := range b.Rules {
+		r := &b.Rules[i]
+		for _, text := range []string{r.Says, r.Lacks, r.LacksHigh, r.Note} {
+			assert.NoError(t, quantity.CheckFill(text), r.ID)
+		}
+	}
+	for i := range b.Targets {
+		tg := &b.Targets[i]
+		for _, text := range []string{tg.Name, tg.Note, tg.Handling, tg.Stay, tg.StayCold} {
+			assert.NoError(t, quantity.CheckFill(text), tg.ID)
+		}
+	}
+}

@@ -123,7 +123,7 @@ func (u Units) ShowSmall(m float64) string {
 func (u Units) ShowShort(m float64) string {
 	inches := u.Tackle == "in"
 	switch {
-	case inches && m >= 0.9:
+	case inches && m >= wholeFeet:
 		return trimmed(math.Round(m/foot*2)/2) + " ft"
 	case inches && m >= 0.15:
 		return plain(m/inch, 0) + " in"
@@ -132,6 +132,9 @@ func (u Units) ShowShort(m float64) string {
 	}
 	return u.ShowSmall(m)
 }
+
+// wholeFeet and more is told in feet and halves of them, metres.
+const wholeFeet = 0.58
 
 // ShowDistance shows how far off something is: "52 m", "171 ft".
 func (u Units) ShowDistance(m float64) string { return show(m, u.Distance, "m", nil) }

@@ -157,7 +157,7 @@ func choiceOf(c *advise.Choice, common []going.Caution) choiceOut {
 		Offering: k.Offering, Rig: k.Rig, Mark: k.Mark, DepthM: c.DepthM, Retrieve: c.Retrieve, Bite: k.Bite, Edge: c.Edge.Value,
 		EdgeLow: c.Edge.Low, EdgeHigh: c.Edge.High, There: parts[playbook.There], Feeding: parts[playbook.Feeding],
 		Taken: parts[playbook.Taken], Absent: c.Absent, BeatsNext: c.BeatsNext, BeatsNextSays: rate.SayBeats(c.BeatsNext),
-		PerRodHour: expectedOut(c.Catch), Handling: c.Target.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...),
+		PerRodHour: expectedOut(c.Catch), Handling: c.Handling, Card: cardOf(k), Uses: append([]string{}, c.Uses...),
 		Lacks: append([]string{}, c.Lacks...), Reasons: []reasonOut{}, For: []plusOut{}, Arithmetic: []workingOut{},
 		Cautions: wire.Cautions(going.Sorted(append(slices.Clone(common), c.Cautions...)))}
 	o.Side, o.Plan = wire.DrawingIf(c.Side), wire.DrawingIf(c.Plan)

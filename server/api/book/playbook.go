@@ -10,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 
 	"greypebble/core/playbook"
+	"greypebble/core/quantity"
 	"greypebble/server/api/web"
 )
 
@@ -167,7 +168,7 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 	b.Effects, b.Certainties, b.Basis, b.Families, b.Signs = playbook.Effects(), playbook.Certainties(), playbook.Basis,
 		playbook.Families(), playbook.Signs
 	for i := range book.Rules {
-		b.Rules = append(b.Rules, ruleOf(book, &book.Rules[i]))
+		b.Rules = append(b.Rules, ruleOf(book, &book.Rules[i], as.Units))
 	}
 	for i := range book.Targets {
 		b.Targets = append(b.Targets, targetOf(book, &book.Targets[i]))
@@ -182,7 +183,7 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 		b.Offerings = append(b.Offerings, k)
 	}
 	for _, r := range book.Rigs {
-		out := rigOut{ID: r.ID, Name: r.Name, Move: r.Ways[0].Move, Bite: r.Bite, Styles: []string{}}
+		out := rigOut{ID: r.ID, Name: r.Name, Move: as.Units.Fill(r.Ways[0].Move), Bite: as.Units.Fill(r.Bite), Styles: []string{}}
 		for _, w := range r.Ways {
 			out.Styles = append(out.Styles, w.Style)
 		}
@@ -206,8 +207,8 @@ func (s service) getPlaybook(ctx context.Context, as *web.Scope, _ *struct{}) (*
 	return out, nil
 }
 
-func ruleOf(book *playbook.Book, r *playbook.Rule) ruleOut {
-	o := ruleOut{ID: r.ID, Says: r.Says, Part: r.Part.String(), Family: r.Family, Effect: r.Effect, Certainty: r.Certainty,
+func ruleOf(book *playbook.Book, r *playbook.Rule, u quantity.Units) ruleOut {
+	o := ruleOut{ID: r.ID, Says: u.Fill(r.Says), Part: r.Part.String(), Family: r.Family, Effect: r.Effect, Certainty: r.Certainty,
 		Factor:  math.Exp(r.Prior.Mean),
 		Targets: append([]string{}, r.Targets()...), Idea: r.Idea, Origin: r.Origin, Off: r.Off(), Own: r.Custom(), BuiltEffect: r.Effect,
 		BuiltCertainty: r.Certainty}
@@ -243,7 +244,7 @@ func (s service) targets(ctx context.Context, as *web.Scope, _ *struct{}) (*targ
 	}
 	out := &targetsOutput{Body: []targetOut{}}
 	for _, t := range book.Targets {
-		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: t.Note, Lives: t.Lives})
+		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: as.Units.Fill(t.Note), Lives: t.Lives})
 	}
 	return out, nil
 }
