@@ -11,6 +11,8 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+
+	"greypebble/core/quantity"
 	"pgregory.net/rapid"
 
 	"greypebble/core/tackle"
