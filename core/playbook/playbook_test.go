@@ -11,10 +11,9 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-
-	"greypebble/core/quantity"
 	"pgregory.net/rapid"
 
+	"greypebble/core/quantity"
 	"greypebble/core/tackle"
 )
 

@@ -34,6 +34,9 @@ type Analysis struct {
 	Excluded     []Excluded
 	// Shifts of the zero that were allowed for.
 	Shifts []Shift
+	// LeastShiftM is how far the zero must move, lastingly and no nearer to either end than three days, to
+	// be found; no more than three moves are looked for.
+	LeastShiftM float64
 	// Samples used, Duplicates merged and Spikes given no weight.
 	Samples, Duplicates, Spikes int
 	From, To                    time.Time
@@ -86,6 +89,11 @@ func Analyse(samples []Sample, progress func(share float64) error) (Analysis, er
 		f.addShift(at)
 	}
 	f.report(&a, names, inferred)
+	if kept := a.drown(names, inferred); len(kept) < len(names) {
+		if err := f.without(&a, kept, inferred); err != nil {
+			return Analysis{}, err
+		}
+	}
 	return a, tell(1)
 }
 
@@ -293,11 +301,14 @@ func (f *fit) shift() (at int, found bool) {
 	scatter := f.scatter(daily, split)
 	// A surge comes and goes; a shift stays, and stands well above the days'
 	// own scatter.
-	if math.Abs(jump) < 0.02 || math.Abs(jump) < 4*scatter {
+	if math.Abs(jump) < leastShift(scatter) {
 		return 0, false
 	}
 	return f.edge(daily[split].first, jump), true
 }
+
+// leastShift that is found among days that scatter so, metres.
+func leastShift(scatter float64) float64 { return math.Max(0.02, 4*scatter) }
 
 type dayMedian struct {
 	first int // index of its first sample
@@ -376,9 +387,14 @@ func (f *fit) report(a *Analysis, names []string, inferred []inference) {
 		}
 	}
 	a.Z0M, a.Spikes = f.beta[0], spikes
+	if days := f.dailyMedians(); len(days) > 1 {
+		a.LeastShiftM = leastShift(f.scatter(days, len(days)/2))
+	}
 	a.ResidualRMSM = math.Sqrt(sum / weight)
-	variance := sum / math.Max(weight-float64(f.columns()), 1) * f.inflation()
+	variance := sum / math.Max(weight-float64(f.columns()), 1)
+	inflated := f.inflations(cyclesADay(names), variance)
 	for j, name := range names {
+		variance := variance * inflated[j]
 		c, s := 1+2*j, 2+2*j
 		x, y := f.beta[c], f.beta[s]
 		h := math.Hypot(x, y)
@@ -404,8 +420,8 @@ func (f *fit) report(a *Analysis, names []string, inferred []inference) {
 	}
 }
 
-// inflation of the variance for residuals that follow their neighbours
-// (first-order autoregression, believed readings only).
+// inflation of the variance for residuals that follow their neighbours (first-order autoregression,
+// believed readings only): what is left where a record is too short to look at its spectrum.
 func (f *fit) inflation() float64 {
 	var own, next float64
 	for i := 1; i < len(f.resid); i++ {
@@ -419,6 +435,15 @@ func (f *fit) inflation() float64 {
 	}
 	r := min(max(next/own, 0), 0.98)
 	return (1 + r) / (1 - r)
+}
+
+// cyclesADay of constituents.
+func cyclesADay(names []string) []float64 {
+	out := make([]float64, len(names))
+	for i, n := range names {
+		out[i] = catalogue[n].speed() * 24 / fullCircle
+	}
+	return out
 }
 
 func turn360(x float64) float64 {

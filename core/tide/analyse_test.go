@@ -119,6 +119,7 @@ func TestARecordIsRarelyClean(t *testing.T) {
 	require.Len(t, a.Shifts, 1)
 	assert.WithinDuration(t, moved, a.Shifts[0].At, 2*time.Hour)
 	assert.InDelta(t, 0.35, a.Shifts[0].ByM, 0.02)
+	assert.True(t, a.LeastShiftM >= 0.02 && a.LeastShiftM < 0.35, "what can be found is told: %v m", a.LeastShiftM)
 	got := found(a)
 	assert.InDelta(t, 0.6, got["M2"].AmplitudeM, 0.006)
 	assert.InDelta(t, 40, got["M2"].PhaseDeg, 1)

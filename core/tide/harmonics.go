@@ -3,6 +3,7 @@ package tide
 import (
 	"fmt"
 	"math"
+	"sync"
 	"time"
 )
 
@@ -22,6 +23,9 @@ type Harmonics struct {
 	// bound2 and bound3 bound |h″| and |h‴| (m/h², m/h³) for any time; they
 	// make it possible to prove that a stretch holds no turn.
 	bound2, bound3 float64
+	// springM is the mean spring range, worked out once.
+	springs sync.Once
+	springM float64
 }
 
 type term struct {

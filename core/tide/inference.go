@@ -19,7 +19,9 @@ const aDay = 24 * time.Hour
 
 // inferences by the equilibrium tide (Schureman 1958, table 2).
 var inferences = []inference{{"P1", "K1", 0.331, 18262 * aDay / 100}, {"K2", "S2", 0.272, 18262 * aDay / 100},
-	{"NU2", "N2", 0.194, 20589 * aDay / 100}}
+	{"NU2", "N2", 0.194, 20589 * aDay / 100},
+	// Of a record of less than four weeks even these, and then NU2 goes with M2 as well.
+	{"N2", "M2", 0.192, 2755 * aDay / 100}, {"Q1", "O1", 0.191, 2755 * aDay / 100}, {"NU2", "M2", 0.037, 3181 * aDay / 100}}
 
 // shareIsOff by so much of itself at most places, and lagIsOff by so many degrees, one standard
 // error each (the house's judgement).

@@ -132,6 +132,7 @@ func (s *Secondary) mapped(from, to time.Time, turns turnsOf) (*mapped, error) {
 		return nil, err
 	}
 	m := &mapped{reference: s.reference}
+	defer s.upright(m)
 	for _, k := range ref {
 		p := pair{k, s.offsets.turn(k)}
 		// Different lags can put a small high after the low that follows it; the
@@ -143,6 +144,38 @@ func (s *Secondary) mapped(from, to time.Time, turns turnsOf) (*mapped, error) {
 		m.pairs = append(m.pairs, p)
 	}
 	return m, nil
+}
+
+// upright mends the turns of which a high would stand no higher than the low beside it, as a mixed tide's
+// lower highs and higher lows do where the factors of high and low water are far apart: their factor and
+// difference are taken by height instead of by kind, between those of mean spring low and high water, which
+// keeps what is higher higher.
+func (s *Secondary) upright(m *mapped) {
+	byHeight := make([]bool, len(m.pairs))
+	for again := true; again; {
+		again = false
+		for i := 1; i < len(m.pairs); i++ {
+			a, b := &m.pairs[i-1], &m.pairs[i]
+			if a.secondary.Kind == b.secondary.Kind || (a.secondary.LevelM < b.secondary.LevelM) == (b.secondary.Kind == High) &&
+				a.secondary.LevelM != b.secondary.LevelM || byHeight[i-1] && byHeight[i] {
+				continue
+			}
+			for _, k := range []int{i - 1, i} {
+				byHeight[k], m.pairs[k].secondary.LevelM, again = true, s.levelOf(m.pairs[k].ref.LevelM), true
+			}
+		}
+	}
+}
+
+// levelOf a height of the reference whatever turn it is: along the line between mean spring low and high
+// water as the offsets have them, and on beyond.
+func (s *Secondary) levelOf(heightM float64) float64 {
+	half := s.reference.MeanSpringRange() / 2
+	low, high := s.springs()
+	if half <= 0 || high <= low {
+		return heightM
+	}
+	return low + (high-low)*(heightM-s.reference.z0+half)/(2*half)
 }
 
 func (m *mapped) checked(from, to time.Time) (source, error) {

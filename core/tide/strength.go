@@ -2,26 +2,6 @@ package tide
 
 import "time"
 
-// MeanSpringRange of a place in metres: 2·(M2 + S2), or 2·(K1 + O1) where the
-// tide is mainly diurnal (form number (K1+O1)/(M2+S2) of 3 and more, the usual
-// classification). Nodal modulation is left out, as in published ranges.
-func (h *Harmonics) MeanSpringRange() float64 {
-	amplitude := func(name string) float64 {
-		for i := range h.list {
-			if h.list[i].species == catalogue[name] {
-				return h.list[i].amplitude
-			}
-		}
-		return 0
-	}
-	semidiurnal := amplitude("M2") + amplitude("S2")
-	diurnal := amplitude("K1") + amplitude("O1")
-	if diurnal >= 3*semidiurnal {
-		return 2 * diurnal
-	}
-	return 2 * semidiurnal
-}
-
 // MeanLevel in metres above datum.
 func (h *Harmonics) MeanLevel() float64 { return h.z0 }
 

@@ -46,6 +46,7 @@ type analyseOutput struct {
 		ResidualRMSM float64       `json:"residual_rms_m"`
 		Excluded     []excludedOut `json:"excluded" nullable:"false"`
 		Shifts       []shiftOut    `json:"shifts" nullable:"false" doc:"changes of the gauge's zero that were allowed for"`
+		LeastShiftM  float64       `json:"least_shift_m" doc:"a lasting change of the zero of less is not found"`
 		Samples      int           `json:"samples"`
 		Duplicates   int           `json:"duplicates"`
 		Spikes       int           `json:"spikes" doc:"readings given no weight"`
@@ -157,6 +158,7 @@ func analysisOut(a tide.Analysis) *analyseOutput {
 	b := &out.Body
 	b.Z0M, b.ResidualRMSM, b.Samples, b.Duplicates, b.Spikes, b.From, b.To = a.Z0M, a.ResidualRMSM, a.Samples, a.Duplicates,
 		a.Spikes, a.From, a.To
+	b.LeastShiftM = a.LeastShiftM
 	b.Constituents, b.Excluded, b.Shifts = []estimateOut{}, []excludedOut{}, []shiftOut{}
 	for _, e := range a.Constituents {
 		b.Constituents = append(b.Constituents, estimateOut{Name: e.Name, AmplitudeM: e.AmplitudeM, PhaseDeg: e.PhaseDeg,

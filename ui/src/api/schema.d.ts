@@ -1703,6 +1703,11 @@ export interface components {
             excluded: components["schemas"]["ExcludedOut"][];
             /** Format: date-time */
             from: string;
+            /**
+             * Format: double
+             * @description a lasting change of the zero of less is not found
+             */
+            least_shift_m: number;
             /** Format: double */
             residual_rms_m: number;
             /** Format: int64 */

@@ -106,6 +106,13 @@ function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone
         {a.shifts.map(
           (s) => ` The gauge’s zero moved by ${fixed(s.by_m, 2)} m on ${day(s.time, zone)}; allowed for.`,
         )}
+        {of === 'record' && a.least_shift_m > 0 && (
+          <span className="quiet">
+            {' '}
+            A lasting move of the zero is looked for, three at most; one of less than{' '}
+            {fixed(a.least_shift_m, 2)} m, or within three days of either end, would not be found.
+          </span>
+        )}
       </p>
       <FitChart curve={a.curve} zone={zone} />
       <div className="analysis-two">
