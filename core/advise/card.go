@@ -18,7 +18,7 @@ type Card struct {
 	RigID, Rig, Weight, Hook, Leader, LeaderOf, Knot     string
 	Mark, Cast                                           string
 	Depth, Pace, Cadence, Pause, Tip                     string
-	Retrieve, Bite, Refused                              string
+	Retrieve, Bite, Refused, Groundbait                  string
 	Style                                                string
 	WeightKg, LeaderN, SpeedMS                           float64
 }

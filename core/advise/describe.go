@@ -52,6 +52,9 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 		Refused: prose.Capital(q.Units.Fill(r.rig.Refused)) + ".", Style: r.way.Style,
 		WeightKg: r.weightKg, SpeedMS: r.speedMS}
 	c := &ch.Card
+	if r.offering.Approach != "lure" && (cast.Lies || cast.Kind == method.Trot || cast.Kind == method.Down) {
+		c.Groundbait = q.Units.Fill(q.Target.Groundbait)
+	}
 	if r.owned != nil && r.owned.LengthM > 0 {
 		c.Size = q.Units.ShowShort(r.owned.LengthM)
 	}
@@ -304,7 +307,7 @@ func preposition(m *ground.Mark) string {
 		return "beside"
 	case ground.Sill, ground.Rock:
 		return "at"
-	case ground.EdgeMark, ground.Slope, ground.Step:
+	case ground.EdgeMark, ground.Slope, ground.Step, ground.Seam:
 		return "along"
 	}
 	return "in"

@@ -17,6 +17,9 @@ func stay(q *Question, m *spot.Moment) string {
 	if slices.Contains(q.Signs, "dolphins") {
 		return "Dolphins: a few minutes at the nearest structure, where they jam the fish, then go."
 	}
+	if slices.Contains(q.Signs, "cold to the hand") {
+		return "The last one was cold to the hand: go down to deeper water, and stay with them there."
+	}
 	says := map[string]string{
 		"clock": "Half an hour without a bite: move.",
 		"bite":  "Stay while anything bites; recast the same place at once when one came.",

@@ -3,6 +3,7 @@ package ground
 import (
 	"fmt"
 	"math"
+	"slices"
 	"time"
 
 	"greypebble/core/tide"
@@ -54,7 +55,9 @@ type Passage struct {
 // Access is how a spot is reached and left. The way back may lie lower than the
 // way in: that is how one is cut off.
 type Access struct {
-	Manner  Manner
+	Manner Manner
+	// Others are further manners one may go there by; the ways are the same, what they allow is not.
+	Others  []Manner
 	In, Out Passage
 	// DraughtM of a boat.
 	DraughtM float64
@@ -68,6 +71,14 @@ func (a Access) Validate() error {
 	if _, err := a.depths(); err != nil {
 		return err
 	}
+	for i, m := range a.Others {
+		if _, err := (Access{Manner: m}).depths(); err != nil {
+			return err
+		}
+		if m == a.Manner || slices.Contains(a.Others[:i], m) {
+			return fmt.Errorf("ground: the manner %q stands twice; name it once, as the manner or among the further ones", m)
+		}
+	}
 	for which, p := range map[string]Passage{"in": a.In, "back": a.Out} {
 		if !(math.Abs(p.ElevationM) <= maxElevation) {
 			return fmt.Errorf("ground: the way %s must lie within ±%d m of datum, not at %v", which, maxElevation, p.ElevationM)
@@ -77,6 +88,20 @@ func (a Access) Validate() error {
 		return fmt.Errorf("ground: a draught must be between 0 and %d m, not %v", deepestDraught, a.DraughtM)
 	}
 	return nil
+}
+
+// By another manner of those that are known of the way; false for one that is not.
+func (a Access) By(m Manner) (Access, bool) {
+	if m == a.Manner {
+		return a, true
+	}
+	if !slices.Contains(a.Others, m) {
+		return a, false
+	}
+	out := a
+	out.Manner = m
+	out.Others = append([]Manner{a.Manner}, slices.DeleteFunc(slices.Clone(a.Others), func(k Manner) bool { return k == m })...)
+	return out, true
 }
 
 // Passable says whether both ways are open at a tide level.

@@ -29,10 +29,12 @@ const (
 	Cut      MarkKind = "cut"
 	Timber   MarkKind = "timber"
 	Rock     MarkKind = "rock"
+	// Seam is where two waters meet: a colour line, the edge of a current.
+	Seam MarkKind = "seam"
 )
 
 var markKinds = map[MarkKind]bool{Crest: true, EdgeMark: true, Trough: true, Hole: true, Sill: true, Piling: true, Step: true, Pocket: true,
-	Bar: true, Slope: true, Channel: true, Flat: true, Swash: true, Gut: true, Cut: true, Timber: true, Rock: true}
+	Bar: true, Slope: true, Channel: true, Flat: true, Swash: true, Gut: true, Cut: true, Timber: true, Rock: true, Seam: true}
 
 // ParseMarkKind refuses a kind it does not know and lists those it does.
 func ParseMarkKind(s string) (MarkKind, error) {

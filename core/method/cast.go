@@ -68,7 +68,7 @@ type Fished struct {
 }
 
 // lanes run along: what stays in them fishes longer.
-var lanes = []ground.MarkKind{ground.EdgeMark, ground.Step, ground.Slope, ground.Trough, ground.Bar, ground.Swash}
+var lanes = []ground.MarkKind{ground.EdgeMark, ground.Step, ground.Slope, ground.Trough, ground.Bar, ground.Swash, ground.Seam}
 
 // passages carry the run through.
 var passages = []ground.MarkKind{ground.Cut, ground.Gut, ground.Channel, ground.Sill}

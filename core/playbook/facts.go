@@ -45,6 +45,7 @@ const (
 	Warmer                      // of the water over the mark than the open water
 	MidLight                    // half-way down over the mark
 	BedLight                    // at the bottom under the mark
+	Sunless                     // cloud over the last fortnight
 	UnderFish                   // of the offering below the level fish show at; above it negative
 	// MeasureCount is how many there are.
 	MeasureCount
@@ -90,6 +91,7 @@ var measures = [MeasureCount]measureOf{
 	Current:      {name: "current", dimension: quantity.Speed, low: 0, high: 8},
 	Warmer:       {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
 	MidLight:     {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	Sunless:      {name: "sunless", dimension: quantity.Fraction, low: 0, high: 1, noted: true},
 	UnderFish:    {name: "under_fish", dimension: quantity.Length, low: -30, high: 60, noted: true},
 	BedLight:     {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 }
@@ -151,7 +153,8 @@ var Months = []string{"january", "february", "march", "april", "may", "june", "j
 
 // Signs that may be seen on the water.
 var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing",
-	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", "thunder", "fog"}
+	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", "cold to the hand",
+	"thunder", "fog"}
 
 // InSight are the signs that say that a fish is seen itself: one that is, is there.
 var InSight = []string{"fish showing", "fish tailing", "fish cruising"}

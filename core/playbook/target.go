@@ -48,6 +48,8 @@ type Target struct {
 	// Handling says how to land, hold and put it back; Stay, when to move on, and StayCold, in water
 	// below what it feeds at.
 	Handling, Stay, StayCold string
+	// Groundbait says how it is held with some; empty where it is not done.
+	Groundbait string
 	// Pauses of a lure are so many times the usual; 1 where nothing is said.
 	Pauses   float64
 	Cautions []string
@@ -90,7 +92,7 @@ func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
 		"cautions",
-		"note", "says", "plenty", "pauses")
+		"note", "says", "plenty", "pauses", "groundbait")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -102,7 +104,7 @@ func (b *Book) readTarget(n node) error {
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
-	t.Pauses = 1
+	t.Pauses, t.Groundbait = 1, r.maybe("groundbait")
 	if _, there := r.in["pauses"]; there {
 		t.Pauses = r.number("pauses")
 	}

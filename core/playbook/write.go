@@ -10,35 +10,36 @@ import (
 
 // sourceTarget is a target as it is written in a file.
 type sourceTarget struct {
-	ID        string            `yaml:"id"`
-	Name      string            `yaml:"name"`
-	Latin     string            `yaml:"latin"`
-	Idea      string            `yaml:"idea"`
-	Origin    string            `yaml:"origin"`
-	WeightA   float64           `yaml:"weight_a"`
-	WeightB   float64           `yaml:"weight_b"`
-	Longest   string            `yaml:"longest,omitempty"`
-	Plenty    string            `yaml:"plenty,omitempty"`
-	Senses    string            `yaml:"senses"`
-	Column    []string          `yaml:"column,flow"`
-	Feeds     sourceSpan        `yaml:"feeds,flow"`
-	GoneBelow string            `yaml:"gone_below,omitempty"`
-	Best      []string          `yaml:"best,flow,omitempty"`
-	Away      []string          `yaml:"away,flow,omitempty"`
-	Lives     []string          `yaml:"lives,flow"`
-	Likes     []string          `yaml:"likes,flow,omitempty"`
-	Eats      []string          `yaml:"eats,flow,omitempty"`
-	Takes     []string          `yaml:"takes,flow,omitempty"`
-	Hooks     string            `yaml:"hooks"`
-	Strikes   sourceSpan        `yaml:"strikes,flow"`
-	Hazard    string            `yaml:"hazard"`
-	Handling  string            `yaml:"handling"`
-	Stay      string            `yaml:"stay,omitempty"`
-	StayCold  string            `yaml:"stay_cold,omitempty"`
-	Pauses    float64           `yaml:"pauses,omitempty"`
-	Cautions  []string          `yaml:"cautions,omitempty"`
-	Note      string            `yaml:"note,omitempty"`
-	Says      map[string]string `yaml:"says,omitempty"`
+	ID         string            `yaml:"id"`
+	Name       string            `yaml:"name"`
+	Latin      string            `yaml:"latin"`
+	Idea       string            `yaml:"idea"`
+	Origin     string            `yaml:"origin"`
+	WeightA    float64           `yaml:"weight_a"`
+	WeightB    float64           `yaml:"weight_b"`
+	Longest    string            `yaml:"longest,omitempty"`
+	Plenty     string            `yaml:"plenty,omitempty"`
+	Senses     string            `yaml:"senses"`
+	Column     []string          `yaml:"column,flow"`
+	Feeds      sourceSpan        `yaml:"feeds,flow"`
+	GoneBelow  string            `yaml:"gone_below,omitempty"`
+	Best       []string          `yaml:"best,flow,omitempty"`
+	Away       []string          `yaml:"away,flow,omitempty"`
+	Lives      []string          `yaml:"lives,flow"`
+	Likes      []string          `yaml:"likes,flow,omitempty"`
+	Eats       []string          `yaml:"eats,flow,omitempty"`
+	Takes      []string          `yaml:"takes,flow,omitempty"`
+	Hooks      string            `yaml:"hooks"`
+	Strikes    sourceSpan        `yaml:"strikes,flow"`
+	Hazard     string            `yaml:"hazard"`
+	Handling   string            `yaml:"handling"`
+	Stay       string            `yaml:"stay,omitempty"`
+	StayCold   string            `yaml:"stay_cold,omitempty"`
+	Groundbait string            `yaml:"groundbait,omitempty"`
+	Pauses     float64           `yaml:"pauses,omitempty"`
+	Cautions   []string          `yaml:"cautions,omitempty"`
+	Note       string            `yaml:"note,omitempty"`
+	Says       map[string]string `yaml:"says,omitempty"`
 }
 
 type sourceSpan struct {
@@ -56,6 +57,7 @@ func (t *Target) Source() ([]byte, error) {
 		Eats:  t.Eats, Takes: t.Takes, Hooks: t.Hooks, Strikes: span(t.Strikes, "m"),
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, StayCold: t.StayCold, Cautions: t.Cautions, Note: t.Note,
 		Says: t.says}
+	out.Groundbait = t.Groundbait
 	if t.Pauses != 1 {
 		out.Pauses = t.Pauses
 	}

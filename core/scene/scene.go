@@ -27,19 +27,28 @@ func crestElevation(s *spot.Spot) (float64, bool) {
 
 // Weather is what readings say of the last day, and of what does not vary between the
 // scenarios.
-type Weather struct{ warming, rainM float64 }
+type Weather struct{ warming, rainM, sunless float64 }
 
 // WeatherOf a moment; NaN where nothing is known.
 func WeatherOf(r conditions.Readings, t time.Time) Weather {
-	w := Weather{math.NaN(), math.NaN()}
+	w := Weather{math.NaN(), math.NaN(), math.NaN()}
 	if by, known := r.Change(conditions.WaterTemp, t, 24*time.Hour); known {
 		w.warming = by
 	}
 	if mm, known := r.Total(conditions.Rain, t, 24*time.Hour); known {
 		w.rainM = mm / 1000
 	}
+	if cloud, known := r.Mean(conditions.Cloud, t, sunlessOver, sunlessDays); known {
+		w.sunless = cloud
+	}
 	return w
 }
+
+// Weeks without sun are told from the last fortnight, of which a week must be known.
+const (
+	sunlessOver = 14 * 24 * time.Hour
+	sunlessDays = 7
+)
 
 // Of the place and time that are the same in every scenario of the readings.
 func Of(m *spot.Moment) playbook.Facts {
@@ -55,7 +64,7 @@ func Of(m *spot.Moment) playbook.Facts {
 // OfPlace change from hour to hour at most.
 func OfPlace(m *spot.Moment, w Weather) playbook.Facts {
 	f := playbook.Nothing()
-	f.Measure[playbook.Warming], f.Measure[playbook.Rain] = w.warming, w.rainM
+	f.Measure[playbook.Warming], f.Measure[playbook.Rain], f.Measure[playbook.Sunless] = w.warming, w.rainM, w.sunless
 	if v, known := m.Believed[conditions.Standing]; known {
 		f.Measure[playbook.Standing] = v.Value
 	}

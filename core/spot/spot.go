@@ -101,6 +101,13 @@ func (s *Spot) Stands() float64 {
 	return math.Max(s.Access.In.ElevationM, s.Access.Out.ElevationM)
 }
 
+// Reached in another way than it is written: the rest is the same.
+func (s *Spot) Reached(a ground.Access) *Spot {
+	out := *s
+	out.Access = a
+	return &out
+}
+
 // With readings in place of its own: those sorted once for a water serve all its spots.
 func (s *Spot) With(readings conditions.Readings) *Spot {
 	out := *s

@@ -21,8 +21,9 @@ func (a *Analysis) drown(names []string, inferred []inference) (kept []string) {
 	}
 	for _, k := range inferred {
 		if !slices.Contains(kept, k.from) {
-			a.Excluded = append(a.Excluded, Excluded{Name: k.name, Reason: fmt.Sprintf("would be inferred from %s, which is lost in the noise",
-				k.from)})
+			a.Excluded = append(a.Excluded, Excluded{Name: k.name,
+				Reason: fmt.Sprintf("would be inferred from %s, which is lost in the noise",
+					k.from)})
 		}
 	}
 	return kept

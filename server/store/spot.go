@@ -11,6 +11,7 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
+	"greypebble/core/ground"
 	"greypebble/core/spot"
 )
 
@@ -208,7 +209,7 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 // ownColumns of a spot's row besides its id and its angler: those that are written with the
 // spot, and those of its tide, which are written by themselves.
 const (
-	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, in_name, " +
+	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, manners, in_name, " +
 		"in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
 		"faces_deg, stand_m, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
@@ -231,6 +232,7 @@ type spotColumns struct {
 	PassageWidthM float64 `db:"passage_width_m"`
 	PassageBedM   float64 `db:"passage_bed_m"`
 	Manner        string  `db:"manner"`
+	Manners       string  `db:"manners"`
 	InName        string  `db:"in_name"`
 	InElevation   float64 `db:"in_elevation_m"`
 	OutName       string  `db:"out_name"`
@@ -257,7 +259,7 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	}
 	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
-		Manner: string(a.Manner), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
+		Manner: string(a.Manner), Manners: mannersText(a.Others), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
 		DraughtM: a.DraughtM,
 		FacesDeg: sp.FacesDeg, StandM: sp.StandM, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
 	if p := sp.SectionFrom; p != nil {
@@ -265,4 +267,22 @@ func columnsOf(sp Spot) (spotColumns, error) {
 		out.SectionBearing = sql.NullFloat64{Float64: sp.SectionBearing, Valid: true}
 	}
 	return out, nil
+}
+
+// mannersText writes manners with a comma between them.
+func mannersText(list []ground.Manner) string {
+	words := make([]string, len(list))
+	for i, m := range list {
+		words[i] = string(m)
+	}
+	return strings.Join(words, ",")
+}
+
+// mannersOf a text; none of an empty one.
+func mannersOf(text string) []ground.Manner {
+	var out []ground.Manner
+	for _, w := range strings.FieldsFunc(text, func(r rune) bool { return r == ',' }) {
+		out = append(out, ground.Manner(w))
+	}
+	return out
 }

@@ -7,11 +7,10 @@ import (
 	"fmt"
 	"slices"
 
-	"github.com/google/uuid"
-
 	"greypebble/core/advise"
 	"greypebble/core/conditions"
 	"greypebble/core/going"
+	"greypebble/core/ground"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -81,7 +80,7 @@ func (s service) question(ctx context.Context, as *web.Scope, b *AdviseBody) (*q
 	if q.Limits, err = s.Store.Limits(ctx, as.Angler); err != nil {
 		return nil, err
 	}
-	return q, s.lay(ctx, as, q, b.SpotID, seen)
+	return q, s.lay(ctx, as, q, b, seen)
 }
 
 // bookFor a question: the angler's, with positions taken for this once.
@@ -96,13 +95,22 @@ func (s service) bookFor(ctx context.Context, as *web.Scope, positions map[strin
 	return as.BookTaking(ctx, positions)
 }
 
-// lay out the spot asked about, with what was said of it.
-func (s service) lay(ctx context.Context, as *web.Scope, q *question, id uuid.UUID, seen []conditions.Reading) error {
-	sp, err := s.Desk.Spot(ctx, as.Angler, id, q.Time)
+// lay out the spot asked about, with what was said of it, as one goes there.
+func (s service) lay(ctx context.Context, as *web.Scope, q *question, b *AdviseBody, seen []conditions.Reading) error {
+	sp, err := s.Desk.Spot(ctx, as.Angler, b.SpotID, q.Time)
 	if err != nil {
 		return err
 	}
 	q.Spot = &sp.Including(seen).Spot.Spot
+	if b.Manner == "" {
+		return nil
+	}
+	access, known := q.Spot.Access.By(ground.Manner(b.Manner))
+	if !known {
+		return web.Wrong("body.manner", fmt.Errorf("one does not go to %s %s; it is written as reached %s", q.Spot.Name, b.Manner,
+			q.Spot.Access.Manner))
+	}
+	q.Spot = q.Spot.Reached(access)
 	return nil
 }
 
@@ -187,5 +195,5 @@ func cardOf(k *advise.Card) cardOut {
 		Weight: k.Weight, Hook: k.Hook, Leader: k.Leader, LeaderOf: k.LeaderOf, Knot: k.Knot, Cast: k.Cast, Depth: k.Depth, Pace: k.Pace,
 		Cadence: k.Cadence,
 		Pause:   k.Pause, Tip: k.Tip,
-		Refused: k.Refused, Style: k.Style, WeightKg: k.WeightKg, LeaderN: k.LeaderN, SpeedMS: k.SpeedMS}
+		Refused: k.Refused, Groundbait: k.Groundbait, Style: k.Style, WeightKg: k.WeightKg, LeaderN: k.LeaderN, SpeedMS: k.SpeedMS}
 }

@@ -1,6 +1,7 @@
 package advice_test
 
 import (
+	"fmt"
 	"math"
 	"net/http"
 	"testing"
@@ -157,4 +158,42 @@ func TestSeveralTargetsSignsAndWhatWouldChange(t *testing.T) {
 		assert.Equal(t, 422, wren.Do("POST", "/advise", b, &p), want)
 		assert.Contains(t, p.Detail, want)
 	}
+}
+
+// A spot may be reached in more than one way: the question says which, and is answered by it; one that is not
+// written is refused and names what is.
+func TestByAnotherManner(t *testing.T) {
+	wren := kit.Fresh(t, "wren")
+	spots := wren.Spots()
+	var body object
+	require.Equal(t, http.StatusOK, wren.Do("GET", "/spots/"+spots["Ladle Flat"].ID, nil, &body))
+	written := body["written"].(object)
+	written["manners"] = []string{"boat"}
+	written["draught_m"], written["revision"] = 0.3, body["revision"]
+	var saved object
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spots/"+spots["Ladle Flat"].ID, written, &saved), "%v", saved)
+	ask := func(manner string) (int, object) {
+		var a object
+		b := object{"spot_id": spots["Ladle Flat"].ID, "time": "2026-11-20T15:00:00Z", "target": "red-drum", "drawn_px": 400}
+		if manner != "" {
+			b["manner"] = manner
+		}
+		return wren.Do("POST", "/advise", b, &a), a
+	}
+	says := func(a object) string { return fmt.Sprint(a["cautions"]) }
+	_, kayak := ask("")
+	status, boat := ask("boat")
+	require.Equal(t, http.StatusOK, status)
+	assert.Contains(t, says(boat), "controls", "someone at the controls")
+	assert.NotContains(t, says(kayak), "controls")
+	status, refused := ask("wading")
+	assert.Equal(t, 422, status)
+	assert.Contains(t, fmt.Sprint(refused["detail"]), "one does not go to Ladle Flat wading")
+	written["manners"], written["revision"] = []string{"kayak"}, saved["revision"]
+	assert.Equal(t, 422, wren.Do("PUT", "/spots/"+spots["Ladle Flat"].ID, written, &saved))
+	assert.Contains(t, fmt.Sprint(saved["detail"]), "stands twice")
+	// It is drawn as well, and told to who cannot see it.
+	side := boat["choices"].([]any)[0].(object)["side"].(object)
+	assert.NotEmpty(t, side["strokes"])
+	assert.Contains(t, side["says"], "From the side")
 }

@@ -244,7 +244,8 @@ func (s service) targets(ctx context.Context, as *web.Scope, _ *struct{}) (*targ
 	}
 	out := &targetsOutput{Body: []targetOut{}}
 	for _, t := range book.Targets {
-		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: as.Units.Fill(t.Note), Lives: t.Lives})
+		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: as.Units.Fill(t.Note),
+			Lives: t.Lives})
 	}
 	return out, nil
 }

@@ -19,21 +19,23 @@ import (
 // SpotSummary is a spot without its ground. It is exported, as others here, for huma,
 // which embeds only such types.
 type SpotSummary struct {
-	ID       string  `json:"id" format:"uuid"`
-	Name     string  `json:"name"`
-	Place    string  `json:"place"`
-	Water    string  `json:"water"`
-	WaterID  string  `json:"water_id" format:"uuid"`
-	TimeZone string  `json:"time_zone"`
-	Manner   string  `json:"manner"`
-	Note     string  `json:"note"`
-	Lat      float64 `json:"lat"`
-	Lon      float64 `json:"lon"`
+	ID       string   `json:"id" format:"uuid"`
+	Name     string   `json:"name"`
+	Place    string   `json:"place"`
+	Water    string   `json:"water"`
+	WaterID  string   `json:"water_id" format:"uuid"`
+	TimeZone string   `json:"time_zone"`
+	Manner   string   `json:"manner"`
+	Manners  []string `json:"manners" nullable:"false" doc:"further ones"`
+	Note     string   `json:"note"`
+	Lat      float64  `json:"lat"`
+	Lon      float64  `json:"lon"`
 }
 
 func summary(sp *store.Spot) SpotSummary {
 	return SpotSummary{ID: sp.ID.String(), Name: sp.Name, Place: sp.Place, Water: sp.Water.Name, WaterID: sp.Water.ID.String(),
-		TimeZone: sp.Water.TimeZone, Manner: string(sp.Access.Manner), Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon}
+		TimeZone: sp.Water.TimeZone, Manner: string(sp.Access.Manner), Manners: wire.MannersOut(sp.Access.Others), Note: sp.Note,
+		Lat: sp.Lat, Lon: sp.Lon}
 }
 
 type spotsOutput struct {

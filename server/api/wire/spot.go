@@ -27,6 +27,7 @@ type SpotBody struct {
 	Public     bool           `json:"public,omitempty" doc:"may leave in an export without being asked for"`
 	Shape      *ShapeBody     `json:"shape,omitempty" doc:"a line or an area, where a point does not do"`
 	Manner     string         `json:"manner" enum:"on foot,wading,kayak,boat"`
+	Manners    []string       `json:"manners,omitempty" maxItems:"3" nullable:"false" enum:"on foot,wading,kayak,boat" doc:"further manners one may go there by"`
 	DraughtM   float64        `json:"draught_m,omitempty" doc:"of a boat"`
 	In         PassageBody    `json:"in" doc:"the critical point of the way in"`
 	Out        PassageBody    `json:"out" doc:"of the way back; it may lie lower: that is how one is cut off"`
@@ -94,7 +95,8 @@ func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
 		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, StandM: b.StandM,
 		Public:      b.Public,
 		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
-			In: ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
+			Others: manners(b.Manners),
+			In:     ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
 	if b.Shape != nil {
 		sp.Shape = &ground.Shape{Area: b.Shape.Area, Points: Ground(b.Shape.Points)}
 	}
@@ -120,6 +122,22 @@ func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
 	return sp, Checked(sp.Validate())
 }
 
+func manners(words []string) (out []ground.Manner) {
+	for _, w := range words {
+		out = append(out, ground.Manner(w))
+	}
+	return out
+}
+
+// MannersOut are manners as they are sent; never nil.
+func MannersOut(list []ground.Manner) []string {
+	out := []string{}
+	for _, m := range list {
+		out = append(out, string(m))
+	}
+	return out
+}
+
 // Checked turns the core's error of a field into a problem that names it.
 func Checked(err error) error {
 	var field spot.FieldError
@@ -133,6 +151,7 @@ func Checked(err error) error {
 func SpotWritten(sp *store.Spot) SpotBody {
 	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
 		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, StandM: sp.StandM, Public: sp.Public, Manner: string(sp.Access.Manner),
+		Manners:  MannersOut(sp.Access.Others),
 		DraughtM: sp.Access.DraughtM,
 		In:       PassageBody(sp.Access.In),
 		Out:      PassageBody(sp.Access.Out), BearingDeg: sp.SectionBearing, Section: SectionPoints(sp.Section), Marks: []MarkBody{},

@@ -1630,6 +1630,11 @@ export interface components {
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
+             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @enum {string}
+             */
+            manner?: "on foot" | "wading" | "kayak" | "boat";
+            /**
              * Format: int64
              * @description choices wanted, three if left out
              */
@@ -1809,6 +1814,8 @@ export interface components {
             cast: string;
             depth: string;
             finish: string;
+            /** @description how a shoal is held with some */
+            groundbait?: string;
             hook: string;
             /** @description how the bait goes on the hook */
             hooked: string;
@@ -1963,6 +1970,8 @@ export interface components {
             /** Format: double */
             lon: number;
             manner: string;
+            /** @description further ones */
+            manners: string[];
             marks: components["schemas"]["ChartMark"][];
             name: string;
             note: string;
@@ -2276,6 +2285,11 @@ export interface components {
             drawn_px?: number;
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
+            /**
+             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @enum {string}
+             */
+            manner?: "on foot" | "wading" | "kayak" | "boat";
             /** @description its name or id */
             mark: string;
             /**
@@ -3596,6 +3610,11 @@ export interface components {
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
+             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @enum {string}
+             */
+            manner?: "on foot" | "wading" | "kayak" | "boat";
+            /**
              * Format: int64
              * @description choices wanted, three if left out
              */
@@ -4305,6 +4324,8 @@ export interface components {
             lon: number;
             /** @enum {string} */
             manner: "on foot" | "wading" | "kayak" | "boat";
+            /** @description further manners one may go there by */
+            manners?: ("on foot" | "wading" | "kayak" | "boat")[];
             marks?: components["schemas"]["MarkBody"][];
             name: string;
             note?: string;
@@ -4354,6 +4375,8 @@ export interface components {
             lon: number;
             /** @enum {string} */
             manner: "on foot" | "wading" | "kayak" | "boat";
+            /** @description further manners one may go there by */
+            manners?: ("on foot" | "wading" | "kayak" | "boat")[];
             marks?: components["schemas"]["MarkBody"][];
             name: string;
             note?: string;
@@ -4395,6 +4418,8 @@ export interface components {
             /** Format: double */
             lon: number;
             manner: string;
+            /** @description further ones */
+            manners: string[];
             marks: components["schemas"]["MarkOut"][];
             name: string;
             note: string;
@@ -4420,6 +4445,8 @@ export interface components {
             /** Format: double */
             lon: number;
             manner: string;
+            /** @description further ones */
+            manners: string[];
             name: string;
             note: string;
             place: string;

@@ -145,6 +145,7 @@ function Editor({ draft }: { draft: Draft }) {
         name: body.name || 'New spot',
         place: body.place,
         manner: body.manner,
+        manners: body.manners ?? [],
         lat: body.lat,
         lon: body.lon,
         open: true,

@@ -75,7 +75,20 @@ export function SpotFields(props: {
             aria-label="One goes"
             value={b.manner}
             options={options(manners)}
-            onChange={(manner) => onChange({ manner })}
+            onChange={(manner) =>
+              onChange({ manner, manners: (b.manners ?? []).filter((m) => m !== manner) })
+            }
+          />
+        </label>
+        <label>
+          Or also
+          <Select
+            mode="multiple"
+            aria-label="Or also"
+            value={b.manners ?? []}
+            options={options(manners.filter((m) => m !== b.manner))}
+            onChange={(list) => onChange({ manners: list })}
+            placeholder="no other way"
           />
         </label>
         {(b.manner === 'on foot' || b.manner === 'wading') && (

@@ -23,6 +23,7 @@ export const spot = (id: string, name: string): Spot => ({
   lat: 31,
   lon: -45,
   manner: 'foot',
+  manners: [],
   note: '',
 });
 export const bar = spot('bar', 'Shell Bar');

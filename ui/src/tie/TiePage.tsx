@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type AdviseIn, type Choice, type Pick } from '../api/client';
@@ -32,6 +33,8 @@ export default function TiePage() {
   const [seen, setSeen] = useState<string[]>([]);
   const [levels, setLevels] = useState<number[]>([]);
   const [choosing, setChoosing] = useState(false);
+  const [going, setGoing] = useState({ spot: '', manner: '' });
+  const manner = going.spot === here.spot.id ? going.manner : '';
   const [picked, setPicked] = useState('');
   const [aside, setAside] = useState<Aside>();
   const [beside, setBeside] = useState<Aside>();
@@ -55,6 +58,7 @@ export default function TiePage() {
     kit_only: asking.kitOnly,
     most: asking.targets.length > 1 ? 5 : 3,
     drawn_px: drawnPx(narrow),
+    ...(manner ? { manner: manner as AdviseIn['manner'] } : {}),
   };
   const advice = useQuery({
     queryKey: ['advise', here.spot.id, asking.targets.join(), question],
@@ -129,6 +133,15 @@ export default function TiePage() {
     ids.map((id) => targets.data?.find((t) => t.id === id)?.name ?? '…').join(', ');
   const rest = (
     <>
+      {here.spot.manners.length > 0 && (
+        <Select
+          aria-label="How you go there"
+          value={manner || here.spot.manner}
+          onChange={(m) => setGoing({ spot: here.spot.id, manner: m === here.spot.manner ? '' : m })}
+          popupMatchSelectWidth={false}
+          options={[here.spot.manner, ...here.spot.manners].map((m) => ({ value: m, label: m }))}
+        />
+      )}
       <details className="fold for-once">
         <summary>
           <span className="quiet">Today:</span>{' '}

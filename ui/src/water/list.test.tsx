@@ -12,6 +12,7 @@ const spot = (id: string, more: Partial<ChartSpot>) =>
     name: `Spot ${id}`,
     place: 'pier',
     manner: 'kayak',
+    manners: [],
     time_zone: 'Etc/UTC',
     open: false,
     surface: { word: 'ripple' },
