@@ -28,6 +28,9 @@ const (
 // holdBeside are marks beside which a bait is held, where one is not over it.
 var holdBeside = []ground.MarkKind{ground.EdgeMark, ground.Rock, ground.Timber, ground.Piling}
 
+// holdWithin so many metres: further off nobody holds a bait beside anything.
+const holdWithin = 12.0
+
 // misfit says whether a rig cannot be used on a mark: the wrong depth or place, an open hook where it
 // snags.
 func (o *options) misfit(rig *playbook.Rig, at int, depthM float64) misfit {
@@ -45,7 +48,8 @@ func (o *options) misfit(rig *playbook.Rig, at int, depthM float64) misfit {
 		return drags
 	case rig.Vertical && rig.Lead == "" && !o.stands[at].Over:
 		return notOver
-	case rig.Lead == "hangs" && !o.stands[at].Over && !slices.Contains(holdBeside, mark.Kind):
+	case rig.Lead == "hangs" && !o.stands[at].Over && (!slices.Contains(holdBeside, mark.Kind) ||
+		math.Abs(mark.DistanceM-o.stands[at].WaterM) > holdWithin):
 		return nothingToHold
 	case o.snags(rig, mark):
 		return snagged
@@ -73,7 +77,7 @@ func (k misfit) says(o *options, rig *playbook.Rig, mark *ground.Mark, depthM fl
 	case notOver:
 		return fmt.Sprintf("straight down wants a boat, a pier or a wall over the %s", where)
 	case nothingToHold:
-		return fmt.Sprintf("%s is held beside wood, rock or shell; at the %s there is none", name, where)
+		return fmt.Sprintf("%s is held beside wood, rock or shell close by; at the %s there is none", name, where)
 	case fits:
 	}
 	return ""

@@ -128,7 +128,7 @@ func casting() []Case {
 			Holds: func(a Answers) error {
 				down := func(c *advise.Choice) bool {
 					return strings.Contains(c.Card.Cast, "Straight down") || strings.Contains(c.Card.Cast, "drift past") ||
-						strings.Contains(c.Card.Cast, "Close to the wood") ||
+						strings.Contains(c.Card.Cast, "Close to the wood") || strings.Contains(c.Card.Cast, "Along the row of piles") ||
 						c.Card.RigID == "surface-leader" || c.Card.Style == "twitch"
 				}
 				drum := &a[1].Choices[0]

@@ -136,8 +136,10 @@ func (c *Cast) kind(f *Fished) Kind {
 			return Drift
 		}
 		return To
-	case c.Over && (f.Rig.Vertical || f.Rig.Lead == "hangs") || k == ground.Piling && c.Over:
+	case c.Over && (f.Rig.Vertical || f.Rig.Lead == "hangs"):
 		return Down
+	case k == ground.Piling && c.Over:
+		return c.atPiling(f)
 	case f.Rig.Lead == "trots" && f.Way.Style == "drift":
 		if c.Moving {
 			return Trot
@@ -180,6 +182,20 @@ func (c *Cast) LetDown() bool {
 // is not.
 func (c *Cast) seen(f *Fished) bool {
 	return playbook.SeesFish(f.Moment.Signs) && !f.Rig.Vertical && f.Rig.Lead == "" && !c.Lies
+}
+
+// atPiling what lies or falls goes straight down, what the run rolls comes down past it, and what is
+// worked near the surface along the row.
+func (c *Cast) atPiling(f *Fished) Kind {
+	switch {
+	case c.Lies || c.Falls:
+		return Down
+	case f.Way.Style == "drift" && c.Moving:
+		return Drift
+	case f.Way.Style == "drift":
+		return Down
+	}
+	return Along
 }
 
 // toTheBank a lure is thrown that is to come down the steps: the bank beyond the mark as one floats

@@ -17,7 +17,7 @@ func (c *Cast) Says(u quantity.Units) string {
 	far := u.ShowDistance(c.OffM)
 	switch c.Kind {
 	case Trolled:
-		return fmt.Sprintf("Along the edge, %s behind the boat, out past it and back over where one came.", u.ShowDistance(trailing))
+		return fmt.Sprintf("Along it, %s behind the boat, out past it and back over where one came.", u.ShowDistance(trailing))
 	case Down:
 		return c.down()
 	case To:
@@ -52,10 +52,14 @@ func (c *Cast) Says(u quantity.Units) string {
 		return c.shown(u)
 	case Fan:
 	}
-	if c.Moving {
-		return "Short casts first, the fish may be at your feet; then further, across and down-tide."
+	near, then := "Short casts first, the fish may be at your feet; ", "then further, in a fan."
+	if afloat(c.Manner) {
+		near = "Short casts first, "
 	}
-	return "Short casts first, the fish may be at your feet; then further, in a fan."
+	if c.Moving {
+		then = "then further, across and down-tide."
+	}
+	return near + then
 }
 
 // trailing is how far behind the boat a lure is trolled, metres (common practice, no source).
@@ -78,6 +82,8 @@ func (c *Cast) down() string {
 	switch {
 	case c.mark.Kind == ground.Piling || c.mark.Kind == ground.Timber:
 		return "Straight down, close to the wood."
+	case afloat(c.Manner) && c.Lies:
+		return "Straight down, the boat held over it."
 	case afloat(c.Manner):
 		return "Straight down over it; when it is passed, round and over it again."
 	case deck(c.place):
@@ -138,6 +144,9 @@ func (c *Cast) along(u quantity.Units, far string) string {
 	beside := besides[c.place]
 	if beside == "" {
 		beside = "the bank"
+	}
+	if c.mark.Kind == ground.Piling {
+		return "Along the row of piles, and close past each."
 	}
 	if deck(c.place) {
 		return fmt.Sprintf("Along it, not across: %s", longer)

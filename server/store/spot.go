@@ -259,7 +259,8 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	}
 	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
-		Manner: string(a.Manner), Manners: mannersText(a.Others), InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
+		Manner: string(a.Manner), Manners: mannersText(a.Others),
+		InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
 		DraughtM: a.DraughtM,
 		FacesDeg: sp.FacesDeg, StandM: sp.StandM, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
 	if p := sp.SectionFrom; p != nil {

@@ -16,7 +16,7 @@ type AdviseBody struct {
 	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there overrules the forecast"`
 	Signs       []string          `json:"signs,omitempty" maxItems:"20" nullable:"false" doc:"seen on the water now"`
 	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
-	Manner      string            `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"how one goes this time: the spot's manner, or one of its further ones"`
+	Manner      string            `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"this time: the spot's, or a further one"`
 	KitOnly     bool              `json:"kit_only,omitempty" doc:"nothing that is not in your kit"`
 	WhatChanges bool              `json:"what_would_change,omitempty" doc:"say which reading would change the choice"`
 	Units       string            `json:"units,omitempty" enum:"metric,us" doc:"of the sentences"`

@@ -27,7 +27,7 @@ type SpotBody struct {
 	Public     bool           `json:"public,omitempty" doc:"may leave in an export without being asked for"`
 	Shape      *ShapeBody     `json:"shape,omitempty" doc:"a line or an area, where a point does not do"`
 	Manner     string         `json:"manner" enum:"on foot,wading,kayak,boat"`
-	Manners    []string       `json:"manners,omitempty" maxItems:"3" nullable:"false" enum:"on foot,wading,kayak,boat" doc:"further manners one may go there by"`
+	Manners    []string       `json:"manners,omitempty" maxItems:"3" nullable:"false" doc:"further manners one may go there by"`
 	DraughtM   float64        `json:"draught_m,omitempty" doc:"of a boat"`
 	In         PassageBody    `json:"in" doc:"the critical point of the way in"`
 	Out        PassageBody    `json:"out" doc:"of the way back; it may lie lower: that is how one is cut off"`

@@ -1630,7 +1630,7 @@ export interface components {
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
-             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @description this time: the spot's, or a further one
              * @enum {string}
              */
             manner?: "on foot" | "wading" | "kayak" | "boat";
@@ -2286,7 +2286,7 @@ export interface components {
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
-             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @description this time: the spot's, or a further one
              * @enum {string}
              */
             manner?: "on foot" | "wading" | "kayak" | "boat";
@@ -3610,7 +3610,7 @@ export interface components {
             /** @description nothing that is not in your kit */
             kit_only?: boolean;
             /**
-             * @description how one goes this time: the spot's manner, or one of its further ones
+             * @description this time: the spot's, or a further one
              * @enum {string}
              */
             manner?: "on foot" | "wading" | "kayak" | "boat";
@@ -4325,7 +4325,7 @@ export interface components {
             /** @enum {string} */
             manner: "on foot" | "wading" | "kayak" | "boat";
             /** @description further manners one may go there by */
-            manners?: ("on foot" | "wading" | "kayak" | "boat")[];
+            manners?: string[];
             marks?: components["schemas"]["MarkBody"][];
             name: string;
             note?: string;
@@ -4376,7 +4376,7 @@ export interface components {
             /** @enum {string} */
             manner: "on foot" | "wading" | "kayak" | "boat";
             /** @description further manners one may go there by */
-            manners?: ("on foot" | "wading" | "kayak" | "boat")[];
+            manners?: string[];
             marks?: components["schemas"]["MarkBody"][];
             name: string;
             note?: string;
