@@ -7,6 +7,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/ground"
+	"greypebble/core/tackle"
 )
 
 func rigging() []Case {
@@ -172,8 +173,14 @@ func rigging() []Case {
 			Asked:    []Asked{{"0.7 m/s", across(0.7), []string{"red-drum"}, most}, {"0.9 m/s", strong, []string{"red-drum"}, most}},
 			Holds: func(a Answers) error {
 				ff := onRig("fish-finder")
-				if i := a[0].rank(ff); i < len(a[0].Choices) && a[0].Choices[i].Card.WeightKg < 3*ounce {
-					return want(false, "%s", a[0].Choices[i].Sentence)
+				run, _ := a[0].Moment.Current()
+				l, err := tackle.LeadPlace{CurrentMS: math.Abs(run), LineDiameterM: tackle.UsualLine, LineLengthM: 30, DepthM: 2.7,
+					Sinker: tackle.EggSinker}.Lead()
+				if err != nil {
+					return err
+				}
+				if i := a[0].rank(ff); i < len(a[0].Choices) && (a[0].Choices[i].Card.WeightKg < l.HoldKg*0.93 || l.HoldKg < 3*ounce) {
+					return want(false, "%s where the bench asks %.0f g", a[0].Choices[i].Sentence, l.HoldKg*1000)
 				}
 				return a[1].everyone(func(c *advise.Choice) bool { return !onRig("split-shot")(c) }, "a split shot")
 			}},

@@ -75,7 +75,7 @@ func (f *frame) floats(p *Presented, tip, land point, ink drawing.Ink) {
 	f.Stroke(drawing.Leader, drawing.Straight(point{land[0], f.waterY + 4}, point{land[0], y}))
 	f.Fill(ink, drawing.Ellipse(land[0], f.waterY-1, 4, 6))
 	f.offering(p, point{land[0], y}, ink)
-	f.depth(point{land[0] + 11, y}, p.DepthM, "start")
+	f.beside(point{land[0], y}, 11, p.DepthM, ink)
 }
 
 // lies: a lead on the bottom and its bait; where the run rolls or trots it, its hops down-tide.
@@ -145,7 +145,7 @@ func (f *frame) alongside(p *Presented, land point, ink drawing.Ink) {
 	f.Stroke(drawing.Line, drawing.Straight(land, point{land[0], y}))
 	f.Stroke(ink, drawing.Ellipse(land[0], y, 10, 10))
 	f.offering(p, point{land[0], y}, ink)
-	f.depth(point{land[0] + 15, y + 4}, p.DepthM, "start")
+	f.beside(point{land[0], y + 4}, 15, p.DepthM, ink)
 }
 
 // hops along the bottom from one place on the sheet to another.
@@ -255,6 +255,15 @@ func (f *frame) offering(p *Presented, at point, ink drawing.Ink) {
 // arrow head at the end of a run.
 func (f *frame) arrow(ink drawing.Ink, at point, toward float64) {
 	f.Stroke(ink, drawing.Straight(point{at[0] - toward*6, at[1] - 4}, at, point{at[0] - toward*6, at[1] + 4}))
+}
+
+// beside an offering its depth: a second one's on the other side, so that both can be read.
+func (f *frame) beside(at point, off, m float64, ink drawing.Ink) {
+	if ink == drawing.Other {
+		f.depth(point{at[0] - off, at[1]}, m, "end")
+		return
+	}
+	f.depth(point{at[0] + off, at[1]}, m, "start")
 }
 
 // depth of the offering, in words beside it.

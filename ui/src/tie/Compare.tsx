@@ -24,11 +24,7 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
   return (
     <section className="panel compare" aria-label="Side by side">
       <header>
-        <h2>
-          {q.data
-            ? `${times(Math.max(q.data.ratio, 1 / q.data.ratio))} in favour of the ${q.data.ratio >= 1 ? 'first' : 'second'}`
-            : 'Side by side'}
-        </h2>
+        <h2>{q.data ? favours(q.data.ratio) : 'Side by side'}</h2>
         <button className="plain" onClick={onClose}>
           close
         </button>
@@ -43,10 +39,10 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
                 <span className="quiet small">What differs</span>
               </th>
               <th scope="col">
-                <Side choice={q.data.a} when={a.says} />
+                <Side choice={q.data.a} when={a.says} ink={q.data.side ? 'first' : undefined} />
               </th>
               <th scope="col">
-                <Side choice={q.data.b} when={b.says} />
+                <Side choice={q.data.b} when={b.says} ink={q.data.side ? 'second' : undefined} />
               </th>
             </tr>
           </thead>
@@ -70,10 +66,21 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
   );
 }
 
-function Side({ choice, when }: { choice: Choice; when: string }) {
+/** Which of two is better, and by how much. */
+function favours(ratio: number): string {
+  const by = Math.max(ratio, 1 / ratio);
+  if (by < 1.03) return 'As good as even';
+  return `${times(by)} in favour of the ${ratio >= 1 ? 'first' : 'second'}`;
+}
+
+function Side(props: { choice: Choice; when: string; ink?: 'first' | 'second' }) {
+  const { choice, when, ink } = props;
   return (
     <>
-      <b>{choice.offering}</b>
+      <b>
+        {ink && <i className={`drawn-as ${ink}`} aria-hidden />}
+        {choice.offering}
+      </b>
       <span className="quiet small">
         {choice.mark}, {when}
       </span>

@@ -48,6 +48,7 @@ export function Detail(props: {
         <Line name="Rod">{c.tip}</Line>
         <Line name="Bite">{choice.bite}</Line>
         <Line name="Refused">{c.refused}</Line>
+        <Line name="Groundbait">{c.groundbait}</Line>
         <Line name="Stay or go">{stay}</Line>
         <Line name="In hand">{choice.handling}</Line>
         {hasKit && <Line name="Your kit">{choice.uses.join(', ')}</Line>}
