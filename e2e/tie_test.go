@@ -66,7 +66,9 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	_, err := browser.Eval[any](p, `(document.querySelectorAll('.choice')[1].click(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Wait(`document.querySelector('.compare tbody tr')`))
-	assert.Regexp(t, `in favour of the (first|second)|As good as even`, eval[string](t, p, `document.querySelector('.compare h2').innerText`))
+	assert.Regexp(t, `in favour of the (first|second)|As good as even`, eval[string](t, p,
+		`document.querySelector('.compare h2').innerText`))
+	assert.True(t, eval[bool](t, p, `!!document.querySelector('.compare .place .ink-other')`), "both on one sheet")
 	noViolations(t, p, "compare")
 	require.NoError(t, p.Click("close"))
 	require.NoError(t, p.Wait(`!document.querySelector('.compare')`))

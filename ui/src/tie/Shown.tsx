@@ -3,7 +3,13 @@ import { Sketch } from './Sketch';
 
 /** The choice as it is fished: from the side on the spot's own section, and from above where that shows which way. */
 export function Shown({ choice, how }: { choice: Choice; how: string }) {
-  if (!choice.side) return <p className="how">{how}</p>;
+  if (!choice.side)
+    return (
+      <div className="shown">
+        <p className="how">{how}</p>
+        <p className="small shown-cast">{choice.card.cast}</p>
+      </div>
+    );
   return (
     <div className="shown">
       <Sketch className="place" drawing={choice.side} label={choice.side.says} />
