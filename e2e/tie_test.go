@@ -39,6 +39,13 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 	require.NoError(t, p.Wait(edge+` > `+ftoa(plain)), "birds raise the edge")
 	require.NoError(t, p.Click("birds"))
 	require.NoError(t, p.Wait(edge+` === `+ftoa(plain)))
+	require.NoError(t, p.Fill("Fish show at", "0.4"))
+	require.NoError(t, p.Wait(`document.querySelector('.seen > summary').innerText.includes('fish at 0.4 m')`))
+	require.NoError(t, p.Fill("Fish show at", ""))
+	require.NoError(t, p.Click("fish tailing"))
+	require.NoError(t, p.Wait(`document.querySelector('.shown').innerText.includes('To the fish')`), "the cast is to the fish")
+	require.NoError(t, p.Click("fish tailing"))
+	require.NoError(t, p.Wait(edge+` === `+ftoa(plain)))
 
 	// The kit of the demo's angler was asked first.
 	assert.Contains(t, eval[string](t, p, `document.querySelector('.card-lines').innerText`), "Your kit")

@@ -36,6 +36,10 @@ const (
 	Lane    Ink = "lane"    // the strip that is fished, from above
 )
 
+// Inks there are, those of rigs and knots first.
+var Inks = []Ink{Line, Leader, Behind, Metal, Body, Gap, Rule, Water, Dark, Bed, Growth, Surface, Level, White, Person, Fish, Flight, Run,
+	Other, Current, Lane}
+
 // Stroke is a path in the form SVG has it.
 type Stroke struct {
 	Ink  Ink

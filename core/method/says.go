@@ -134,7 +134,7 @@ func (c *Cast) drift(far string) string {
 
 // besides are what a lane runs beside.
 var besides = map[string]string{"surf beach": "the beach", "seawall": "the wall", "jetty": "the stones", "pier": "the pier",
-	"rocky shore": "the rock"}
+	"rocky shore": "the rock", "oyster bar": "the bar"}
 
 func (c *Cast) along(u quantity.Units, far string) string {
 	const longer = "it stays in the good strip many times longer."

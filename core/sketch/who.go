@@ -121,12 +121,14 @@ func (f *frame) fish(p *Presented) {
 		y = f.waterY + math.Min(14, (f.bedY(x)-f.waterY)/2)
 	}
 	y = math.Max(y, f.waterY+6)
-	toward := 34.0
+	// Clear of what is written beside the lure.
+	toward := 66.0
 	if p.Cast.ToM < p.Cast.AtM {
-		toward = -34
+		toward = -66
 	}
 	f.oneFish(x+toward, y, 1)
-	f.oneFish(x+toward*1.6, math.Min(y+5, f.bedY(x+toward*1.6)-4), 0.8)
+	second := x + toward*1.3
+	f.oneFish(second, math.Min(y+5, f.bedY(second)-4), 0.8)
 }
 
 // oneFish, its head to the left.

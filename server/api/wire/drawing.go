@@ -1,10 +1,26 @@
 package wire
 
-import "greypebble/core/drawing"
+import (
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/drawing"
+)
+
+// Ink says what a stroke is; the page colours it.
+type Ink string
+
+// Schema lists the inks.
+func (Ink) Schema(huma.Registry) *huma.Schema {
+	s := &huma.Schema{Type: huma.TypeString}
+	for _, ink := range drawing.Inks {
+		s.Enum = append(s.Enum, string(ink))
+	}
+	return s
+}
 
 // Stroke of a drawing.
 type Stroke struct {
-	Ink    string `json:"ink" doc:"what the stroke is: line, water, bed, person, run, …; the page colours it"`
+	Ink    Ink    `json:"ink"`
 	Path   string `json:"path" doc:"in the form SVG has it"`
 	Filled bool   `json:"filled"`
 }
@@ -31,7 +47,7 @@ type Drawing struct {
 func DrawingOf(d drawing.Drawing) Drawing {
 	out := Drawing{Width: d.Width, Height: d.Height, Says: d.Says, Strokes: []Stroke{}, Labels: []Label{}}
 	for _, s := range d.Strokes {
-		out.Strokes = append(out.Strokes, Stroke{string(s.Ink), s.Path, s.Filled})
+		out.Strokes = append(out.Strokes, Stroke{Ink(s.Ink), s.Path, s.Filled})
 	}
 	for _, l := range d.Labels {
 		out.Labels = append(out.Labels, Label(l))

@@ -4564,8 +4564,8 @@ export interface components {
         };
         Stroke: {
             filled: boolean;
-            /** @description what the stroke is: line, water, bed, person, run, …; the page colours it */
-            ink: string;
+            /** @enum {string} */
+            ink: "line" | "leader" | "behind" | "metal" | "body" | "gap" | "rule" | "water" | "dark" | "bed" | "growth" | "surface" | "level" | "white" | "person" | "fish" | "flight" | "run" | "other" | "current" | "lane";
             /** @description in the form SVG has it */
             path: string;
         };
