@@ -159,6 +159,9 @@ func (q *Question) weights(o *rankedOption) []float64 {
 	return out
 }
 
+// holds is how far a rule must apply to be said of an offering: less is neither the one nor the other.
+const holds = 0.4
+
 // forIt lists what of the offering holds here, strongest first.
 func (q *Question) forIt(o *rankedOption) []Plus {
 	taken := slices.Clone((&weighing{q: q}).weigh(&o.presentation, o.on))
@@ -166,8 +169,8 @@ func (q *Question) forIt(o *rankedOption) []Plus {
 	slices.SortStableFunc(taken, func(a, b playbook.Weighed) int { return cmp.Compare(worth(&b), worth(&a)) })
 	var out []Plus
 	for i := range taken {
-		if worth(&taken[i]) > tells {
-			r := &q.Book.Rules[taken[i].Rule]
+		r := &q.Book.Rules[taken[i].Rule]
+		if worth(&taken[i]) > tells && q.alone(o, r) > holds {
 			out = append(out, Plus{r.ID, q.Units.Fill(r.Says), math.Exp(worth(&taken[i]))})
 		}
 	}

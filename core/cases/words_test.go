@@ -89,11 +89,10 @@ func checkSaid(t *testing.T, c *advise.Choice, place string, night, high bool) {
 	for _, says := range plus {
 		low := strings.ToLower(says)
 		for word, there := range map[string]bool{
-			"teaser":  c.Card.RigID == "jig-and-teaser",
-			"trotted": c.Card.Style == "drift" && c.Card.RigID == "paternoster",
-			"trolled": c.Card.Style == "troll",
-			"under a float": strings.Contains(c.Card.RigID, "float") || c.Card.RigID == "weedless-hook" ||
-				c.Card.RigID == "surface-leader",
+			"teaser":          c.Card.RigID == "jig-and-teaser",
+			"trotted":         c.Card.Style == "drift" && c.Card.RigID == "paternoster",
+			"trolled":         c.Card.Style == "troll",
+			"under a float":   strings.Contains(c.Card.RigID, "float"),
 			"bolt rig":        c.Card.RigID == "helicopter",
 			"dragged":         c.Card.Style == "drag",
 			"surface lure":    c.Card.RigID == "surface-leader",

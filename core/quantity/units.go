@@ -127,6 +127,8 @@ func (u Units) ShowShort(m float64) string {
 		return trimmed(math.Round(m/foot*2)/2) + " ft"
 	case inches && m >= 0.15:
 		return plain(m/inch, 0) + " in"
+	case !inches && m >= 10:
+		return show(m, "m", "m", nil)
 	case !inches && m >= 1:
 		return trimmed(math.Round(m*10)/10) + " m"
 	}
