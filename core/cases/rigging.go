@@ -132,7 +132,8 @@ func rigging() []Case {
 				c := &a[0].Choices[0]
 				return all(want(c.DepthM >= 9 && c.DepthM <= 10, "%s at %.1f m", c.Sentence, c.DepthM),
 					want(c.Card.WeightKg < 0.4*ounce, "%s", c.Card.Weight),
-					want(strings.Contains(c.Retrieve, "turns up") && strings.Contains(c.Retrieve, "next level, 14"), "%s", c.Retrieve))
+					want(strings.Contains(c.Retrieve, "turns up") && strings.Contains(c.Retrieve, "next level, 14"), "%s", c.Retrieve),
+					want(strings.Contains(a[0].reasons(), "+ At the level they show at"), "%s", a[0].reasons()))
 			}},
 		{ID: "28", Situation: "Chinook, a pod on the sounder at 11 m; and nothing on it",
 			Expected: "Subtle lift and fall beside it; wait on the lane when nothing shows",

@@ -199,7 +199,9 @@ func (p *Presented) Over(f *Facts, scenario int) Facts {
 			out.Word[w] = p.Word[w]
 		}
 	}
-	out.Measure[LureDepth], out.Measure[Clearance] = p.Measure[LureDepth], p.Measure[Clearance]
+	for m := range ofLure {
+		out.Measure[m] = p.Measure[m]
+	}
 	out.Measure[LureLight] = p.Light[scenario]
 	return out
 }

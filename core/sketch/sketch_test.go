@@ -165,3 +165,27 @@ func TestTheDrawingIsToScale(t *testing.T) {
 	assert.Contains(t, inks, string(drawing.Other))
 	assert.Contains(t, inks, string(drawing.Level))
 }
+
+// No fish swims in the ground, wherever on the sheet it has room.
+func TestFishSwimInWater(t *testing.T) {
+	book, err := playbook.Builtin()
+	require.NoError(t, err)
+	for _, tg := range []int{0, 2, 5} {
+		for at := 22.0; at < 150; at += 7 {
+			m, section := moment(t, "surf beach", ground.OnFoot, true)
+			k := &ground.Mark{Name: "Mark", Kind: ground.Trough, DistanceM: at, ElevationM: section.Elevation(at), Bottom: "sand"}
+			rig, _ := book.Rig("popping-float")
+			f := method.Fished{Moment: m, Section: section, Mark: k, Rig: rig, Way: &rig.Ways[0], ReachM: 80}
+			p := Presented{Cast: f.Cast(), Target: &book.Targets[tg], Offering: book.Example(rig), Rig: rig, Way: &rig.Ways[0], Mark: k}
+			fr := newFrame(Asked{Moment: m, Section: section, WidthPx: 336, Units: quantity.Metric}, []Presented{p})
+			fr.fish(&p)
+			for _, s := range fr.Strokes {
+				n := numbers.FindAllString(s.Path, 2)
+				x, _ := strconv.ParseFloat(n[0], 64)
+				y, _ := strconv.ParseFloat(n[1], 64)
+				assert.True(t, y > fr.waterY && y < fr.bedY(x+11)+1, "at %.0f m: a head at %.0f, %.0f, the bed at %.0f", at, x, y,
+					fr.bedY(x+11))
+			}
+		}
+	}
+}

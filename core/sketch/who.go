@@ -113,22 +113,34 @@ func (f *frame) fish(p *Presented) {
 		}
 		return
 	}
-	y := f.bedY(x) - 8
-	switch p.Target.Columns[0] {
-	case "mid":
-		y = (f.waterY + f.bedY(x)) / 2
-	case "top":
-		y = f.waterY + math.Min(14, (f.bedY(x)-f.waterY)/2)
-	}
-	y = math.Max(y, f.waterY+6)
 	// Clear of what is written beside the lure.
 	toward := 66.0
 	if p.Cast.ToM < p.Cast.AtM {
 		toward = -66
 	}
-	f.oneFish(x+toward, y, 1)
-	second := x + toward*1.3
-	f.oneFish(second, math.Min(y+5, f.bedY(second)-4), 0.8)
+	if edge := x + toward*1.3; edge < 16 || edge > f.Width-18 {
+		toward = -toward
+	}
+	for _, k := range []struct{ x, scale float64 }{{x + toward, 1}, {x + toward*1.3, 0.8}} {
+		if f.bedY(k.x)-f.waterY > finRoom {
+			f.oneFish(k.x, f.layer(p, k.x), k.scale)
+		}
+	}
+}
+
+// finRoom is the least water a fish is drawn in, points.
+const finRoom = 12.0
+
+// layer at a place in which the target feeds.
+func (f *frame) layer(p *Presented, x float64) float64 {
+	bed := f.bedY(x)
+	switch p.Target.Columns[0] {
+	case "mid":
+		return (f.waterY + bed) / 2
+	case "top":
+		return f.waterY + math.Min(14, (bed-f.waterY)/2)
+	}
+	return math.Max(bed-8, f.waterY+6)
 }
 
 // oneFish, its head to the left.

@@ -15,7 +15,7 @@ export function Seen(props: {
   return (
     <details className="fold seen">
       <summary>
-        <span className="quiet">You see:</span> {told.length > 0 ? told.join(', ') : 'nothing yet'}
+        <span className="quiet">You see:</span> {told.length > 0 ? told.join(', ') : 'nothing'}
       </summary>
       <div role="group" aria-label="Seen on the water">
         {signs.map((s) => (
