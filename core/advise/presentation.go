@@ -26,8 +26,8 @@ type presentation struct {
 	owned    *kit.Item
 	// underFishM is how far it hangs below the level fish show at, above it negative; NaN where none show.
 	underFishM float64
-	// reachM is how far it can be thrown.
-	reachM float64
+	// reachM is how far it can be thrown, offM how far its mark lies from where the water begins.
+	reachM, offM float64
 	// at is the mark's place among the spot's; yardstick presentations are there only to be
 	// measured by.
 	at        int

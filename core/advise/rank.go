@@ -26,10 +26,15 @@ const even = 1e-9
 
 // tradeOrder tells equal presentations apart as the trade names them: the target's list of what
 // it eats and takes, the offering's list of rigs, the rig's ways, the slower pace.
-type tradeOrder struct{ offering, rig, way, pace int }
+type tradeOrder struct {
+	offering, rig, way, pace int
+	// offM is how far off the water is: the nearer comes first.
+	offM float64
+}
 
 func (o tradeOrder) compare(p tradeOrder) int {
-	return cmp.Or(cmp.Compare(o.offering, p.offering), cmp.Compare(o.rig, p.rig), cmp.Compare(o.way, p.way), cmp.Compare(o.pace, p.pace))
+	return cmp.Or(cmp.Compare(o.offering, p.offering), cmp.Compare(o.rig, p.rig), cmp.Compare(o.way, p.way), cmp.Compare(o.pace, p.pace),
+		cmp.Compare(o.offM, p.offM))
 }
 
 // better of two values, equal ones by the trade.
@@ -44,8 +49,16 @@ func (o *rankedOption) better(p *rankedOption, by func(*rankedOption) float64) i
 // order of the presentation by the trade.
 func (o *rankedOption) order() tradeOrder {
 	return tradeOrder{o.on.target.Order(o.offering.ID), o.offering.OrderOf(o.rig), slices.IndexFunc(o.rig.Ways,
-		func(w playbook.Way) bool { return w.Style == o.way.Style }), slices.Index(playbook.Paces, o.pace)}
+		func(w playbook.Way) bool { return w.Style == o.way.Style }), slices.Index(playbook.Paces, o.pace), o.offM}
 }
+
+// farther is what each metre of a throw costs of the edge, as its logarithm: a longer one is fished through
+// less often (the house's judgement).
+const farther = 0.002
+
+// byReach is the value less what the way out to it costs: of two waters that are all but alike the nearer is
+// fished.
+func byReach(o *rankedOption) float64 { return o.value - farther*o.offM }
 
 func byTaken(o *rankedOption) float64 { return o.taken }
 func byValue(o *rankedOption) float64 { return o.value }
@@ -79,7 +92,7 @@ func (q *Question) rank(m *spot.Moment) (ranking, error) {
 		if o.yardstick {
 			continue
 		}
-		if b := best[o.key()]; b == nil || o.better(b, byValue) < 0 {
+		if b := best[o.key()]; b == nil || o.better(b, byReach) < 0 {
 			best[o.key()] = o
 		}
 	}

@@ -137,6 +137,8 @@ const (
 
 // thrown says how far a presentation flies, and why it cannot be brought to its mark.
 func (o *options) thrown(p *presentation) (why string) {
+	s := &o.stands[p.at]
+	p.offM = math.Abs(p.mark.DistanceM - s.WaterM)
 	kg := p.weightKg
 	switch {
 	case p.rig.Head:
@@ -149,15 +151,14 @@ func (o *options) thrown(p *presentation) (why string) {
 	if p.rig.FloatM > 0 {
 		kg += floatKg
 	}
-	if p.rig.Trolled() || o.stands[p.at].Over && (p.rig.Vertical || p.rig.Lead == "hangs") {
+	if p.rig.Trolled() || s.Over && (p.rig.Vertical || p.rig.Lead == "hangs") {
 		return ""
 	}
 	if most := o.q.Kit.HeaviestCast(); most > 0 && kg > most*castOver {
 		return fmt.Sprintf("%s is more than your rods cast", o.q.Units.ShowWeight(kg))
 	}
 	p.reachM = tackle.Reach(kg, o.headwind, p.offering.Soft())
-	s := &o.stands[p.at]
-	if off := math.Abs(p.mark.DistanceM-s.WaterM) - tackle.ZoneHalf; off > p.reachM && !s.Over {
+	if off := p.offM - tackle.ZoneHalf; off > p.reachM && !s.Over {
 		return fmt.Sprintf("it lies %s out; this flies about %s", o.q.Units.ShowDistance(off), o.q.Units.ShowDistance(p.reachM))
 	}
 	return ""

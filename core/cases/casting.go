@@ -38,6 +38,9 @@ const (
 func casting() []Case {
 	beach := Shore{Place: "surf beach", Time: On(5, 15, 9), Elapsed: 0.15, Seen: seen{water: 21, clear: 1.2, wind: 3, swell: 0.5,
 		period: 8}, Marks: []Mark{{"Near trough", ground.Trough, "sand", 1.1, 10}, {"Far trough", ground.Trough, "sand", 2.5, 150}}}
+	both := with(beach, func(s *Shore) {
+		s.Marks = []Mark{{"Far trough", ground.Trough, "sand", 1.2, 45}, {"Near trough", ground.Trough, "sand", 1.1, 10}}
+	})
 	surf := func(signs ...string) Shore {
 		return Shore{Place: "surf beach", Time: On(7, 15, 9), Ebb: true, Elapsed: 0.85, Signs: signs, Seen: seen{water: 18, clear: 1.5,
 			wind: 3, swell: 0.5, period: 9}, Marks: []Mark{{"Trough", ground.Trough, "sand", 1.2, 15}, {"Slope", ground.Slope, "sand",
@@ -59,8 +62,11 @@ func casting() []Case {
 	return []Case{
 		{ID: "17", Situation: "Pompano, beach, first of the flood, troughs at 10 and 150 m from the waterline",
 			Expected: "The near one, a flick of the wrist; sand crab or scent strip on a two-hook rig; no throw the tackle can't make",
-			Asked:    []Asked{{"May", beach, []string{"florida-pompano"}, most}},
+			Asked:    []Asked{{"May", beach, []string{"florida-pompano"}, most}, {"both in reach", both, []string{"florida-pompano"}, most}},
 			Holds: func(a Answers) error {
+				if near := a[1].Choices[0].Card; near.Mark != "Near trough" {
+					return want(false, "both in reach, and the %s first", near.Mark)
+				}
 				c := &a[0].Choices[0]
 				return all(want(offering("sand-crab-strip", "scent-strip")(c) && onRig("double-dropper")(c), "%s", c.Sentence),
 					want(strings.Contains(c.Card.Cast, "flick of the wrist"), "%s", c.Card.Cast),
