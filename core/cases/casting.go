@@ -62,7 +62,8 @@ func casting() []Case {
 	return []Case{
 		{ID: "17", Situation: "Pompano, beach, first of the flood, troughs at 10 and 150 m from the waterline",
 			Expected: "The near one, a flick of the wrist; sand crab or scent strip on a two-hook rig; no throw the tackle can't make",
-			Asked:    []Asked{{"May", beach, []string{"florida-pompano"}, most}, {"both in reach", both, []string{"florida-pompano"}, most}},
+			Asked: []Asked{{"May", beach, []string{"florida-pompano"}, most}, {"both in reach", both, []string{"florida-pompano"},
+				most}},
 			Holds: func(a Answers) error {
 				if near := a[1].Choices[0].Card; near.Mark != "Near trough" {
 					return want(false, "both in reach, and the %s first", near.Mark)
