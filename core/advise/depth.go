@@ -38,20 +38,9 @@ func held(m *spot.Moment, depthM float64) (at float64, shown bool) {
 	return 0, false
 }
 
-// anyDepth says that a rig is fished at whatever depth one chooses.
-func anyDepth(r *playbook.Rig) bool {
-	switch {
-	case r.FloatM > 0:
-		return r.Slides()
-	case r.Vertical:
-		return true
-	}
-	return r.Column == "mid" && r.Lead != ""
-}
-
 // fished is how deep the offering is, metres; why it cannot be.
 func (o *options) fished(p *presentation, depthM float64) (float64, string) {
-	if at, shown := held(o.m, depthM); shown && anyDepth(p.rig) && (!p.rig.Vertical || o.stands[p.at].Over) {
+	if at, shown := held(o.m, depthM); shown && p.rig.AnyDepth && (!p.rig.Vertical || o.stands[p.at].Over) {
 		return at, ""
 	}
 	rated := p.offering.RatedM
@@ -91,9 +80,9 @@ func underFish(m *spot.Moment, atM float64) float64 {
 	return nearest
 }
 
-// jigged is the depth a line is to hang straight to.
-func (o *options) jigged(depthM float64) float64 {
-	if at, shown := held(o.m, depthM); shown {
+// jigged is the depth to which a rig's line is to hang straight.
+func (o *options) jigged(rig *playbook.Rig, depthM float64) float64 {
+	if at, shown := held(o.m, depthM); shown && rig.AnyDepth {
 		return at
 	}
 	return depthM

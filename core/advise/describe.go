@@ -196,7 +196,7 @@ func pauseWorking(q *Question, pause string, tempC float64) Working {
 func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
 	depth := r.mark.Depth(m.LevelM)
 	at, shown := held(m, depth)
-	if !shown || at != r.depthM {
+	if !shown || !r.rig.AnyDepth || at != r.depthM {
 		if r.rig.Lead == "hangs" && r.rig.Column == "mid" {
 			return "Half-way down first, at " + q.Units.ShowDepth(r.depthM) + ".", Working{"Depth to fish", q.Units.ShowDepth(r.depthM),
 				fmt.Sprintf("half of %s; then lower until it is taken", q.Units.ShowDepth(depth)), ""}
@@ -315,7 +315,7 @@ func preposition(m *ground.Mark) string {
 
 // cast of a presentation at a moment.
 func (r *rankedOption) cast(q *Question, m *spot.Moment) method.Cast {
-	section, _ := ground.NewSection(m.Spot.Section) // too few points are no section
-	f := method.Fished{Moment: m, Section: section, Mark: r.mark, Rig: r.rig, Way: r.way, ReachM: r.reachM, Strikes: q.Target.Strikes}
+	f := method.Fished{Moment: m, Section: sectionOf(m.Spot), Mark: r.mark, Rig: r.rig, Way: r.way, ReachM: r.reachM,
+		Strikes: q.Target.Strikes}
 	return f.Cast()
 }

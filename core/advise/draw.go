@@ -4,12 +4,18 @@ import (
 	"greypebble/core/drawing"
 	"greypebble/core/ground"
 	"greypebble/core/sketch"
+	"greypebble/core/spot"
 )
+
+// sectionOf a spot; nil where too few points were drawn to be one.
+func sectionOf(s *spot.Spot) *ground.Section {
+	section, _ := ground.NewSection(s.Section)
+	return section
+}
 
 // drawing of the choice's moment on a sheet of a width.
 func (c *Choice) drawing(widthPx float64) sketch.Asked {
-	section, _ := ground.NewSection(c.moment.Spot.Section) // too few points are no section
-	return sketch.Asked{Moment: c.moment, Section: section, WidthPx: widthPx, Units: c.units}
+	return sketch.Asked{Moment: c.moment, Section: sectionOf(c.moment.Spot), WidthPx: widthPx, Units: c.units}
 }
 
 // DrawBoth of two choices on one sheet, as wide as that; where they are of two moments, the water of the

@@ -54,19 +54,19 @@ type options struct {
 	out    []presentation
 	// works and why keep what became of each offering.
 	works map[string]bool
-	why   map[string]reason
+	why   map[string]whyNot
 }
 
 // optionsAt a moment: none yet. A run counts the same either way.
 func optionsAt(q *Question, m *spot.Moment) options {
-	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]reason{}}
+	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]whyNot{}}
 	run, _ := m.Current()
 	o.current, o.moving = math.Abs(run), method.Moving(m)
 	if faces := m.Spot.FacesDeg; faces != nil {
 		off := (m.Believed[conditions.WindFrom].Value - *faces) * math.Pi / 180
 		o.headwind = m.Believed[conditions.WindSpeed].Value * math.Cos(off)
 	}
-	o.section, _ = ground.NewSection(m.Spot.Section) // too few points are no section
+	o.section = sectionOf(m.Spot)
 	o.stands = make([]method.Stand, len(m.Spot.Marks))
 	for i := range m.Spot.Marks {
 		o.stands[i] = method.StandAt(m, o.section, &m.Spot.Marks[i])
@@ -102,7 +102,7 @@ func (o *options) offer(f *playbook.Offering, at int, depth float64) {
 	mark := &o.m.Spot.Marks[at]
 	for _, rig := range f.On() {
 		if k := o.misfit(rig, at, depth); k != fits {
-			o.fails(f, reason{depthM: depth, near: k != otherPlace && k != noBoat}, func() string { return k.says(o, rig, mark, depth) })
+			o.fails(f, whyNot{depthM: depth, near: k != otherPlace && k != noBoat}, func() string { return k.says(o, rig, mark, depth) })
 			continue
 		}
 		owned := o.q.Kit.Offered(f.ID)
@@ -113,15 +113,15 @@ func (o *options) offer(f *playbook.Offering, at int, depth float64) {
 	}
 }
 
-// reason why an offering does not work, and on how much water; near says that it all but does.
-type reason struct {
+// whyNot says why an offering does not work, and on how much water; near says that it all but does.
+type whyNot struct {
 	says   string
 	depthM float64
 	near   bool
 }
 
 // fails keeps why an offering does not work: what comes nearest to working says most.
-func (o *options) fails(f *playbook.Offering, r reason, says func() string) {
+func (o *options) fails(f *playbook.Offering, r whyNot, says func() string) {
 	old := o.why[f.ID]
 	if old.says == "" || r.near && !old.near || r.near == old.near && r.depthM > old.depthM {
 		r.says = says()
@@ -144,7 +144,7 @@ func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig
 	p.underFishM = underFish(o.m, p.depthM)
 	if why != "" {
 		if !yardstick {
-			o.fails(f, reason{depthM: depth, near: true}, func() string { return why })
+			o.fails(f, whyNot{depthM: depth, near: true}, func() string { return why })
 		}
 		return
 	}

@@ -76,7 +76,7 @@ func (o *options) head(p *presentation, depth float64) (kg float64, why string) 
 
 // jig straight down: what keeps the line upright at the depth it is fished.
 func (o *options) jig(p *presentation, depth float64) (kg float64, why string) {
-	need, err := tackle.VerticalJig(o.jigged(depth), o.current, thinBraid, offUpright)
+	need, err := tackle.VerticalJig(o.jigged(p.rig, depth), o.current, thinBraid, offUpright)
 	if err != nil {
 		return 0, "no weight keeps the line upright here"
 	}

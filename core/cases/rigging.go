@@ -95,7 +95,8 @@ func rigging() []Case {
 				return all(want(style(c) == "paternoster/drift", "%s", c.Sentence),
 					want(strings.Contains(c.Card.Cast, "Down-tide"), "%s", c.Card.Cast),
 					want(style(slack) != "paternoster/drift", "at slack: %s", slack.Sentence),
-					want(small && c.Card.LeaderN < 16*pound, "%s, %s", c.Card.Hook, c.Card.Leader))
+					want(small && c.Card.LeaderN < 16*pound, "%s, %s", c.Card.Hook, c.Card.Leader),
+					want(strings.Contains(c.Card.Groundbait, "up-tide"), "no groundbait: %q", c.Card.Groundbait))
 			}},
 		{ID: "25", Situation: "White perch in a river bend at 11 °C in March",
 			Expected: "Two 1/32 oz heads with a split-tail grub tipped with grass shrimp; a leader of a few pounds",
@@ -142,6 +143,15 @@ func rigging() []Case {
 				c := &a[0].Choices[0]
 				return all(want(c.Card.Style == "lift" && c.DepthM > 10 && c.DepthM <= 11, "%s, %s, at %.1f m", c.Sentence, c.Card.Style,
 					c.DepthM), want(strings.Contains(a[1].reasons(), "wait for them"), "%s", a[1].reasons()))
+			}},
+		{ID: "27a", Situation: "Black sea bass marked at 3 m over 14 m of rough ground",
+			Expected: "What has its lead on the bottom, or taps it, stays there; no turns up are told of it",
+			Asked:    []Asked{{"3 m", with(rough, func(s *Shore) { s.Levels = []float64{3} }), []string{"black-sea-bass"}, most}},
+			Holds: func(a Answers) error {
+				return a[0].everyone(func(c *advise.Choice) bool {
+					return !onRig("high-low", "spoon-hover", "fish-finder")(c) || c.DepthM > 13.9 && !strings.Contains(c.Retrieve,
+						"turns up")
+				}, "a bottom rig in mid-water")
 			}},
 		{ID: "29", Situation: "Big seatrout at 9 °C in 2 m; and in autumn at 19 °C at dawn",
 			Expected: "Small, slow, long pauses, to 10 s; at dawn a surface plug or a large profile, a missed strike answered at once " +

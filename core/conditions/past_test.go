@@ -52,3 +52,31 @@ func TestAnyThreeReadingsAreEvenlyMixed(t *testing.T) {
 		assert.Equal(t, want, v.WaterTempC)
 	}
 }
+
+// A mean counts each day once, and is none where too few days were told.
+func TestTheMeanOfDays(t *testing.T) {
+	now := time.Date(2026, 3, 1, 12, 0, 0, 0, time.UTC)
+	var list []Reading
+	for d := range 10 {
+		for h := range 1 + 20*(d%2) { // some days are told by the hour, some once
+			list = append(list, Reading{Kind: Cloud, Value: float64(d % 2), Time: now.Add(-time.Duration(d)*24*time.Hour -
+				time.Duration(h)*time.Minute), Origin: Observed})
+		}
+	}
+	mean, known := Sorted(list).Mean(Cloud, now, 14*24*time.Hour, 7)
+	assert.True(t, known)
+	assert.InDelta(t, 0.5, mean, 1e-9)
+	_, known = Sorted(list[:3]).Mean(Cloud, now, 14*24*time.Hour, 7)
+	assert.False(t, known)
+}
+
+// Levels are those seen and still fresh, the newest first, each once; what is foretold shows no fish.
+func TestLevelsFishShowAt(t *testing.T) {
+	now := time.Date(2026, 3, 1, 12, 0, 0, 0, time.UTC)
+	at := func(m float64, ago time.Duration, o Origin) Reading {
+		return Reading{Kind: FishDepth, Value: m, Time: now.Add(-ago), Origin: o}
+	}
+	r := Sorted([]Reading{at(14, 10*time.Minute, Observed), at(10, 0, Observed), at(12, 0, Observed), at(10, 5*time.Minute, Observed),
+		at(5, time.Hour, Observed), at(7, 0, Forecast), at(8, -time.Minute, Observed)})
+	assert.Equal(t, []float64{10, 12, 14}, r.Levels(FishDepth, now))
+}

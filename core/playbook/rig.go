@@ -24,6 +24,8 @@ type Rig struct {
 	// Head says that a jig head or hook weight is chosen by depth; Vertical, that it
 	// hangs under the rod and its weight is chosen by depth and current.
 	Head, Vertical bool
+	// AnyDepth: it is fished at whatever depth one chooses, and so at that of fish that show.
+	AnyDepth bool
 	// HeadKg is the head's weight where it is always the same, zero otherwise.
 	HeadKg float64
 	// FloatM is how deep below a float it hangs, zero without one.
@@ -88,22 +90,18 @@ func (r *Rig) Trolled() bool {
 	return !slices.ContainsFunc(r.Ways, func(w Way) bool { return w.Style != "troll" })
 }
 
-// Slides says that its float slides on the line up to a stop knot, which is set for any depth.
-func (r *Rig) Slides() bool {
-	return slices.ContainsFunc(r.Pieces, func(p Piece) bool { return p.Kind == "float" && p.Slides })
-}
-
 // UsedAt says whether the rig is used at a kind of place.
 func (r *Rig) UsedAt(place string) bool {
 	return len(r.places) == 0 || slices.Contains(r.places, place)
 }
 
 func (b *Book) readRig(n node) error {
-	r := n.reader("id", "name", "short", "column", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight", "vertical",
+	r := n.reader("id", "name", "short", "column", "any_depth", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight",
+		"vertical",
 		"float", "places", "hook", "size", "leader", "leader_breaks", "leader_of", "point", "sinker", "lead", "heaviest", "ways", "bite",
 		"refused", "tip", "parts")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
-		SnagSafe: r.flag("snag_safe"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
+		SnagSafe: r.flag("snag_safe"), AnyDepth: r.flag("any_depth"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
 		Head: r.flag("head"), HeadKg: r.quantity("head_weight", quantity.Mass, false), Vertical: r.flag("vertical"),
 		FloatM: r.quantity("float", quantity.Length, false),
