@@ -30,17 +30,25 @@ ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES)
 	cd ui && npx vite build --logLevel warn
 	@touch ui/dist/.gitkeep
 
-ui: ui/dist/index.html
+# Published tide stations, made from a package of them; the program carries the file.
+KNOWN := server/known/data/stations.json.gz
+$(KNOWN): ui/node_modules/.stamp ui/scripts/stations.mjs
+	@cd ui && node scripts/stations.mjs ../$@
+
+ui: ui/dist/index.html $(KNOWN)
 
 api: ui/node_modules/.stamp ## the API document and the types made from it
 	@mkdir -p bin
 	go run ./cmd/greypebble openapi > bin/openapi.yaml && mv bin/openapi.yaml ui/openapi.yaml
+	go run ./cmd/greypebble units > bin/units.json && mv bin/units.json ui/src/format/units.json
 	cd ui && npx openapi-typescript openapi.yaml -o src/api/schema.d.ts
 
 check-api: ui/node_modules/.stamp ## fail when they are stale
 	@mkdir -p bin
 	@go run ./cmd/greypebble openapi > bin/openapi.yaml
 	@cmp -s bin/openapi.yaml ui/openapi.yaml || { echo "ui/openapi.yaml is stale: run make api"; exit 1; }
+	@go run ./cmd/greypebble units > bin/units.json
+	@cmp -s bin/units.json ui/src/format/units.json || { echo "ui/src/format/units.json is stale: run make api"; exit 1; }
 	@cd ui && npx openapi-typescript openapi.yaml -o ../bin/schema.d.ts >/dev/null
 	@cmp -s bin/schema.d.ts ui/src/api/schema.d.ts || { echo "ui/src/api/schema.d.ts is stale: run make api"; exit 1; }
 
@@ -54,7 +62,7 @@ lint: check-api ui ## formats, vet, linters, types and the interface's own tests
 	cd ui && npx vitest run --reporter=dot
 
 # What needs neither a browser nor a package of the system's: for every save.
-unit: ui/node_modules/.stamp ## the core, the formats and the interface, without browser or database
+unit: ui/node_modules/.stamp $(KNOWN) ## the core, the formats and the interface, without browser or database
 	@mkdir -p ui/dist
 	go test $$(go list ./core/... ./interchange/... . ./server/api/web ./server/api/wire ./server/feed/sim ./demo)
 	cd ui && npx tsc --noEmit && npx vitest run --reporter=dot
@@ -72,12 +80,12 @@ e2e: ui ## the interface driven in Chromium
 	@scripts/setup.sh mariadb chromium
 	go test -count=1 ./e2e
 
-dev: ui/node_modules/.stamp ## live reload of the interface on port 5173, the server behind it on $(PORT)
+dev: ui/node_modules/.stamp $(KNOWN) ## live reload of the interface on port 5173, the server behind it on $(PORT)
 	@scripts/setup.sh mariadb
 	@mkdir -p ui/dist && go build -o $(BIN) ./cmd/greypebble
 	@trap 'kill 0' EXIT; $(BIN) demo --port $(PORT) --data $(DATA) & cd ui && GREYPEBBLE_API=http://127.0.0.1:$(PORT) npx vite
 
-bench: ui/node_modules/.stamp ## one figure a line: name value unit
+bench: ui/node_modules/.stamp $(KNOWN) ## one figure a line: name value unit
 	@scripts/setup.sh mariadb
 	@go run ./bench
 
@@ -103,4 +111,4 @@ fmt: ui/node_modules/.stamp ## formats Go and the interface
 	cd ui && npx prettier --write --log-level warn src
 
 clean: ## leaves no build behind
-	rm -rf bin ui/dist/* ui/node_modules
+	rm -rf bin ui/dist/* ui/node_modules $(KNOWN)

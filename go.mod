@@ -5,7 +5,6 @@ go 1.26.8
 require (
 	github.com/alecthomas/kong v1.17.0
 	github.com/alexedwards/argon2id v1.0.0
-	github.com/alexedwards/scs/mysqlstore v0.0.0-20250417082927-ab20b3feb5e9
 	github.com/alexedwards/scs/v2 v2.9.0
 	github.com/arran4/golang-ical v0.3.4
 	github.com/chromedp/cdproto v0.159.0
@@ -22,6 +21,8 @@ require (
 	github.com/tsenart/vegeta/v12 v12.13.0
 	github.com/twpayne/go-kml/v3 v3.2.1
 	go.yaml.in/yaml/v3 v3.0.6
+	golang.org/x/sync v0.24.0
+	golang.org/x/term v0.48.0
 	golang.org/x/text v0.43.0
 	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
@@ -41,8 +42,7 @@ require (
 	go.uber.org/multierr v1.11.0 // indirect
 	golang.org/x/crypto v0.58.0 // indirect
 	golang.org/x/net v0.61.0 // indirect
-	golang.org/x/sync v0.24.0 // indirect
-	golang.org/x/sys v0.49.0 // indirect
+	golang.org/x/sys v0.50.0 // indirect
 )
 
 ignore ./ui/node_modules

@@ -54,6 +54,16 @@ type angler struct {
 	// like another angler of the scenario, salt making their ids their own.
 	like string
 	salt func(uuid.UUID) uuid.UUID
+	// as is somebody who has an account already.
+	as uuid.UUID
+}
+
+// id of the angler.
+func (a angler) id() uuid.UUID {
+	if a.as != uuid.Nil {
+		return a.as
+	}
+	return id(a.name)
 }
 
 func station(owner string) store.Station {

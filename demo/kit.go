@@ -38,7 +38,7 @@ func (a angler) outfit(ctx context.Context, s *store.Store, book *playbook.Book)
 		list = append(list, i)
 	}
 	for _, i := range list {
-		if _, err := s.PutKitItem(ctx, id(a.name), id(a.name+" owns "+i.Name), i, 0); err != nil {
+		if _, err := s.PutKitItem(ctx, a.id(), id(a.name+" owns "+i.Name), i, 0); err != nil {
 			return err
 		}
 	}

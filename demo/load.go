@@ -105,7 +105,7 @@ func (a angler) own(name string) uuid.UUID {
 // forecast puts a made-up one into the angler's waters.
 func (a angler) forecast(ctx context.Context, s *store.Store, now time.Time) error {
 	for _, w := range a.waters {
-		if err := s.ReplaceForecast(ctx, id(a.name), w.ID, forecast(now)); err != nil {
+		if err := s.ReplaceForecast(ctx, a.id(), w.ID, forecast(now)); err != nil {
 			return fmt.Errorf("demo: forecast of %s: %w", w.Name, err)
 		}
 	}
@@ -120,39 +120,70 @@ func (a angler) load(ctx context.Context, s *store.Store, book *playbook.Book) e
 	if err != nil {
 		return err
 	}
-	if err := s.AddAngler(ctx, store.Angler{ID: id(a.name), Name: a.name, PasswordHash: hash}); err != nil {
+	if err := s.AddAngler(ctx, store.Angler{ID: a.id(), Name: a.name, PasswordHash: hash}); err != nil {
 		return err
 	}
-	if _, err := s.PutStation(ctx, id(a.name), a.station); err != nil {
+	// They have said how they speak of measures: nobody is asked on their first day.
+	if err := s.SetSettings(ctx, a.id(), []byte(`{"chosen": true, "week": "monday"}`)); err != nil {
+		return err
+	}
+	if err := a.lay(ctx, s); err != nil {
+		return err
+	}
+	if a.name == "wren" || a.like == "wren" { // the other shows what there is without a kit
+		if err := a.outfit(ctx, s, book); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// Coast copies the invented coast, with its log, into the account of somebody who has one,
+// marked so that it can be taken away in one go.
+func Coast(ctx context.Context, s *store.Store, book *playbook.Book, somebody uuid.UUID, now time.Time) error {
+	a := wren().renamed(somebody.String())
+	a.as = somebody
+	return s.Whole(ctx, func(s *store.Store) error {
+		if err := a.lay(ctx, s); err != nil {
+			return fmt.Errorf("demo: the coast: %w", err)
+		}
+		if err := a.fish(ctx, s, book); err != nil {
+			return fmt.Errorf("demo: the log: %w", err)
+		}
+		if err := a.forecast(ctx, s, now); err != nil {
+			return err
+		}
+		return s.MarkInvented(ctx, somebody, a.station.ID)
+	})
+}
+
+// lay the angler's waters and spots out.
+func (a angler) lay(ctx context.Context, s *store.Store) error {
+	if _, err := s.PutStation(ctx, a.id(), a.station); err != nil {
 		return err
 	}
 	for _, w := range a.waters {
-		if _, err := s.PutWater(ctx, id(a.name), w); err != nil {
+		if _, err := s.PutWater(ctx, a.id(), w); err != nil {
 			return err
 		}
 	}
 	shores := coastline()
 	for _, w := range a.waters {
-		if err := s.PutOutline(ctx, id(a.name), w.ID, shores); err != nil {
+		if err := s.PutOutline(ctx, a.id(), w.ID, shores); err != nil {
 			return err
 		}
-		if err := s.PutGrid(ctx, id(a.name), w.ID, store.Grid{Grid: terrain(), Source: "depths of the whole coast, " +
+		if err := s.PutGrid(ctx, a.id(), w.ID, store.Grid{Grid: terrain(), Source: "depths of the whole coast, " +
 			invented}); err != nil {
 			return err
 		}
 		for _, z := range zones(w.Name) {
-			if _, err := s.PutZone(ctx, id(a.name), w.ID, a.own("zone "+z.Name), z, 0); err != nil {
+			if _, err := s.PutZone(ctx, a.id(), w.ID, a.own("zone "+z.Name), z, 0); err != nil {
 				return err
 			}
 		}
 	}
 	for _, sp := range a.spots {
-		if _, err := s.PutSpot(ctx, id(a.name), sp); err != nil {
-			return err
-		}
-	}
-	if a.name == "wren" || a.like == "wren" { // the other shows what there is without a kit
-		if err := a.outfit(ctx, s, book); err != nil {
+		if _, err := s.PutSpot(ctx, a.id(), sp); err != nil {
 			return err
 		}
 	}

@@ -34,7 +34,7 @@ var targetsAt = map[string][]string{
 // number whose rate follows the playbook, with luck of its own for each day.
 func (a angler) fish(ctx context.Context, s *store.Store, book *playbook.Book) error {
 	r := rand.New(rand.NewPCG(seed, uint64(len(a.name)*1000+len(a.spots)))) //nolint:gosec // made-up catches
-	all, err := s.Spots(ctx, id(a.name))
+	all, err := s.Spots(ctx, a.id())
 	if err != nil {
 		return err
 	}
@@ -99,7 +99,7 @@ func (f *fisher) spell(ctx context.Context, at int, start time.Time, length time
 			CatchEntry: store.CatchEntry{Target: target.ID, LengthM: &length, Kept: f.random.IntN(5) == 0,
 				CaughtAt: start.Add(time.Duration(f.random.Int64N(int64(row.EndedAt.Sub(start))))).Truncate(time.Minute)}})
 	}
-	_, _, err = f.store.PutSpell(ctx, id(f.name), row)
+	_, _, err = f.store.PutSpell(ctx, f.id(), row)
 	return err
 }
 

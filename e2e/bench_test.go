@@ -20,9 +20,9 @@ func TestTheBench(t *testing.T) {
 	require.NoError(t, p.Wait(result+`.includes('turns up')`))
 
 	// 40 ft to 30 ft at 2 ft a turn is 5 turns (common practice).
-	require.NoError(t, p.Fill("One turn brings in", "0.6096"))
-	require.NoError(t, p.Fill("From", "12.192"))
-	require.NoError(t, p.Fill("to", "9.144"))
+	require.NoError(t, p.Fill("One turn brings in", "2 ft"))
+	require.NoError(t, p.Fill("From, deep", "40 ft"))
+	require.NoError(t, p.Fill("to, deep", "30 ft"))
 	require.NoError(t, p.Wait(result+`.startsWith('5.0 turns up')`))
 	noViolations(t, p, "bench")
 	require.NoError(t, p.Click("Caught with this"))
@@ -70,7 +70,7 @@ func TestTheBenchOnAPhone(t *testing.T) {
 // A rule switched off leaves the advice, and comes back when it is believed again.
 func TestARuleIsNotBelieved(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "book/rules")
 	require.NoError(t, p.WaitText("The playbook"))
 	row := `document.querySelector('[data-rule=moving-water]')`
 	require.NoError(t, p.Wait(row))
@@ -80,7 +80,7 @@ func TestARuleIsNotBelieved(t *testing.T) {
 	require.NoError(t, p.Click("I believe it"))
 	require.NoError(t, p.Wait(row+`.querySelector('.mine')?.innerText === 'off'`))
 	noViolations(t, p, "playbook")
-	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Go("/set-up/book/rules"))
 	require.NoError(t, p.Wait(row+`?.querySelector('.mine')?.innerText === 'off'`), "it is kept")
 	_, err = browser.Eval[any](p, `(`+row+`.querySelector('details').open = true, 1)`)
 	require.NoError(t, err)

@@ -71,8 +71,7 @@ func TestRibbonIsLegible(t *testing.T) {
 // is compared with its reference; a lag is learned from noted waters.
 func TestTidesOfOnesOwn(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
-	require.NoError(t, p.WaitText("Tern Head"))
+	setUp(t, p, "waters/gauge")
 
 	h, err := tide.NewHarmonics(demo.Constituents(), 0.95)
 	require.NoError(t, err)
@@ -85,6 +84,8 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.WaitText(fmt.Sprintf("%d high and low waters", len(list))))
 	assert.Regexp(t, `M2\s+0\.5[45]\d`, eval[string](t, p, `document.querySelector('.analysis').innerText`))
 
+	setUp(t, p, "waters/stations")
+	require.NoError(t, p.WaitText("Tern Head"))
 	require.NoError(t, p.Click("Add a secondary place"))
 	require.NoError(t, p.Fill("Name of the place", "Creek head"))
 	require.NoError(t, p.Fill("Where its figures come from", "by eye"))
@@ -99,6 +100,7 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.WaitText("has high water 40 min later (± 0) and low water 65 min later"))
 	noViolations(t, p, "set-up with a comparison")
 
+	setUp(t, p, "waters/spot-tide")
 	// Two low waters noted where the ribbon stands learn a lag.
 	require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 	require.NoError(t, p.Type("<"))
@@ -124,20 +126,20 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.ant-message-notice').length === 0`))
 	require.NoError(t, p.Click("Use these"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.ant-message-notice').length > 0`))
-	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Go("/set-up/waters/spot-tide"))
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.offsets input')].map((e) => e.value).join(' ') === '`+strings.Join(own,
 		" ")+`'`))
 }
 
 func TestALogIsLookedAtBeforeItIsKept(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "waters/readings")
 	require.NoError(t, p.WaitText("Logs of instruments"))
 	handFile(t, p, "Choose a log", "sill.csv", "time,water_temp_c\n2026-11-20T06:00Z,-400\n")
 	require.NoError(t, p.WaitText("sill.csv: line 2, column water_temp_c"))
 	handFile(t, p, "Choose a log", "sill.csv", "time,water_temp_c\n2026-11-19T06:00Z,12.5\n2026-11-19T07:00Z,12.7\n")
 	require.NoError(t, p.WaitText("Nothing is stored yet"))
-	require.NoError(t, p.WaitText("2 of water temperature, 12.5 to 12.7 °C"))
+	require.NoError(t, p.WaitText("2 of water temperature, 12.5 °C to 12.7 °C"))
 	require.NoError(t, p.Click("Keep these readings"))
 	require.NoError(t, p.WaitText("2 readings are kept for Fallow Creek"))
 }

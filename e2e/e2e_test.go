@@ -62,6 +62,20 @@ func signedIn(t *testing.T, like string, size browser.Size) *browser.Page {
 	return p
 }
 
+// setUp goes to a page of Set-up by its list.
+func setUp(t *testing.T, p *browser.Page, room string) {
+	t.Helper()
+	if !eval[bool](t, p, `location.pathname.startsWith('/set-up')`) {
+		require.NoError(t, p.Click("Set-up"))
+		require.NoError(t, p.Wait(`location.pathname === '/set-up/you'`))
+	}
+	link := `document.querySelector('.setup-list a[href="/set-up/` + room + `"]')`
+	require.NoError(t, p.Wait(`document.querySelector('.setup-list [aria-current=page]')`))
+	_, err := browser.Eval[any](p, `(`+link+`.click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(link+`.getAttribute('aria-current') === 'page'`))
+}
+
 // address of a spot of the angler's in the API.
 func address(p *browser.Page, spot string) string {
 	return "/api/v1/spots/" + demo.IDOf(p.Angler, spot).String()
@@ -288,7 +302,7 @@ func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
 	text := func() string { return eval[string](t, p, `document.body.innerText`) }
 	for _, path := range []string{"/water", "/tie-on", "/back"} {
 		require.NoError(t, p.Go(path))
-		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg, [data-spell]')`))
 		require.NoError(t, p.Still())
 		assert.Contains(t, text(), "Candle Bar", path)
 		for _, theirs := range []string{"Kettle Bar", "Long Strand", "Cutwater Pier", "Sedge Sound"} {
@@ -301,8 +315,8 @@ func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
 		status := eval[int](t, p, `fetch('/api/v1/spots/`+demo.IDOf(other, "Kettle Bar").String()+path+`').then((r) => r.status)`)
 		assert.Equal(t, 404, status, path)
 	}
-	require.NoError(t, p.Click("Set-up"))
-	require.NoError(t, p.WaitText("Signed in as "+p.Angler))
+	setUp(t, p, "you")
+	require.NoError(t, p.WaitText(p.Angler))
 	require.NoError(t, p.Click("Sign out"))
 	require.NoError(t, p.WaitText("Password"))
 	assert.Equal(t, 401, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.status)`))
@@ -312,7 +326,7 @@ func TestOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
 	for _, place := range []string{"Water", "Tie on", "Back", "Set-up"} {
 		require.NoError(t, p.Click(place))
-		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
+		require.NoError(t, p.Wait(`document.querySelector('.ribbon svg, .log, .setup .panel')`))
 		require.NoError(t, p.Still())
 		assert.Equal(t, 390, eval[int](t, p, `document.documentElement.scrollWidth`), "%s scrolls sideways", place)
 		noViolations(t, p, place+" on a phone")
@@ -333,13 +347,12 @@ func TestInGlareAndAtNight(t *testing.T) {
 		p := signedIn(t, "wren", browser.Desk)
 		_, err := browser.Eval[any](p, `localStorage.setItem('greypebble.light', '`+light+`')`)
 		require.NoError(t, err)
-		for _, path := range []string{"/water", "/tie-on", "/back", "/set-up"} {
+		for _, path := range []string{"/water", "/tie-on", "/back", "/set-up/you"} {
 			require.NoError(t, p.Go(path))
-			require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 			if path == "/tie-on" {
 				unfold(t, p)
 			}
-			require.NoError(t, p.Wait(`document.querySelector('.section svg, .choice, [data-spell], .station')`))
+			require.NoError(t, p.Wait(`document.querySelector('.section svg, .choice, [data-spell], .sessions li')`))
 			noViolations(t, p, path+" in "+light)
 		}
 	}
@@ -395,18 +408,19 @@ func handFile(t *testing.T, p *browser.Page, button, name, text string) {
 // A gauge record becomes a station that a water may follow.
 func TestGaugeRecordBecomesAStation(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "waters/stations")
 	require.NoError(t, p.WaitText("Tern Head"))
 	hand := func(button, name, text string) { handFile(t, p, button, name, text) }
 	give := func(text string) { hand("record", "harbour.csv", text) }
-	give("time,height_m\nyesterday,1\n")
-	require.NoError(t, p.WaitText("line 2, column time: expected a time"))
 	hand("station", "bad.csv", "name,amplitude,phase_deg\nM2,1,1\n")
 	require.NoError(t, p.WaitText("the unit is part of the name"))
 	hand("station", "Far Point.csv", "name,amplitude_m,phase_deg\nZ0,1.1,0\nM2,0.7,12\nS2,0.2,40\n")
 	require.NoError(t, p.WaitText("2 constituents, mean level 1.10 m above datum. Nothing is stored yet."))
 	require.NoError(t, p.Click("Keep the station"))
 	require.NoError(t, p.WaitText("Fallow Creek follows"))
+	setUp(t, p, "waters/gauge")
+	give("time,height_m\nyesterday,1\n")
+	require.NoError(t, p.WaitText("line 2, column time: expected a time"))
 
 	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "M2", AmplitudeM: 0.8, PhaseDeg: 77},
 		{Name: "S2", AmplitudeM: 0.25, PhaseDeg: 99}}, 2.5)
@@ -423,12 +437,20 @@ func TestGaugeRecordBecomesAStation(t *testing.T) {
 	assert.Regexp(t, `M2\s+0\.80\d ± 0\.00\d\s+7[67]\.\d`, text)
 	assert.Contains(t, text, "cannot be told from")
 	noViolations(t, p, "set-up with an analysis")
-	require.NoError(t, p.Fill("Chart datum above the gauge’s zero, m", "1.4"))
+	require.NoError(t, p.WaitText("Still wanted: where chart datum lies"))
+	require.NoError(t, p.Fill("Chart datum above the gauge’s zero", "1.4"))
 	require.NoError(t, p.Click("Keep as a station"))
+	setUp(t, p, "waters/stations")
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.station')].some((e) => e.innerText.includes('harbour'))`))
+	require.NoError(t, p.Click("Water"))
+	require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 	before := level(t, p)
+	setUp(t, p, "waters/stations")
 	require.NoError(t, p.Click("Station of Fallow Creek"))
 	require.NoError(t, p.Click("harbour"))
+	require.NoError(t, p.Still())
+	require.NoError(t, p.Click("Water"))
+	require.NoError(t, p.Wait(`document.querySelector('.ribbon svg')`))
 	was := strconv.Quote(fmt.Sprintf(" %.2f m", before))
 	require.NoError(t, p.Wait(`!document.querySelector('.ribbon [role=slider]').getAttribute('aria-valuetext').includes(`+was+`)`))
 }

@@ -176,7 +176,7 @@ func TestASpotIsDrawn(t *testing.T) {
 	require.NoError(t, p.Wait(circles+` === 4`))
 	require.NoError(t, p.Click("One more mark"))
 	require.NoError(t, p.Fill("Name", "Old post"))
-	require.NoError(t, p.Fill("Metres out", "30"))
+	require.NoError(t, p.Fill("Out", "30"))
 	require.NoError(t, p.Fill("What was learned there", "leans to the east"))
 	require.NoError(t, p.Click("catches line"))
 	noViolations(t, p, "spot editor")
@@ -240,7 +240,7 @@ const features = `<?xml version="1.0"?><gpx version="1.1" creator="made up" xmln
 // without doubles.
 func TestPlacesAndDepthsInAndOut(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "files")
 	require.NoError(t, p.WaitText("Places in and out"))
 	handFile(t, p, "Choose a file of places", "day.txt", "x")
 	require.NoError(t, p.WaitText("expected a file ending in"))
@@ -262,6 +262,8 @@ func TestPlacesAndDepthsInAndOut(t *testing.T) {
 	handFile(t, p, "Choose a file of places", "again.gpx", whole)
 	require.NoError(t, p.Wait(`document.querySelector('.places-plan')?.innerText.includes('lies there already')`))
 
+	setUp(t, p, "waters/ground")
+	require.NoError(t, p.WaitText("Choose a file of depths"))
 	handFile(t, p, "Choose a file of depths", "creek.asc",
 		"ncols 4\nnrows 3\nxllcorner -45.156\nyllcorner 31.195\ncellsize 0.001\nNODATA_value -9999\n1 2 3 x\n")
 	require.NoError(t, p.WaitText("read as an ESRI ASCII grid"))

@@ -98,7 +98,7 @@ func TestRigsKnotsAndThePracticeFish(t *testing.T) {
 	// On paper there is the card and nothing else.
 	require.NoError(t, p.OnPaper(true))
 	seen := func(what string) bool {
-		return eval[bool](t, p, `document.querySelector('`+what+`').getBoundingClientRect().height > 0`)
+		return eval[bool](t, p, `(document.querySelector('`+what+`')?.getBoundingClientRect().height ?? 0) > 0`)
 	}
 	assert.True(t, seen(".one-card"))
 	assert.False(t, seen(".rail"))
@@ -128,7 +128,7 @@ func TestRigsKnotsAndThePracticeFish(t *testing.T) {
 // A thing is entered from the list, changed, duplicated and taken out again.
 func TestTheKitIsQuickToEnter(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "kit")
 	require.NoError(t, p.WaitText("Nothing entered yet"))
 	noViolations(t, p, "an empty kit")
 	require.NoError(t, p.Pick("Add a thing", "Metal spoon"))
@@ -152,7 +152,7 @@ func TestTheKitIsQuickToEnter(t *testing.T) {
 // A rule of one's own is written, is in the playbook, and goes again.
 func TestARuleOfOnesOwn(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "book/rules")
 	press(t, p, "Write a rule of your own")
 	require.NoError(t, p.Fill("What it says", "Under the old post"))
 	require.NoError(t, p.Pick("Condition 1", "level"))
@@ -170,7 +170,7 @@ func TestARuleOfOnesOwn(t *testing.T) {
 
 func TestTieOnOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
-	for _, path := range []string{"/tie-on", "/tie-on/cards/fish-finder", "/tie-on/bench/practice", "/set-up"} {
+	for _, path := range []string{"/tie-on", "/tie-on/cards/fish-finder", "/tie-on/bench/practice", "/set-up/kit"} {
 		require.NoError(t, p.Go(path))
 		if path == "/tie-on" {
 			unfold(t, p)
@@ -225,7 +225,7 @@ func TestMyWayAndMyLimits(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelector('.detail h1').innerText.includes('Live finger mullet')`))
 	noViolations(t, p, "my way")
 
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "limits")
 	require.NoError(t, p.Wait(`document.querySelector('.limits')`))
 	require.NoError(t, p.Fill("Depth on the way, wading: do not go", "0.1"))
 	require.NoError(t, p.Fill("Depth on the way, wading: think again", "0.05"))
@@ -234,7 +234,7 @@ func TestMyWayAndMyLimits(t *testing.T) {
 	noViolations(t, p, "limits")
 	require.NoError(t, p.Click("Tie on"))
 	require.NoError(t, p.WaitText("Do not wade"))
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "limits")
 	require.NoError(t, p.Click("Back to the usual"))
 	require.NoError(t, p.WaitText("Your limits are kept."))
 }
@@ -244,13 +244,13 @@ func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }
 // A side taken in Set-up is kept, and is taken back.
 func TestASideIsTakenForGood(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "book/schools")
 	side := `document.querySelector('.schools [data-school=Q6]')`
 	require.NoError(t, p.Wait(side))
 	assert.Contains(t, eval[string](t, p, side+`.innerText`), "The pilings gain.")
 	require.NoError(t, p.Pick("On a pier:", "as far as you can"))
 	require.NoError(t, p.Wait(side+`.innerText.includes('Marks away from the pilings gain.')`))
-	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Go("/set-up/book/schools"))
 	require.NoError(t, p.Wait(side+`?.innerText.includes('Marks away from the pilings gain.')`), "it is kept")
 	require.NoError(t, p.Pick("On a pier:", "beneath your feet (usual)"))
 	require.NoError(t, p.Wait(side+`.innerText.includes('The pilings gain.')`))
@@ -259,7 +259,7 @@ func TestASideIsTakenForGood(t *testing.T) {
 // A target is copied under another name, can be sought, and goes again.
 func TestATargetOfOnesOwn(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "book/targets")
 	panel := `document.querySelector('.targets-panel')`
 	require.NoError(t, p.Wait(panel))
 	name := `[...` + panel + `.querySelectorAll('label')].find((l) => l.innerText.startsWith('Name')).querySelector('input')`
@@ -272,7 +272,7 @@ func TestATargetOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.Go("/tie-on"))
 	require.NoError(t, p.Wait(firstChoice+` !== ''`))
 	assert.True(t, eval[bool](t, p, `fetch('/api/v1/targets').then((r) => r.json()).then((l) => l.some((k) => k.id === 'pebble-drum'))`))
-	require.NoError(t, p.Go("/set-up"))
+	require.NoError(t, p.Go("/set-up/book/targets"))
 	require.NoError(t, p.Wait(panel))
 	require.NoError(t, p.Wait(`fetch('/api/v1/playbook/targets/pebble-drum', {method: 'DELETE'}).then((r) => r.status === 204)`))
 }
@@ -280,7 +280,7 @@ func TestATargetOfOnesOwn(t *testing.T) {
 // A kit comes in from a table; a table that is wrong says where, and nothing is kept.
 func TestAKitFromATable(t *testing.T) {
 	p := signedIn(t, "moss", browser.Desk)
-	require.NoError(t, p.Click("Set-up"))
+	setUp(t, p, "kit")
 	require.NoError(t, p.WaitText("Nothing entered yet"))
 	handFile(t, p, "Add from CSV", "kit.csv", "kind,name,weight_kg\nhead,Half ounce,0.014\nhead,Broken,heavy\n")
 	require.NoError(t, p.WaitText("line 3, column weight_kg"))

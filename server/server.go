@@ -3,6 +3,7 @@ package server
 
 import (
 	"context"
+	"github.com/google/uuid"
 	"net/http"
 	"net/netip"
 	"time"
@@ -10,6 +11,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/server/account"
 	"greypebble/server/api"
+	"greypebble/server/feed"
 	"greypebble/server/store"
 	"greypebble/ui"
 )
@@ -20,8 +22,9 @@ type App struct {
 	Store   *store.Store
 	Book    *playbook.Book
 
-	accounts *account.Accounts
-	stop     func()
+	accounts  *account.Accounts
+	forecasts *feed.Poller
+	stop      func()
 }
 
 // Config of an app.
@@ -30,6 +33,16 @@ type Config struct {
 	DSN string
 	// SecureCookie marks the session cookie for TLS only.
 	SecureCookie bool
+	// Registration says who may make an account; nobody where it is empty.
+	Registration account.Registration
+	// PollEvery is how often forecasts are asked for; 0 only when somebody asks on the screen.
+	PollEvery time.Duration
+	// InsideFeeds lets forecasts come from this machine and its own network.
+	InsideFeeds bool
+	// Coast copies the invented coast into somebody's account; nil where there is none.
+	Coast func(ctx context.Context, s *store.Store, book *playbook.Book, angler uuid.UUID, now time.Time) error
+	// Demo says how to sign in where everything is invented.
+	Demo string
 	// Room says whether there is room on the database's disk; nil where nobody can say.
 	Room func() bool
 	// Now is the clock; nil means the system's.
@@ -53,14 +66,39 @@ func New(ctx context.Context, c Config) (*App, error) {
 	if c.Room != nil {
 		s.Watch(c.Room)
 	}
-	accounts, err := account.New(s, c.SecureCookie)
+	if c.Registration == "" {
+		c.Registration = account.Closed
+	}
+	if c.Now == nil {
+		c.Now = time.Now
+	}
+	accounts, err := account.New(s, c.Registration, c.SecureCookie)
 	if err != nil {
 		_ = s.Close()
 		return nil, err
 	}
+	client := &http.Client{}
+	if !c.InsideFeeds {
+		client = feed.Outside()
+	}
+	forecasts := &feed.Poller{Store: s, Client: feed.Client{HTTP: client}, Every: c.PollEvery, Now: c.Now}
+	var coast func(context.Context, uuid.UUID, time.Time) error
+	if c.Coast != nil {
+		coast = func(ctx context.Context, angler uuid.UUID, now time.Time) error {
+			return c.Coast(ctx, s, book, angler, now)
+		}
+	}
 	h := api.New(api.Config{Store: s, Accounts: accounts, Book: book, Now: c.Now, UI: ui.Handler(), Hosts: c.Hosts, Proxies: c.Proxies,
-		TLS: c.SecureCookie})
-	return &App{h, s, book, accounts, thin(s, c.Now)}, nil
+		TLS: c.SecureCookie, Demo: c.Demo, Coast: coast, TryFeed: feed.Poller{Store: s, Client: feed.Client{HTTP: client, Tries: 1},
+			Now: c.Now}.Try})
+	return &App{h, s, book, accounts, forecasts, thin(s, c.Now)}, nil
+}
+
+// Poll forecasts until the context ends, where that was asked for.
+func (a *App) Poll(ctx context.Context) {
+	if a.forecasts.Every > 0 {
+		a.forecasts.Run(ctx)
+	}
 }
 
 // Close ends background work and the connections.

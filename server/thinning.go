@@ -13,9 +13,6 @@ const thinEvery = time.Hour
 // thin out what machines stored and is of no use any more, by a clock that may be pretended,
 // until the one who asked says stop.
 func thin(s *store.Store, now func() time.Time) (stop func()) {
-	if now == nil {
-		now = time.Now
-	}
 	ctx, cancel := context.WithCancel(context.Background())
 	done := make(chan struct{})
 	go func() {

@@ -20,6 +20,7 @@ import (
 
 	"greypebble/demo"
 	"greypebble/server"
+	"greypebble/server/account"
 	"greypebble/server/localdb"
 )
 
@@ -53,7 +54,8 @@ func Start() (*Server, error) {
 		return nil, err
 	}
 	s := &Server{dir: dir, db: db}
-	s.App, err = server.New(context.Background(), server.Config{DSN: db.DSN(), Now: func() time.Time { return Now }})
+	s.App, err = server.New(context.Background(), server.Config{DSN: db.DSN(), Now: func() time.Time { return Now },
+		Registration: account.Open, InsideFeeds: true, Coast: demo.Coast})
 	if err != nil {
 		_ = db.Stop()
 		_ = os.RemoveAll(dir)

@@ -12,11 +12,22 @@ export default tseslint.config(
   {
     rules: {
       '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { ignoreRestSiblings: true, varsIgnorePattern: '^_' }],
       // What Ant Design draws is a control too.
       'jsx-a11y/label-has-associated-control': [
         'error',
         {
-          controlComponents: ['Input', 'InputNumber', 'Select', 'Segmented', 'Checkbox', 'Input.TextArea', 'NumberIn'],
+          controlComponents: [
+            'Input',
+            'InputNumber',
+            'Select',
+            'Segmented',
+            'Checkbox',
+            'Input.TextArea',
+            'Input.Password',
+            'NumberIn',
+            'NumberField',
+          ],
           depth: 4,
         },
       ],

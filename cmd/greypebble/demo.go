@@ -4,15 +4,12 @@ import (
 	"context"
 	"fmt"
 	"net"
-	"os"
-	"os/signal"
-	"syscall"
 	"time"
 
 	"greypebble/demo"
 	"greypebble/server"
+	"greypebble/server/account"
 	"greypebble/server/api"
-	"greypebble/server/feed"
 	"greypebble/server/localdb"
 )
 
@@ -23,7 +20,7 @@ type demoCommand struct {
 }
 
 func (c demoCommand) Run() error {
-	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	ctx, stop := interrupted()
 	defer stop()
 	// The port first: it is the likeliest to be wrong and the quickest to tell.
 	listener, err := listen(fmt.Sprintf("127.0.0.1:%d", c.Port))
@@ -70,17 +67,16 @@ func connect(ctx context.Context, app *server.App, now func() time.Time) error {
 			return err
 		}
 	}
-	go feed.Poller{Store: app.Store, Every: forecastEvery, Now: now}.Run(ctx)
-	sounder := &feed.Sounder{Address: sounderAddress, Now: now}
-	go sounder.Run(ctx)
-	go feed.Recorder{Store: app.Store, Sounder: sounder, Angler: demo.AnglerID("wren"), Water: demo.WaterID("Sedge Sound"),
-		Every: soundingEvery}.Run(ctx)
+	go app.Poll(ctx)
+	listenTo(ctx, app, sounderAddress, demo.AnglerID("wren"), demo.WaterID("Sedge Sound"), now)
 	return nil
 }
 
 func (c demoCommand) serve(ctx context.Context, db *localdb.Server, listener net.Listener) error {
 	now := c.clock()
-	app, err := server.New(ctx, server.Config{DSN: db.DSN(), Room: db.HasRoom, Now: now, Hosts: api.Loopback})
+	app, err := server.New(ctx, server.Config{DSN: db.DSN(), Room: db.HasRoom, Now: now, Hosts: api.Loopback,
+		Registration: account.Open, PollEvery: forecastEvery, InsideFeeds: true, Coast: demo.Coast,
+		Demo: "Sign in as wren or moss, password " + demo.Password + ": their coast and catches are invented."})
 	if err != nil {
 		return err
 	}

@@ -9,6 +9,7 @@ import (
 
 	"greypebble/core/cases"
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
@@ -37,13 +38,13 @@ func TestTheBestOnALedge(t *testing.T) {
 		return ground.Visit{}
 	}
 	v := at(low, spot.AnyHour)
-	assert.False(t, v.BestFrom.Before(v.SureFrom) || v.BestUntil.After(v.SureUntil), "best is sure: %s", v.Says(time.UTC))
+	assert.False(t, v.BestFrom.Before(v.SureFrom) || v.BestUntil.After(v.SureUntil), "best is sure: %s", v.Says(time.UTC, quantity.Metric))
 	assert.False(t, v.BestUntil.After(v.Closes.Add(-margin)), "and within the margin")
 	turn := turnWithin(t, c, v.Window)
-	assert.True(t, v.BestFrom.Before(turn) && v.BestUntil.After(turn), "it holds low water: %s", v.Says(time.UTC))
+	assert.True(t, v.BestFrom.Before(turn) && v.BestUntil.After(turn), "it holds low water: %s", v.Says(time.UTC, quantity.Metric))
 	assert.InDelta(t, 30, v.BestUntil.Sub(turn).Minutes(), 1)
 	assert.Less(t, turn.Sub(v.BestFrom), time.Hour+time.Minute)
-	assert.Contains(t, v.Says(time.UTC), "the flood comes in behind you")
+	assert.Contains(t, v.Says(time.UTC, quantity.Metric), "the flood comes in behind you")
 
 	// A low in the dark has no best unless night is asked for.
 	s.Lon = 100

@@ -242,9 +242,11 @@ func (k *look) inlet() {
 
 func (k *look) wading() {
 	s := k.m.Spot
-	depth := k.m.LevelM - math.Min(s.Access.In.ElevationM, s.Access.Out.ElevationM)
-	k.limit("depth", wadeDepth, depth, "%s of water on the way is over mid-thigh.",
-		"Do not wade: %s of water on the way is over the hip.", k.units.ShowDepth(depth))
+	if lowest, any := s.Access.Lowest(); any {
+		depth := k.m.LevelM - lowest
+		k.limit("depth", wadeDepth, depth, "%s of water on the way is over mid-thigh.",
+			"Do not wade: %s of water on the way is over the hip.", k.units.ShowDepth(depth))
+	}
 	if run, known := k.m.Current(); known {
 		k.limit("run", wadeRun, math.Abs(run), "The water runs at %s: it takes the legs from under you.",
 			"Do not wade: the water runs at %s.", k.units.ShowRun(math.Abs(run)))

@@ -50,6 +50,8 @@ func (a Access) depths() (Depths, error) {
 type Passage struct {
 	Name       string
 	ElevationM float64
+	// Clear says that no depth is in the way: it is open at any tide, and the height means nothing.
+	Clear bool
 }
 
 // Access is how a spot is reached and left. The way back may lie lower than the
@@ -107,7 +109,26 @@ func (a Access) By(m Manner) (Access, bool) {
 // Passable says whether both ways are open at a tide level.
 func (a Access) Passable(levelM float64) bool {
 	d, err := a.depths()
-	return err == nil && d.Holds(levelM-a.In.ElevationM) && d.Holds(levelM-a.Out.ElevationM)
+	open := func(p Passage) bool { return p.Clear || d.Holds(levelM-p.ElevationM) }
+	return err == nil && open(a.In) && open(a.Out)
+}
+
+// Lowest of the ways that a depth stands in, metres above datum; false where none does.
+func (a Access) Lowest() (float64, bool) { return a.outermost(math.Min) }
+
+// Highest of the ways that a depth stands in, metres above datum; false where none does.
+func (a Access) Highest() (float64, bool) { return a.outermost(math.Max) }
+
+func (a Access) outermost(of func(x, y float64) float64) (float64, bool) {
+	switch {
+	case a.In.Clear && a.Out.Clear:
+		return 0, false
+	case a.In.Clear:
+		return a.Out.ElevationM, true
+	case a.Out.Clear:
+		return a.In.ElevationM, true
+	}
+	return of(a.In.ElevationM, a.Out.ElevationM), true
 }
 
 // Open lists the windows in which one can both get in and get back.
@@ -124,6 +145,9 @@ func (a Access) wayWithin(c *tide.Curve, p Passage, which string, spareM float64
 	d, err := a.depths()
 	if err != nil {
 		return nil
+	}
+	if p.Clear {
+		return []Window{{}}
 	}
 	lo, hi := d.levels(p.ElevationM)
 	lo, hi = lo+spareM, hi-spareM
@@ -143,15 +167,19 @@ type Limit struct {
 
 // Limits of the access: where wading ends, where a sill lets one over.
 func (a Access) Limits() []Limit {
-	switch a.Manner {
-	case OnFoot:
-		return []Limit{{min(a.In.ElevationM, a.Out.ElevationM) + dryM, "way out floods"}}
-	case Wading:
-		return []Limit{{min(a.In.ElevationM, a.Out.ElevationM) + thighM, "wading ends"}}
-	case Kayak:
-		return []Limit{{max(a.In.ElevationM, a.Out.ElevationM) + kayakDraftM, "sill opens"}}
-	case Boat:
-		return []Limit{{max(a.In.ElevationM, a.Out.ElevationM) + a.DraughtM + underKeelM, "boat floats"}}
+	lowest, any := a.Lowest()
+	highest, _ := a.Highest()
+	switch {
+	case !any:
+		return nil
+	case a.Manner == OnFoot:
+		return []Limit{{lowest + dryM, "way out floods"}}
+	case a.Manner == Wading:
+		return []Limit{{lowest + thighM, "wading ends"}}
+	case a.Manner == Kayak:
+		return []Limit{{highest + kayakDraftM, "sill opens"}}
+	case a.Manner == Boat:
+		return []Limit{{highest + a.DraughtM + underKeelM, "boat floats"}}
 	}
 	return nil
 }

@@ -74,8 +74,8 @@ func TestOysterBarDepths(t *testing.T) {
 
 func TestCutOffComesFromTheLowerWayBack(t *testing.T) {
 	c := curve(t, 26)
-	both := Access{Manner: Wading, In: Passage{"the ridge", 0.8}, Out: Passage{"the gut", 0.1}}
-	inOnly := Access{Manner: Wading, In: Passage{"the ridge", 0.8}, Out: Passage{"the ridge", 0.8}}
+	both := Access{Manner: Wading, In: Passage{Name: "the ridge", ElevationM: 0.8}, Out: Passage{Name: "the gut", ElevationM: 0.1}}
+	inOnly := Access{Manner: Wading, In: Passage{Name: "the ridge", ElevationM: 0.8}, Out: Passage{Name: "the ridge", ElevationM: 0.8}}
 	require.NotEmpty(t, both.Open(c))
 	for _, w := range both.Open(c) {
 		if !w.Closes.IsZero() {
@@ -85,7 +85,7 @@ func TestCutOffComesFromTheLowerWayBack(t *testing.T) {
 	}
 	assert.Less(t, total(both.Open(c)), total(inOnly.Open(c)))
 	assert.Equal(t, []Limit{{0.1 + thighM, "wading ends"}}, both.Limits())
-	kayak := Access{Manner: Kayak, In: Passage{"the sill", 0.9}, Out: Passage{"the sill", 0.9}}
+	kayak := Access{Manner: Kayak, In: Passage{Name: "the sill", ElevationM: 0.9}, Out: Passage{Name: "the sill", ElevationM: 0.9}}
 	for _, w := range kayak.Open(c) {
 		if !w.Closes.IsZero() {
 			assert.Contains(t, w.ClosedBy, "too little water over the sill")

@@ -6,6 +6,7 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 )
 
@@ -178,14 +179,14 @@ func (v *Visit) forgetEdges(begin, end time.Time) {
 
 // Says the visit in words, in the time of a place: "Opens 09:40, best
 // 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back."
-func (v Visit) Says(zone *time.Location) string {
+func (v Visit) Says(zone *time.Location, u quantity.Units) string {
 	day := v.begins.In(zone).Format(time.DateOnly)
 	at := func(t time.Time) string {
 		t = t.In(zone)
 		if !v.begins.IsZero() && t.Format(time.DateOnly) != day {
-			return t.Format("Mon 15:04") // another day names itself
+			return t.Format("Mon ") + u.ShowClock(t) // another day names itself
 		}
-		return t.Format("15:04")
+		return u.ShowClock(t)
 	}
 	var parts []string
 	if !v.Opens.IsZero() {

@@ -5,17 +5,19 @@ import (
 	"time"
 
 	"github.com/stretchr/testify/assert"
+
 	"github.com/stretchr/testify/require"
+	"greypebble/core/quantity"
 )
 
 // Windows against brute force at one-second steps.
 func TestVisitsAgainstBruteForce(t *testing.T) {
 	c := curve(t, 30)
 	for _, a := range []Access{
-		{Manner: Wading, In: Passage{"the ridge", 0.5}, Out: Passage{"the gut", 0.15}},
-		{Manner: Kayak, In: Passage{"the sill", 0.9}, Out: Passage{"the sill", 1}},
-		{Manner: Boat, In: Passage{"the bar", 0.3}, Out: Passage{"the bar", 0.3}, DraughtM: 0.6},
-		{Manner: OnFoot, In: Passage{"the ledge", 0.7}, Out: Passage{"the ledge", 0.7}},
+		{Manner: Wading, In: Passage{Name: "the ridge", ElevationM: 0.5}, Out: Passage{Name: "the gut", ElevationM: 0.15}},
+		{Manner: Kayak, In: Passage{Name: "the sill", ElevationM: 0.9}, Out: Passage{Name: "the sill", ElevationM: 1}},
+		{Manner: Boat, In: Passage{Name: "the bar", ElevationM: 0.3}, Out: Passage{Name: "the bar", ElevationM: 0.3}, DraughtM: 0.6},
+		{Manner: OnFoot, In: Passage{Name: "the ledge", ElevationM: 0.7}, Out: Passage{Name: "the ledge", ElevationM: 0.7}},
 	} {
 		require.NoError(t, a.Validate())
 		visits := a.Visits(c, nil, Plan{Margin: 20 * time.Minute, UncertainM: 0.1})
@@ -68,7 +70,7 @@ func TestBestIsWhenMostMarksAreWorthACast(t *testing.T) {
 	c := curve(t, 26)
 	marks := []Mark{{Name: "a", Kind: EdgeMark, ElevationM: 0, Fishable: Depths{MinM: 0.2}},
 		{Name: "b", Kind: Crest, ElevationM: 0.9, Fishable: Depths{MinM: 0.2}}}
-	a := Access{Manner: Kayak, In: Passage{"the sill", 0.2}, Out: Passage{"the sill", 0.2}}
+	a := Access{Manner: Kayak, In: Passage{Name: "the sill", ElevationM: 0.2}, Out: Passage{Name: "the sill", ElevationM: 0.2}}
 	for _, v := range a.Visits(c, marks, Plan{}) {
 		if v.Marks < 2 {
 			continue
@@ -96,14 +98,15 @@ func TestVisitInWords(t *testing.T) {
 	v := Visit{Window: Window{at(12, 40), at(16, 30), "too deep at the gut on the way back"}, BeOutBy: at(16, 15), BestFrom: at(13, 20),
 		BestUntil: at(15, 10)}
 	zone := time.FixedZone("", -3*3600)
-	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone))
+	assert.Equal(t, "Opens 09:40, best 10:20–12:10, be out by 13:15: at 13:30 too deep at the gut on the way back.", v.Says(zone,
+		quantity.Metric))
 	v.begins, v.BestFrom, v.BestUntil = at(12, 40), at(27, 20), at(28, 10)
-	assert.Contains(t, v.Says(zone), "best Wed 00:20–Wed 01:10", "another day names itself")
+	assert.Contains(t, v.Says(zone, quantity.Metric), "best Wed 00:20–Wed 01:10", "another day names itself")
 	v.BestFrom = time.Time{}
 	v.BestUntil = at(15, 10)
-	assert.Contains(t, v.Says(zone), "best until 12:10,")
+	assert.Contains(t, v.Says(zone, quantity.Metric), "best until 12:10,")
 	v.BestFrom, v.BestUntil = at(13, 20), time.Time{}
-	assert.Contains(t, v.Says(zone), "best from 10:20,")
-	assert.Equal(t, "Open throughout.", Visit{}.Says(zone))
-	assert.Equal(t, "Opens 09:40, stays open as far as was asked.", Visit{Window: Window{Opens: at(12, 40)}}.Says(zone))
+	assert.Contains(t, v.Says(zone, quantity.Metric), "best from 10:20,")
+	assert.Equal(t, "Open throughout.", Visit{}.Says(zone, quantity.Metric))
+	assert.Equal(t, "Opens 09:40, stays open as far as was asked.", Visit{Window: Window{Opens: at(12, 40)}}.Says(zone, quantity.Metric))
 }

@@ -82,7 +82,10 @@ func (s *Stand) onGround(m *spot.Moment, section *ground.Section, k *ground.Mark
 	// A crest one wades to is stood on; else one walks out over ground that is dry, or no deeper than the
 	// way itself.
 	if s.Manner != ground.Wading || from == 0 {
-		way := math.Min(m.Spot.Access.In.ElevationM, m.Spot.Access.Out.ElevationM)
+		way, any := m.Spot.Access.Lowest()
+		if !any {
+			way = m.LevelM
+		}
 		highest, dry := from, false
 		for at := from; at < end && at < k.DistanceM; at += step {
 			e := section.Elevation(at)

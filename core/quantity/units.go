@@ -18,15 +18,17 @@ type Units struct {
 	// that of fish.
 	Line, Weight, Fish string
 	Temperature        string
+	// Clock is how hours are written, [Hours24] or [Hours12].
+	Clock string
 }
 
 // Metric units.
 var Metric = Units{Depth: "m", Tackle: "cm", Distance: "m", Wind: "m/s", Boat: "kn", Run: "m/s",
-	Line: "kg", Weight: "g", Fish: "kg", Temperature: "°C"}
+	Line: "kg", Weight: "g", Fish: "kg", Temperature: "°C", Clock: Hours24}
 
 // US units.
 var US = Units{Depth: "ft", Tackle: "in", Distance: "ft", Wind: "mph", Boat: "kn", Run: "ft/s",
-	Line: "lb", Weight: "oz", Fish: "lb", Temperature: "°F"}
+	Line: "lb", Weight: "oz", Fish: "lb", Temperature: "°F", Clock: Hours12}
 
 // ParseUnits reads "metric" (also the empty text) or "us".
 func ParseUnits(s string) (Units, error) {
@@ -62,6 +64,9 @@ func (u Units) Validate() error {
 		if !ok || known.dimension != f.dimension {
 			return fmt.Errorf("quantity: the unit of %s must be one of a %s, not %q", f.name, f.dimension, f.chosen)
 		}
+	}
+	if u.Clock != "" && u.Clock != Hours24 && u.Clock != Hours12 {
+		return fmt.Errorf("quantity: hours are written as %q or %q, not %q", Hours24, Hours12, u.Clock)
 	}
 	return nil
 }

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 	"greypebble/core/spot"
 	"greypebble/core/spot/spottest"
 	"greypebble/core/tide"
@@ -35,13 +36,13 @@ func TestASeasonClosesTheSpot(t *testing.T) {
 		assert.Equal(t, was && at.Before(midnight), spot.GateAt(closed, at).Open, at)
 	}
 	for _, v := range s.Visits(c, 0, spot.AnyHour) {
-		assert.False(t, v.Closes.IsZero() || v.Closes.After(midnight), "a visit goes on into the season: %s", v.Says(zone))
+		assert.False(t, v.Closes.IsZero() || v.Closes.After(midnight), "a visit goes on into the season: %s", v.Says(zone, quantity.Metric))
 	}
 	after := over(midnight, midnight.AddDate(0, 0, 3))
 	assert.Empty(t, s.Open(after))
 	assert.Empty(t, s.Visits(after, 0, spot.AnyHour))
 	assert.Equal(t, "Nursery closes it all that time.", s.NoVisit(after, 0, spot.AnyHour))
-	title, says := s.SayWay(s.Open(after), midnight.Add(time.Hour), zone)
+	title, says := s.SayWay(s.Open(after), midnight.Add(time.Hour), spot.Spoken{Zone: zone})
 	assert.Equal(t, "Closed by Nursery", title)
 	assert.Equal(t, "Its rule holds from 1 November to 28 February.", says)
 	frames, err := s.Frames(after, spot.Spoken{Zone: zone})

@@ -79,12 +79,12 @@ func (s *Spot) Frames(c *tide.Curve, as Spoken) ([]Frame, error) {
 			TempsC:  make([]float64, len(s.Marks)),
 			Surface: m.Surface(), CurrentMS: math.NaN(), MarksSay: make([]string, len(s.Marks))}
 		f.Under = f.sayUnder(as.Units, section)
-		f.WayTitle, f.Way = s.SayWay(open, t, as.Zone)
+		f.WayTitle, f.Way = s.SayWay(open, t, as)
 		if u, known := m.Current(); known {
 			f.CurrentMS = u
 		}
 		for j, k := range s.Marks {
-			f.DepthsM[j], f.TempsC[j], f.MarksSay[j] = k.Depth(m.LevelM), math.NaN(), SayMark(marks[j], t, as.Zone)
+			f.DepthsM[j], f.TempsC[j], f.MarksSay[j] = k.Depth(m.LevelM), math.NaN(), SayMark(marks[j], t, as)
 			if c, wet := warmth.At(j, t); wet {
 				f.TempsC[j] = c
 			}

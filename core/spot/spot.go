@@ -1,7 +1,6 @@
 package spot
 
 import (
-	"math"
 	"time"
 
 	"greypebble/core/conditions"
@@ -93,12 +92,21 @@ func (s *Spot) Line() []ground.LatLon {
 }
 
 // Stands is how high one stands there, in metres above datum: as it is said, else the higher of
-// its ways.
+// its ways, else the highest of its ground.
 func (s *Spot) Stands() float64 {
 	if s.StandM != nil {
 		return *s.StandM
 	}
-	return math.Max(s.Access.In.ElevationM, s.Access.Out.ElevationM)
+	if highest, any := s.Access.Highest(); any {
+		return highest
+	}
+	highest := 0.0
+	for i, p := range s.Section {
+		if i == 0 || p.ElevationM > highest {
+			highest = p.ElevationM
+		}
+	}
+	return highest
 }
 
 // Reached in another way than it is written: the rest is the same.

@@ -1,7 +1,6 @@
 package spot
 
 import (
-	"math"
 	"time"
 
 	"greypebble/core/ground"
@@ -50,8 +49,8 @@ func (s *Spot) Visits(c *tide.Curve, margin time.Duration, light Light) []ground
 // lowLedge says that one walks out on rock that low water opens.
 func (s *Spot) lowLedge() bool {
 	dry := s.Access.Manner == ground.OnFoot || s.Access.Manner == ground.Wading
-	level := math.Min(s.Access.In.ElevationM, s.Access.Out.ElevationM)
-	return dry && (s.Place == "rocky shore" || s.Place == "ledge" || s.Place == "reef") && level < s.Tide.MeanLevel()
+	level, any := s.Access.Lowest()
+	return dry && any && (s.Place == "rocky shore" || s.Place == "ledge" || s.Place == "reef") && level < s.Tide.MeanLevel()
 }
 
 // Around low water a ledge is fished: from an hour before it to half an hour after, the first of the

@@ -22,17 +22,17 @@ func TestTheWayInWords(t *testing.T) {
 		9:  {"Shut: you cannot get in and back", "Opens at 12:00, in 3 h, until 15:00."},
 		20: {"Shut: you cannot get in and back", "Not as far as the ribbon shows."},
 	} {
-		title, says := new(Spot).SayWay(list, at(h), time.UTC)
+		title, says := new(Spot).SayWay(list, at(h), Spoken{Zone: time.UTC})
 		assert.Equal(t, want, [2]string{title, says})
 	}
-	title, says := new(Spot).SayWay([]ground.Window{{}}, at(3), time.UTC)
+	title, says := new(Spot).SayWay([]ground.Window{{}}, at(3), Spoken{Zone: time.UTC})
 	assert.Equal(t, [2]string{"You can get in and back", "For as long as the ribbon shows."}, [2]string{title, says})
-	assert.Equal(t, "from 12:00", SayMark(list, at(9), time.UTC))
-	assert.Equal(t, "until 15:00, then too deep", SayMark(list, at(13), time.UTC))
-	assert.Equal(t, "not today", SayMark(list, at(16), time.UTC))
-	assert.Equal(t, "open", SayMark([]ground.Window{{}}, at(3), time.UTC))
+	assert.Equal(t, "from 12:00", SayMark(list, at(9), Spoken{Zone: time.UTC}))
+	assert.Equal(t, "until 15:00, then too deep", SayMark(list, at(13), Spoken{Zone: time.UTC}))
+	assert.Equal(t, "not today", SayMark(list, at(16), Spoken{Zone: time.UTC}))
+	assert.Equal(t, "open", SayMark([]ground.Window{{}}, at(3), Spoken{Zone: time.UTC}))
 	zone := time.FixedZone("there", -3*3600)
-	assert.Equal(t, "from 09:00", SayMark(list, at(9), zone), "in the place's own time")
+	assert.Equal(t, "from 09:00", SayMark(list, at(9), Spoken{Zone: zone}), "in the place's own time")
 }
 
 func TestRunsDropFlickers(t *testing.T) {

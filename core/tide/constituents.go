@@ -162,6 +162,12 @@ func (e UnknownConstituentError) Error() string {
 		"written like 2MS6", e.Name)
 }
 
+// Canonical is a constituent's name as this package writes it; false for one it does not know.
+func Canonical(name string) (string, bool) {
+	n, _, err := lookUp(name)
+	return n, err == nil
+}
+
 func lookUp(name string) (string, *species, error) {
 	n := strings.ToUpper(strings.TrimSpace(name))
 	if a, ok := aliases[n]; ok {

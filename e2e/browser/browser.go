@@ -326,6 +326,11 @@ func (p *Page) SignIn(name, password string) error {
 	for _, step := range []func() error{
 		func() error { return p.Fill("Name", name) },
 		func() error { return p.Fill("Password", password) },
+		// The ribbon whole, on a phone too.
+		func() error {
+			_, err := Eval[any](p, `(localStorage.setItem('greypebble.ribbon', 'open'), 1)`)
+			return err
+		},
 		func() error { return p.Click("Sign in") },
 		func() error { return p.Wait(`document.querySelector('.ribbon svg')`) },
 	} {

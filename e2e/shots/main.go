@@ -65,8 +65,8 @@ var shots = []shot{
 	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "back-phone", size: browser.Phone, path: "/back"},
-	{name: "set-up", size: browser.Desk, path: "/set-up", setUp: gauge},
-	{name: "kit", size: browser.Desk, path: "/set-up"},
+	{name: "set-up", size: browser.Desk, path: "/set-up/waters/gauge", setUp: gauge},
+	{name: "kit", size: browser.Desk, path: "/set-up/kit"},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
 	{name: "rig-card", size: browser.Desk, path: "/tie-on/cards/double-dropper"},
@@ -120,11 +120,7 @@ func gauge(p *browser.Page) error {
 			i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
 		return err
 	}
-	if err := p.Wait(`document.querySelector('.analysis')`); err != nil {
-		return err
-	}
-	_, err = browser.Eval[any](p, `(document.querySelector('.bring').scrollIntoView(), 1)`)
-	return err
+	return p.Wait(`document.querySelector('.analysis')`)
 }
 
 func main() {

@@ -10,6 +10,7 @@ import (
 	ics "github.com/arran4/golang-ical"
 
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 )
 
 // caution goes with every entry: a calendar is read without the screen beside it.
@@ -23,7 +24,7 @@ func folded(text string) string {
 
 // Visits to a spot, by its id and name, that have both ends; written at a time now, in
 // words of the spot's own time zone.
-func Visits(id, name string, visits []ground.Visit, zone *time.Location, now time.Time) ([]byte, error) {
+func Visits(id, name string, visits []ground.Visit, zone *time.Location, u quantity.Units, now time.Time) ([]byte, error) {
 	c := ics.NewCalendar()
 	c.SetProductId("-//Grey Pebble//Grey Pebble//EN")
 	for _, v := range visits {
@@ -35,7 +36,7 @@ func Visits(id, name string, visits []ground.Visit, zone *time.Location, now tim
 		e.SetStartAt(v.Opens)
 		e.SetEndAt(v.BeOutBy)
 		e.SetSummary(folded(name))
-		e.SetDescription(folded(v.Says(zone) + caution))
+		e.SetDescription(folded(v.Says(zone, u) + caution))
 	}
 	var b bytes.Buffer
 	err := c.SerializeTo(&b, ics.WithNewLineWindows)

@@ -9,6 +9,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 )
 
 // By RFC 5545: CRLF, lines of at most 75 octets, times in UTC, one UID an event.
@@ -21,7 +22,7 @@ func TestVisitsAsACalendar(t *testing.T) {
 		{Window: ground.Window{Opens: at(21, 40)}},
 		{Window: ground.Window{Opens: at(22, 5), Closes: at(23, 55)}, BeOutBy: at(23, 35)},
 	}
-	raw, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, at(6, 0))
+	raw, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, quantity.Metric, at(6, 0))
 	require.NoError(t, err)
 	text := string(raw)
 	for _, line := range strings.SplitAfter(text, "\n") {
@@ -44,14 +45,14 @@ func TestVisitsAsACalendar(t *testing.T) {
 		}
 	}
 	assert.Len(t, uids, 2)
-	again, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, at(6, 0))
+	again, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, quantity.Metric, at(6, 0))
 	require.NoError(t, err)
 	assert.Equal(t, raw, again, "the same visit is the same event when it is taken again")
 }
 
 func TestABareCarriageReturnBeginsNoLine(t *testing.T) {
 	raw, err := Visits("7", "Bar\rATTACH:x", []ground.Visit{{Window: ground.Window{Opens: time.Unix(0, 0), Closes: time.Unix(9000, 0)},
-		BeOutBy: time.Unix(8000, 0)}}, time.UTC, time.Unix(0, 0))
+		BeOutBy: time.Unix(8000, 0)}}, time.UTC, quantity.Metric, time.Unix(0, 0))
 	require.NoError(t, err)
 	assert.Contains(t, string(raw), `SUMMARY:Bar\nATTACH:x`)
 	assert.Equal(t, strings.Count(string(raw), "\r"), strings.Count(string(raw), "\r\n"))

@@ -47,7 +47,7 @@ func run(m *testing.M) int {
 // site signs in at /in, says who asks at /who, and signs out at /out.
 func site(t *testing.T, secure bool) (*httptest.Server, *http.Client) {
 	t.Helper()
-	a, err := account.New(s, secure)
+	a, err := account.New(s, account.Open, secure)
 	require.NoError(t, err)
 	t.Cleanup(a.Close)
 	mux := http.NewServeMux()
@@ -150,8 +150,12 @@ func TestTheCookieIsKeptFromScriptsAndOtherSites(t *testing.T) {
 
 func TestSessionsThatHaveRunOutAreForgotten(t *testing.T) {
 	ctx := context.Background()
+	who := uuid.Must(uuid.NewV7())
+	require.NoError(t, s.AddAngler(ctx, store.Angler{ID: who, Name: "stilt", PasswordHash: "x"}))
 	put := func(token, expiry string) {
-		_, err := s.DB().ExecContext(ctx, "INSERT INTO sessions (token, data, expiry) VALUES (?, '', UTC_TIMESTAMP(6) "+expiry+")", token)
+		_, err := s.DB().ExecContext(ctx,
+			"INSERT INTO sessions (token, id, angler_id, data, started_at, seen_at, expiry) VALUES (?, UUID(), ?, '', "+
+				"UTC_TIMESTAMP(3), UTC_TIMESTAMP(3), UTC_TIMESTAMP(6) "+expiry+")", token, who)
 		require.NoError(t, err)
 	}
 	put("over", "- INTERVAL 1 SECOND")
@@ -160,9 +164,106 @@ func TestSessionsThatHaveRunOutAreForgotten(t *testing.T) {
 		require.NoError(t, s.DB().QueryRowContext(ctx, "SELECT COUNT(*) FROM sessions WHERE token = ?", token).Scan(&n))
 		return n
 	}
-	a, err := account.New(s, false)
+	a, err := account.New(s, account.Open, false)
 	require.NoError(t, err)
 	require.Eventually(t, func() bool { return left("over") == 0 }, 10*time.Second, 20*time.Millisecond)
 	a.Close()
 	assert.Equal(t, 1, left("still good"))
+}
+
+func member(t *testing.T, name, password string) uuid.UUID {
+	hash, err := account.Hash(password)
+	require.NoError(t, err)
+	id := uuid.Must(uuid.NewV7())
+	require.NoError(t, s.AddAngler(context.Background(), store.Angler{ID: id, Name: name, PasswordHash: hash}))
+	return id
+}
+
+// A session is written down as used once an hour and no more, ends when it is not used for
+// long, and one that was ended elsewhere is not brought back by a request under way.
+func TestASessionThatIsUsed(t *testing.T) {
+	ctx := context.Background()
+	id := member(t, "knot", "a good long one")
+	srv, c := site(t, false)
+	get(t, c, in(srv, "knot", "a good long one"))
+	list, err := s.Sessions(ctx, id)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	first := list[0]
+	assert.InDelta(t, 30*24, time.Until(first.Expiry).Hours(), 1, "idle that long, it ends")
+	seen := func() store.Session {
+		get(t, c, srv.URL+"/who")
+		list, err := s.Sessions(ctx, id)
+		require.NoError(t, err)
+		require.Len(t, list, 1)
+		return list[0]
+	}
+	assert.Equal(t, first.Seen, seen().Seen, "just used: nothing is written")
+	_, err = s.DB().ExecContext(ctx, `UPDATE sessions SET seen_at = seen_at - INTERVAL 2 HOUR, expiry = expiry - INTERVAL 2 HOUR
+		WHERE angler_id = ?`, id)
+	require.NoError(t, err)
+	assert.WithinDuration(t, first.Expiry, seen().Expiry, time.Minute, "used again, it lasts again")
+
+	// The absolute end is in what the session itself says, whatever is written beside it.
+	_, err = s.DB().ExecContext(ctx, `UPDATE sessions SET expiry = UTC_TIMESTAMP(6) - INTERVAL 1 SECOND WHERE angler_id = ?`, id)
+	require.NoError(t, err)
+	_, who := get(t, c, srv.URL+"/who")
+	assert.Empty(t, who)
+}
+
+func TestASessionEndedMeanwhileStaysSo(t *testing.T) {
+	ctx := context.Background()
+	id := member(t, "ruff", "a good long one")
+	a, err := account.New(s, account.Open, false)
+	require.NoError(t, err)
+	t.Cleanup(a.Close)
+	under, goOn := make(chan struct{}), make(chan struct{})
+	mux := http.NewServeMux()
+	mux.HandleFunc("/in", func(_ http.ResponseWriter, r *http.Request) {
+		_, err := a.SignIn(r.Context(), "ruff", "a good long one")
+		assert.NoError(t, err)
+	})
+	mux.HandleFunc("/slow", func(http.ResponseWriter, *http.Request) { close(under); <-goOn })
+	srv := httptest.NewServer(a.Middleware(mux))
+	t.Cleanup(srv.Close)
+	jar, err := cookiejar.New(nil)
+	require.NoError(t, err)
+	c := &http.Client{Jar: jar}
+	get(t, c, srv.URL+"/in")
+	_, err = s.DB().ExecContext(ctx, `UPDATE sessions SET seen_at = seen_at - INTERVAL 2 HOUR WHERE angler_id = ?`, id)
+	require.NoError(t, err)
+	done := make(chan struct{})
+	go func() { defer close(done); get(t, c, srv.URL+"/slow") }()
+	<-under
+	require.NoError(t, s.EndSessionsBut(ctx, id, uuid.Nil))
+	close(goOn)
+	<-done
+	list, err := s.Sessions(ctx, id)
+	require.NoError(t, err)
+	assert.Empty(t, list)
+}
+
+// An unknown name takes as long as a wrong password: neither is told by the clock.
+func TestAnUnknownNameTakesAsLong(t *testing.T) {
+	member(t, "dunlin", "a good long one")
+	srv, c := site(t, false)
+	least := func(name string) time.Duration {
+		best := time.Hour
+		for range 4 {
+			began := time.Now()
+			get(t, c, in(srv, name, "a wrong long one"))
+			best = min(best, time.Since(began))
+		}
+		return best
+	}
+	known, unknown := least("dunlin"), least("nobody at all")
+	assert.InDelta(t, 1, float64(known)/float64(unknown), 0.5, "%s and %s", known, unknown)
+}
+
+func TestPasswordsThatWillNotDo(t *testing.T) {
+	for password, says := range map[string]string{"short": "at least 10", "Sand Martin": "must not be the name",
+		"aaaaaaaaaaaa": "again and again"} {
+		assert.ErrorContains(t, account.CheckPassword("sand martin", password), says)
+	}
+	assert.NoError(t, account.CheckPassword("sand martin", "four words in a row"))
 }

@@ -5,6 +5,7 @@
 package api
 
 import (
+	"context"
 	"net/http"
 	"net/netip"
 	"time"
@@ -13,6 +14,7 @@ import (
 	"github.com/danielgtaylor/huma/v2/adapters/humachi"
 	"github.com/go-chi/chi/v5"
 	"github.com/go-chi/chi/v5/middleware"
+	"github.com/google/uuid"
 
 	"greypebble/core/playbook"
 	"greypebble/server/account"
@@ -22,6 +24,7 @@ import (
 	"greypebble/server/api/conditions"
 	"greypebble/server/api/files"
 	"greypebble/server/api/logbook"
+	"greypebble/server/api/people"
 	"greypebble/server/api/places"
 	"greypebble/server/api/tides"
 	"greypebble/server/api/web"
@@ -30,7 +33,8 @@ import (
 
 // rooms of the API, in the order of its document.
 var rooms = []func(huma.API, *web.Deps){
-	tides.Register, conditions.Register, places.Register, advice.Register, book.Register, bench.Register, files.Register, logbook.Register,
+	people.Register, tides.Register, conditions.Register, places.Register, advice.Register, book.Register, bench.Register, files.Register,
+	logbook.Register,
 }
 
 // Config of the API.
@@ -46,6 +50,12 @@ type Config struct {
 	Hosts []string
 	// Proxies whose word is taken for where a request comes from.
 	Proxies []netip.Prefix
+	// TryFeed fetches a water's forecast and says how many readings came; nil where nothing is.
+	TryFeed func(context.Context, store.Feed) (store.Feed, int, error)
+	// Coast copies the invented coast into somebody's account; nil where there is none.
+	Coast func(ctx context.Context, angler uuid.UUID, now time.Time) error
+	// Demo says how to sign in where everything is invented.
+	Demo string
 	// TLS says that the program is reached by TLS only.
 	TLS bool
 }
@@ -54,6 +64,7 @@ type Config struct {
 // copies may run on one database.
 func New(c Config) http.Handler {
 	d := web.NewDeps(c.Store, c.Accounts, c.Book, c.Now)
+	d.TryFeed, d.Demo, d.Coast = c.TryFeed, c.Demo, c.Coast
 	r := chi.NewRouter()
 	r.Use(recovered, named(c.Hosts), from(c.Proxies), security(c.TLS), sameOrigin, compress)
 	r.Route("/api", func(r chi.Router) {
@@ -91,8 +102,7 @@ func OpenAPI() ([]byte, error) {
 }
 
 func register(api huma.API, d *web.Deps) {
-	registerSignIn(api, d)
-	registerSession(api, d)
+	registerHealth(api, d)
 	for _, room := range rooms {
 		room(api, d)
 	}

@@ -54,9 +54,28 @@ func examples(c *testkit.Client) map[string]example {
 	for i := range 24 * 16 {
 		csv += fmt.Sprintf("%s,%.3f\n", testkit.Now.Add(time.Duration(i)*time.Hour).Format(time.RFC3339), 1+0.5*float64(i%12)/12)
 	}
+	us := object{"depth": "ft", "tackle": "in", "distance": "yd", "wind": "kn", "boat": "mph", "run": "ft/s", "weight": "oz", "line": "lb",
+		"fish": "lb", "temperature": "°F", "clock": "12 h"}
 	return map[string]example{
-		"POST /advise":         {body: ask},
-		"POST /advise/compare": {body: object{"a": pick, "b": pick}},
+		"POST /anglers":                 {body: object{"name": "odd one", "password": "four words in a row", "invite": ""}},
+		"POST /recover":                 {body: object{"name": "nobody", "password": "four words in a row", "code": "abcd-2345-efgh-6789"}},
+		"PUT /account/settings":         {body: object{"units": us, "week": "sunday", "chosen": true}},
+		"PUT /account/password":         {body: object{"old": "grey-pebble", "password": "grey-pebble"}},
+		"POST /account/recovery-codes":  {body: object{"password": "grey-pebble"}},
+		"DELETE /account":               {body: object{"password": "wrong"}},
+		"PUT /account/export":           {body: `{"format": "grey-pebble-account", "tables": {}}`},
+		"DELETE /account/sessions/{id}": {path: fresh()},
+		"POST /invites":                 {body: object{"note": "the pier lot", "uses": 2, "days": 7}},
+		"DELETE /invites/{id}":          {path: fresh()},
+		"GET /known-stations":           {query: map[string]string{"q": "newport", "lat": "41.5", "lon": "-71.3", "most": "3"}},
+		"PUT /stations/{id}/known":      {path: fresh(), body: object{"known_id": "noaa/9446969", "reference_id": uuid.NewString()}},
+		"GET /templates":                {query: map[string]string{"station_id": station}},
+		"POST /templates/{id}/bend": {path: map[string]string{"id": "pier"}, body: object{"station_id": station,
+			"answers": object{"end": 4}, "now": true}},
+		"PUT /waters/{id}/feed":    {path: map[string]string{"id": water}, body: object{"url": "http://127.0.0.1:1/forecast.csv"}},
+		"DELETE /waters/{id}/feed": {path: map[string]string{"id": water}},
+		"POST /advise":             {body: ask},
+		"POST /advise/compare":     {body: object{"a": pick, "b": pick}},
 		"POST /edge": {body: object{"spot_id": ask["spot_id"], "target": "red-drum", "time": ask["time"], "mark": "Seaward edge",
 			"offering_id": "live-shrimp", "rig_id": "popping-float", "style": "pop"}},
 		"PUT /limits":         {body: object{"limits": []object{{"id": "kayak_wind_ms", "think": 5, "do_not": 9}}}},

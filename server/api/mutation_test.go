@@ -150,6 +150,10 @@ func named(where, location string) bool {
 	return false
 }
 
+// guarded operations make one wait after wrong passwords, or take only what is not there yet.
+var guarded = []string{"POST /login", "POST /anglers", "POST /recover", "PUT /account/password", "POST /account/recovery-codes",
+	"DELETE /account", "PUT /account/export", "POST /invites"}
+
 // Every field of every request with odd values: the answer is sound or names the field, and
 // nothing of it breaks what is read later.
 func TestNothingOddThatIsSentBreaksAnything(t *testing.T) {
@@ -175,7 +179,7 @@ func TestNothingOddThatIsSentBreaksAnything(t *testing.T) {
 	for _, op := range slices.Sorted(maps.Keys(all)) {
 		e := all[op]
 		status, answer := ask(t, c, mutant{op: op, example: e})
-		if method, _, _ := strings.Cut(op, " "); method != "DELETE" && op != "POST /login" {
+		if method, _, _ := strings.Cut(op, " "); method != "DELETE" && !slices.Contains(guarded, op) {
 			assert.Less(t, status, 400, "the example of %s: %.400s", op, answer)
 		}
 		list = append(list, mutants(op, e)...)
@@ -217,7 +221,7 @@ func (m mutant) wrong(status int, answer []byte) string {
 		return ""
 	case json.Unmarshal(answer, &p) != nil || p.Detail == "":
 		return "is no problem document"
-	case status == 429 && m.op == "POST /login":
+	case (status == 429 || status == 403 || status == 401 || status == 409) && slices.Contains(guarded, m.op):
 		return ""
 	}
 	for _, jargon := range []string{"strconv", "json:", "Go ", "float64", "expected length", "validation failed", "RFC 4122", "regex",
@@ -253,6 +257,9 @@ func (m mutant) stays(t *testing.T, c *testkit.Client) {
 
 func ask(t *testing.T, c *testkit.Client, m mutant) (int, []byte) {
 	method, path, _ := strings.Cut(m.op, " ")
+	if m.op == "POST /anglers" || m.op == "POST /recover" { // they sign somebody else in
+		c = kit.Client(t)
+	}
 	var answer string
 	status := c.Do(method, m.address(path), m.body, &answer)
 	return status, []byte(answer)

@@ -93,9 +93,11 @@ func TestNamesAreComparedByOneRule(t *testing.T) {
 }
 
 func TestSessionsLastBeyond2038(t *testing.T) {
-	_, err := kit.App.Store.DB().Exec(`INSERT INTO sessions (token, data, expiry) VALUES ('far', '', '2040-02-03 04:05:06.7')`)
+	c := kit.Fresh(t, "moss")
+	_, err := kit.App.Store.DB().Exec(`UPDATE sessions SET expiry = '2040-02-03 04:05:06.7' WHERE angler_id =
+		(SELECT id FROM angler WHERE name = ?)`, c.Name)
 	require.NoError(t, err)
 	var at string
-	require.NoError(t, kit.App.Store.DB().QueryRow(`SELECT CAST(expiry AS CHAR) FROM sessions WHERE token = 'far'`).Scan(&at))
+	require.NoError(t, kit.App.Store.DB().QueryRow(`SELECT CAST(expiry AS CHAR) FROM sessions WHERE YEAR(expiry) = 2040`).Scan(&at))
 	assert.Equal(t, "2040-02-03 04:05:06.700000", at)
 }

@@ -8,6 +8,7 @@ import (
 	"io/fs"
 	"os"
 	"path/filepath"
+	"strconv"
 	"syscall"
 	"time"
 )
@@ -17,6 +18,7 @@ import (
 //	lock      held by this program
 //	database  held by this program and by the database
 //	ready     there once the database is whole
+//	port      of the database that runs, on loopback
 //	password  of the program's account, for its owner's eyes only
 //	data tmp run closed  the database's own
 type home string
@@ -58,6 +60,22 @@ func (h home) markReady() error {
 		return h.unwritable(err)
 	}
 	return nil
+}
+
+// writePort for other programs of its owner.
+func (h home) writePort(port int) error {
+	if err := os.WriteFile(h.path("port"), []byte(strconv.Itoa(port)), 0o600); err != nil {
+		return h.unwritable(err)
+	}
+	return nil
+}
+
+func (h home) port() (int, error) {
+	raw, err := os.ReadFile(h.path("port"))
+	if err != nil {
+		return 0, fmt.Errorf("data directory %s does not say where its database listens: %w", h, cause(err))
+	}
+	return strconv.Atoi(string(raw))
 }
 
 // leastSpace is what a new data directory and its logs need, leastRoom what one

@@ -88,7 +88,33 @@ func (s *Server) start(ctx context.Context, programs map[string]string) (err err
 	if err := s.wait(ctx); err != nil {
 		return err
 	}
+	if err := s.home.writePort(s.port); err != nil {
+		return err
+	}
 	return s.home.markReady()
+}
+
+// Attach is the DSN of a server that another program runs on a directory; false where none
+// does.
+func Attach(dir string) (dsn string, running bool, err error) {
+	dir, err = filepath.Abs(dir)
+	if err != nil {
+		return "", false, err
+	}
+	h := home(dir)
+	if _, err := os.Stat(h.path("ready")); err != nil {
+		return "", false, nil //nolint:nilerr // there is no database yet
+	}
+	held, err := h.lock("lock")
+	if err == nil {
+		return "", false, held.Close()
+	}
+	s := Server{home: h}
+	if s.port, err = h.port(); err != nil {
+		return "", false, err
+	}
+	password, err := h.password()
+	return s.appDSN(password), true, err
 }
 
 // DSN for database/sql with the mysql driver.

@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
 )
 
 // Feed is where a water's forecast comes from and how it went last time.
@@ -43,6 +44,31 @@ func (s *Store) FeedOf(ctx context.Context, angler, water uuid.UUID) (*Feed, err
 func (s *Store) SetFeed(ctx context.Context, water uuid.UUID, url string) error {
 	_, err := s.exec(ctx, `INSERT INTO feed (water_id, url) VALUES (?, ?) ON DUPLICATE KEY UPDATE url = VALUES(url)`, water, url)
 	return err
+}
+
+// PutFeed of an angler's water in place of an earlier one.
+func (s *Store) PutFeed(ctx context.Context, angler, water uuid.UUID, url string) (f Feed, err error) {
+	err = s.Whole(ctx, func(s *Store) error {
+		if err := owned(ctx, s.db.(*sqlx.Tx), "water", angler, water); err != nil {
+			return err
+		}
+		if _, err := s.exec(ctx, `DELETE FROM feed WHERE water_id = ? AND url <> ?`, water, url); err != nil {
+			return err
+		}
+		return s.SetFeed(ctx, water, url)
+	})
+	return Feed{WaterID: water, AnglerID: angler, URL: url}, err
+}
+
+// DeleteFeed of an angler's water.
+func (s *Store) DeleteFeed(ctx context.Context, angler, water uuid.UUID) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := owned(ctx, tx, "water", angler, water); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `DELETE FROM feed WHERE water_id = ?`, water)
+		return err
+	})
 }
 
 // MarkFeed keeps how the last try went.

@@ -210,7 +210,7 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 // spot, and those of its tide, which are written by themselves.
 const (
 	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, manners, in_name, " +
-		"in_elevation_m, out_name, out_elevation_m, note, draught_m, " +
+		"in_elevation_m, in_clear, out_name, out_elevation_m, out_clear, note, draught_m, " +
 		"faces_deg, stand_m, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
 		"passage_width_m, passage_bed_m"
@@ -235,6 +235,8 @@ type spotColumns struct {
 	Manners       string  `db:"manners"`
 	InName        string  `db:"in_name"`
 	InElevation   float64 `db:"in_elevation_m"`
+	InClear       bool    `db:"in_clear"`
+	OutClear      bool    `db:"out_clear"`
 	OutName       string  `db:"out_name"`
 	OutElevation  float64 `db:"out_elevation_m"`
 
@@ -260,7 +262,8 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
 		Manner: string(a.Manner), Manners: mannersText(a.Others),
-		InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM,
+		InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM, InClear: a.In.Clear,
+		OutClear: a.Out.Clear,
 		DraughtM: a.DraughtM,
 		FacesDeg: sp.FacesDeg, StandM: sp.StandM, Bottom: sp.Bottom, Hazards: sp.Hazards, Private: !sp.Public, Shape: shape}
 	if p := sp.SectionFrom; p != nil {

@@ -18,12 +18,14 @@ type Water struct {
 	Name      string
 	TimeZone  string
 	Revision  int
+	// Invented says that it is of the invented coast.
+	Invented bool
 }
 
 // PutWater stores a water, new or over the revision of it that was read. It returns its
 // revision.
 func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revision int, err error) {
-	row := waterRow{w.ID, w.StationID, w.Name, w.TimeZone, 0}
+	row := waterRow{w.ID, w.StationID, w.Name, w.TimeZone, 0, w.Invented}
 	err = s.ground(ctx, angler, func(tx *sqlx.Tx) error {
 		if err := owned(ctx, tx, "station", angler, w.StationID); err != nil {
 			return err
@@ -37,6 +39,7 @@ func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revisi
 			if err := tx.GetContext(ctx, &old, `SELECT `+waterColumns+` FROM water WHERE id = ?`, w.ID); err != nil {
 				return err
 			}
+			row.Invented = old.Invented // whatever else is made of it
 		}
 		if row.Revision, err = revised("water", stored, w.Revision, differing(old, row)); err != nil || row.Revision == 0 {
 			revision = stored
@@ -44,9 +47,8 @@ func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revisi
 		}
 		revision = row.Revision
 		if stored == 0 {
-			_, err = tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone, revision) VALUES (?, ?, ?,
-			?, ?, 1)`,
-				w.ID, angler, w.StationID, w.Name, w.TimeZone)
+			_, err = tx.ExecContext(ctx, `INSERT INTO water (id, angler_id, station_id, name, time_zone, invented, revision)
+				VALUES (?, ?, ?, ?, ?, ?, 1)`, w.ID, angler, w.StationID, w.Name, w.TimeZone, w.Invented)
 			return err
 		}
 		_, err = tx.ExecContext(ctx, `UPDATE water SET station_id = ?, name = ?, time_zone = ?, revision = ? WHERE id = ? AND
@@ -57,7 +59,7 @@ func (s *Store) PutWater(ctx context.Context, angler uuid.UUID, w Water) (revisi
 	return revision, err
 }
 
-const waterColumns = `id, station_id, name, time_zone, revision`
+const waterColumns = `id, station_id, name, time_zone, revision, invented`
 
 type waterRow struct {
 	ID       uuid.UUID `db:"id"`
@@ -65,9 +67,12 @@ type waterRow struct {
 	Name     string    `db:"name"`
 	Zone     string    `db:"time_zone"`
 	Revision int       `db:"revision"`
+	Invented bool      `db:"invented"`
 }
 
-func (r waterRow) water() Water { return Water{r.ID, r.Station, r.Name, r.Zone, r.Revision} }
+func (r waterRow) water() Water {
+	return Water{r.ID, r.Station, r.Name, r.Zone, r.Revision, r.Invented}
+}
 
 // Waters of an angler by name.
 func (s *Store) Waters(ctx context.Context, angler uuid.UUID) ([]Water, error) {
@@ -189,6 +194,47 @@ func (s *Store) Outline(ctx context.Context, angler, water uuid.UUID) (*ground.O
 	}
 	rings, err := ringsOf(text)
 	return &ground.Outline{Rings: rings}, err
+}
+
+// HasInvented says whether the invented coast is among an angler's waters.
+func (s *Store) HasInvented(ctx context.Context, angler uuid.UUID) (has bool, err error) {
+	return has, s.db.GetContext(ctx, &has, `SELECT EXISTS (SELECT 1 FROM water WHERE angler_id = ? AND invented)`, angler)
+}
+
+// MarkInvented says of a station, and of the waters that follow it, that they are of the
+// invented coast.
+func (s *Store) MarkInvented(ctx context.Context, angler, station uuid.UUID) error {
+	return s.ground(ctx, angler, func(tx *sqlx.Tx) error {
+		for _, q := range []string{`UPDATE station SET invented = TRUE WHERE angler_id = ? AND id = ?`,
+			`UPDATE water SET invented = TRUE WHERE angler_id = ? AND station_id = ?`} {
+			if _, err := tx.ExecContext(ctx, q, angler, station); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+}
+
+// DeleteInvented coast of an angler with all it holds; its stations stay where other waters
+// follow them.
+func (s *Store) DeleteInvented(ctx context.Context, angler uuid.UUID) error {
+	return s.Whole(ctx, func(s *Store) error {
+		waters, err := s.Waters(ctx, angler)
+		if err != nil {
+			return err
+		}
+		for _, w := range waters {
+			if !w.Invented {
+				continue
+			}
+			if _, err := s.DeleteWater(ctx, angler, w.ID, true); err != nil {
+				return err
+			}
+		}
+		_, err = s.exec(ctx, `DELETE FROM station WHERE angler_id = ? AND invented AND id NOT IN (SELECT station_id FROM water)
+			AND id NOT IN (SELECT reference_id FROM station WHERE reference_id IS NOT NULL)`, angler)
+		return err
+	})
 }
 
 // Holding is what goes with a water that is deleted.

@@ -3,6 +3,7 @@ import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
 import { Problem } from './api/client';
+import { Begin } from './begin/Begin';
 import { Frame } from './frame/Frame';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
@@ -13,6 +14,7 @@ const TiePage = lazy(() => import('./tie/TiePage'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
 const CardsPage = lazy(() => import('./cards/CardsPage'));
 const BackPage = lazy(() => import('./back/BackPage'));
+const FirstWater = lazy(() => import('./begin/FirstWater'));
 const SetupPage = lazy(() => import('./setup/SetupPage'));
 
 const queries = new QueryClient({
@@ -39,8 +41,8 @@ export function App() {
       <ConfigProvider theme={theme}>
         <AntApp style={{ height: '100%' }}>
           <QueryClientProvider client={queries}>
-            <Gate>
-              <BrowserRouter>
+            <BrowserRouter>
+              <Gate begin={<Begin />}>
                 <Suspense>
                   <Routes>
                     <Route element={<Frame />}>
@@ -52,14 +54,15 @@ export function App() {
                       <Route path="/tie-on/bench/:id" element={<BenchPage />} />
                       <Route path="/tie-on/cards" element={<CardsPage />} />
                       <Route path="/tie-on/cards/:id" element={<CardsPage />} />
+                      <Route path="/begin" element={<FirstWater />} />
                       <Route path="/back" element={<BackPage />} />
-                      <Route path="/set-up" element={<SetupPage />} />
+                      <Route path="/set-up/*" element={<SetupPage />} />
                       <Route path="*" element={<Navigate to="/water" replace />} />
                     </Route>
                   </Routes>
                 </Suspense>
-              </BrowserRouter>
-            </Gate>
+              </Gate>
+            </BrowserRouter>
           </QueryClientProvider>
         </AntApp>
       </ConfigProvider>

@@ -15,6 +15,7 @@ type limitOut struct {
 	Manner     string   `json:"manner" doc:"of going, in a word or two"`
 	Says       string   `json:"says" doc:"what it limits"`
 	Unit       string   `json:"unit"`
+	Measure    string   `json:"measure,omitempty" enum:"depth,height,run,temperature,wind" doc:"people choose a unit for"`
 	Falls      bool     `json:"falls" doc:"less is worse"`
 	Most       float64  `json:"most" doc:"the greatest value that makes sense"`
 	Think      *float64 `json:"think" nullable:"true" doc:"where one thinks again; null: never"`
@@ -67,7 +68,8 @@ func limitsOf(own going.Limits) *limitsOutput {
 	for _, k := range going.Table() {
 		l := own.Of(k.ID)
 		_, set := own[k.ID]
-		out.Body.Limits = append(out.Body.Limits, limitOut{ID: k.ID, Manner: k.Manner, Says: k.Says, Unit: k.Unit, Falls: k.Falls,
+		out.Body.Limits = append(out.Body.Limits, limitOut{ID: k.ID, Manner: k.Manner, Says: k.Says, Unit: k.Unit, Measure: k.Measure,
+			Falls: k.Falls,
 			Most:  k.Most,
 			Think: number(l.Think), DoNot: number(l.DoNot), HouseThink: number(k.House.Think), HouseDoNot: number(k.House.DoNot), Own: set})
 	}

@@ -18,6 +18,7 @@ type kindOut struct {
 	Long      string           `json:"long" doc:"as a form asks for it"`
 	Unit      string           `json:"unit"`
 	Dimension string           `json:"dimension"`
+	Measure   string           `json:"measure,omitempty" enum:"depth,height,temperature,wind,rain" doc:"people choose a unit for"`
 	Min       float64          `json:"min"`
 	Max       float64          `json:"max"`
 	Step      float64          `json:"step"`
@@ -42,7 +43,8 @@ func kinds(context.Context, *struct{}) (*kindsOutput, error) {
 	out := &kindsOutput{Body: []kindOut{}}
 	for _, n := range conditions.Natures() {
 		k := kindOut{Kind: wire.ReadingKind(n.Kind), Name: n.Name, Long: n.Long, Unit: n.Unit, Dimension: n.Dimension.String(),
-			Min: n.Min, Max: n.Max, Step: n.Step, Decimals: n.Decimals, Drawn: string(n.Drawn), Alongside: string(n.Alongside),
+			Measure: n.Measure,
+			Min:     n.Min, Max: n.Max, Step: n.Step, Decimals: n.Decimals, Drawn: string(n.Drawn), Alongside: string(n.Alongside),
 			Words: []string{}, Columns: n.Columns.List(),
 			GivenBy: n.Givers()}
 		if n.Given {

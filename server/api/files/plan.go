@@ -178,15 +178,12 @@ const (
 	longestNote = 400
 )
 
-// unknownWayM is the elevation of a way nothing is known of: never in the water.
-const unknownWayM = 10
-
 func spotOf(f feature.Feature, in *importInput) (store.Spot, error) {
 	note := f.Description
 	if note == "" {
 		note = f.Comment
 	}
-	way := wire.PassageBody{Name: "the way", ElevationM: unknownWayM}
+	way := wire.PassageBody{Name: "the way", Clear: true} // nothing is known of it
 	body := wire.SpotBody{WaterID: in.WaterID, Name: clip(f.Name, longestName), Place: in.Place, Note: clip(note, longestNote),
 		Manner: string(ground.OnFoot), In: way, Out: way}
 	at, shape := ground.ShapeOf(positions(f.Parts[0]), f.Kind == feature.Area)

@@ -28,6 +28,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerVisits(api)
 	s.registerWaters(api)
 	s.registerZones(api)
+	s.registerTemplates(api)
 	s.registerSurf(api)
 	web.Open(api, web.Get("/ground/words", "groundWords", "The words ground is described in"), words)
 }

@@ -81,7 +81,7 @@ func (s service) listVisits(ctx context.Context, as *web.Scope, in *visitsInput)
 		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy),
 			LimitedBy: v.ClosedBy, Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
 			BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
-			Marks: v.Marks, Says: v.Says(sp.Clock)})
+			Marks: v.Marks, Says: v.Says(sp.Clock, as.Units)})
 	}
 	return out, nil
 }
@@ -91,7 +91,7 @@ func (s service) calendar(ctx context.Context, as *web.Scope, in *visitsInput) (
 	if err != nil {
 		return nil, err
 	}
-	raw, err := calendar.Visits(sp.ID.String(), sp.Name, visits, sp.Clock, as.Now())
+	raw, err := calendar.Visits(sp.ID.String(), sp.Name, visits, sp.Clock, as.Units, as.Now())
 	return web.Attached("windows.ics", "text/calendar; charset=utf-8", raw), err
 }
 

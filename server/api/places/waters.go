@@ -25,6 +25,8 @@ type waterOut struct {
 	Zones     []zoneOut       `json:"zones" nullable:"false"`
 	Outline   [][]wire.LatLon `json:"outline" nullable:"false" doc:"rings of its shores: land, lake, island in turn"`
 	Grid      *gridOut        `json:"grid,omitempty" doc:"its depths; the cells are at grid.bin"`
+	Feed      *waterFeedOut   `json:"feed,omitempty" doc:"where its forecast comes from"`
+	Invented  bool            `json:"invented" doc:"of the invented coast"`
 	HighM     float64         `json:"high_m" doc:"the highest tide of the next thirty days, with what was seen of surge; above it is land"`
 }
 
@@ -56,13 +58,37 @@ type deleteWaterInput struct {
 }
 
 func (s service) registerWaters(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/waters", "listWaters", "One's waters"), s.listWaters)
 	web.Signed(api, s.Deps, web.Get("/waters/{id}", "getWater", "A water with its shores, zones and what is known of its depths"),
 		s.getWater)
 	web.Signed(api, s.Deps, web.Conflicting(web.Put("/waters/{id}", "putWater", "Write a water, new or changed")), s.putWater)
 	web.Signed(api, s.Deps, web.Conflicting(web.Delete("/waters/{id}", "deleteWater", "Remove a water")), s.deleteWater)
 	web.Signed(api, s.Deps, web.Get("/waters/{id}/reach", "reachSpots",
 		"How long the way to each spot of a water takes, each in its own manner"), s.reach)
+	s.registerFeeds(api)
 	s.registerDepths(api)
+}
+
+type waterListed struct {
+	ID        string `json:"id"`
+	Name      string `json:"name"`
+	TimeZone  string `json:"time_zone"`
+	StationID string `json:"station_id"`
+	Revision  int    `json:"revision"`
+	Invented  bool   `json:"invented" doc:"of the invented coast"`
+}
+
+type watersOutput struct {
+	Body []waterListed `nullable:"false"`
+}
+
+func (s service) listWaters(ctx context.Context, as *web.Scope, _ *struct{}) (*watersOutput, error) {
+	list, err := s.Store.Waters(ctx, as.Angler)
+	out := &watersOutput{Body: []waterListed{}}
+	for _, w := range list {
+		out.Body = append(out.Body, waterListed{w.ID.String(), w.Name, w.TimeZone, w.StationID.String(), w.Revision, w.Invented})
+	}
+	return out, err
 }
 
 func (s service) putWater(ctx context.Context, as *web.Scope, in *waterInput) (*wire.RevisionOutput, error) {
@@ -87,8 +113,16 @@ func (s service) getWater(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 	if err != nil {
 		return nil, err
 	}
+	feed, err := s.Store.FeedOf(ctx, as.Angler, in.ID)
+	if err != nil {
+		return nil, err
+	}
 	o := waterOut{ID: w.ID.String(), Name: w.Name, TimeZone: w.TimeZone, StationID: w.StationID.String(), Revision: w.Revision,
-		Zones: []zoneOut{}, Outline: [][]wire.LatLon{}}
+		Invented: w.Invented, Zones: []zoneOut{}, Outline: [][]wire.LatLon{}}
+	if feed != nil {
+		known := feedOf(*feed, 0)
+		o.Feed = &known
+	}
 	if o.HighM, err = s.Desk.Highest(ctx, as.Angler, in.ID, as.Now()); err != nil {
 		return nil, err
 	}

@@ -18,6 +18,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerAnalyse(api)
 	registerSky(api, d)
 	s.registerStations(api)
+	s.registerKnown(api)
 	s.registerStationFiles(api)
 	s.registerCompare(api)
 	s.registerSpotTide(api)

@@ -45,7 +45,7 @@ type stationInput struct {
 	wire.ByID
 	Body struct {
 		Name         string          `json:"name" minLength:"1" maxLength:"80"`
-		Source       string          `json:"source" minLength:"1" maxLength:"200" doc:"where the constants come from"`
+		Source       string          `json:"source" minLength:"1" maxLength:"400" doc:"where the constants come from"`
 		Z0M          float64         `json:"z0_m,omitempty" doc:"mean level above chart datum"`
 		Constituents []constituentIn `json:"constituents,omitempty" maxItems:"200" nullable:"false"`
 		ReferenceID  *uuid.UUID      `json:"reference_id,omitempty" format:"uuid" doc:"the station to follow, instead of constituents"`

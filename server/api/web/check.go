@@ -56,8 +56,8 @@ func (c *checker) value(where string, v reflect.Value) {
 			c.add(where, "must be a number")
 		}
 	case reflect.String:
-		if r, bad := unseen(v.String()); bad {
-			c.add(where, fmt.Sprintf("holds a character that cannot be seen (U+%04X)", r))
+		if err := Legible(v.String()); err != nil {
+			c.add(where, err.Error())
 		}
 	case reflect.Pointer, reflect.Interface:
 		if !v.IsNil() {
@@ -118,6 +118,14 @@ func (c *checker) name(where string, v reflect.Value) {
 		v.SetString(name)
 	}
 	c.value(where, v)
+}
+
+// Legible refuses a text with a character nobody can see.
+func Legible(s string) error {
+	if r, bad := unseen(s); bad {
+		return fmt.Errorf("holds a character that cannot be seen (U+%04X)", r)
+	}
+	return nil
 }
 
 // unseen is the first character of a text that is not for reading: controls other than the

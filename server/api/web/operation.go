@@ -66,7 +66,7 @@ func Signed[I, O any](api huma.API, d *Deps, op huma.Operation, handler func(con
 		if !ok {
 			return nil, huma.Error401Unauthorized("Sign in first.")
 		}
-		return handler(ctx, d.scope(angler), in)
+		return handler(ctx, d.scope(ctx, angler), in)
 	})
 }
 

@@ -20,6 +20,12 @@ type Deps struct {
 	Accounts *account.Accounts
 	Desk     desk.Desk
 	Clock    func() time.Time
+	// TryFeed fetches a water's forecast and says how many readings came; nil where nothing is.
+	TryFeed func(context.Context, store.Feed) (store.Feed, int, error)
+	// Coast copies the invented coast into somebody's account; nil where there is none.
+	Coast func(ctx context.Context, angler uuid.UUID, now time.Time) error
+	// Demo says how to sign in where everything is invented.
+	Demo string
 
 	shipped *playbook.Book
 }
@@ -43,8 +49,8 @@ type Scope struct {
 	book *playbook.Book
 }
 
-func (d *Deps) scope(angler uuid.UUID) *Scope {
-	return &Scope{Angler: angler, Units: quantity.Metric, deps: d, now: d.Clock().UTC()}
+func (d *Deps) scope(ctx context.Context, angler uuid.UUID) *Scope {
+	return &Scope{Angler: angler, Units: d.Accounts.Settings(ctx).Units, deps: d, now: d.Clock().UTC()}
 }
 
 // Now is when the request came; the same throughout it.

@@ -47,6 +47,7 @@ type ShapeBody struct {
 type PassageBody struct {
 	Name       string  `json:"name" maxLength:"60"`
 	ElevationM float64 `json:"elevation_m"`
+	Clear      bool    `json:"clear,omitempty" doc:"no depth is in the way: it is open at any tide"`
 }
 
 // MarkBody is a feature of a spot.

@@ -50,6 +50,8 @@ export type AdviseIn = Schemas['AdviseBody'];
 export type Pick = Schemas['PickBody'];
 export type Limit = Schemas['LimitOut'];
 export type Usual = Schemas['UsualOutputBody'];
+export type Known = Schemas['KnownOut'];
+export type Template = Schemas['TemplateOut'];
 export type PracticeCast = Schemas['PracticeCast'];
 export type Analysis = Schemas['AnalyseOutputBody'];
 
@@ -113,6 +115,59 @@ const asText = (text: string) => ({
 export const api = {
   login: (name: string, password: string) => settle(client.POST('/v1/login', { body: { name, password } })),
   logout: () => settle(client.POST('/v1/logout')),
+  welcome: () => settle(client.GET('/v1/welcome')),
+  register: (body: Schemas['JoinInputBody']) => settle(client.POST('/v1/anglers', { body })),
+  recover: (body: Schemas['RecoverInputBody']) => settle(client.POST('/v1/recover', { body })),
+  putSettings: (body: Schemas['SettingsBody']) => settle(client.PUT('/v1/account/settings', { body })),
+  account: () => settle(client.GET('/v1/account')),
+  deleteAccount: (password: string) => settle(client.DELETE('/v1/account', { body: { password } })),
+  sessions: () => settle(client.GET('/v1/account/sessions')),
+  endSession: (id: string) =>
+    settle(client.DELETE('/v1/account/sessions/{id}', { params: { path: { id } } })),
+  endOtherSessions: () => settle(client.DELETE('/v1/account/sessions')),
+  changePassword: (old: string, password: string) =>
+    settle(client.PUT('/v1/account/password', { body: { old, password } })),
+  makeRecoveryCodes: (password: string) =>
+    settle(client.POST('/v1/account/recovery-codes', { body: { password } })),
+  invites: () => settle(client.GET('/v1/invites')),
+  makeInvite: (body: Schemas['InviteInputBody']) => settle(client.POST('/v1/invites', { body })),
+  deleteInvite: (id: string) => settle(client.DELETE('/v1/invites/{id}', { params: { path: { id } } })),
+  /** What an export gave, into this empty account; zipped on the way, it may be large. */
+  bringBack: async (file: Blob) => {
+    const zipped = file.type.includes('gzip')
+      ? await file.arrayBuffer()
+      : await new Response(file.stream().pipeThrough(new CompressionStream('gzip'))).arrayBuffer();
+    return settle(
+      client.PUT('/v1/account/export', {
+        body: zipped as never,
+        bodySerializer: (b: unknown) => b as ArrayBuffer,
+        headers: { 'Content-Type': 'application/octet-stream' },
+      }),
+    );
+  },
+  waters: () => settle(client.GET('/v1/waters')),
+  putWater: (id: string, body: Schemas['WaterInputBody']) =>
+    settle(client.PUT('/v1/waters/{id}', { params: { path: { id } }, body })),
+  deleteWater: (id: string, everything: boolean) =>
+    settle(client.DELETE('/v1/waters/{id}', { params: { path: { id }, query: { everything } } })),
+  knownStations: (query: NonNullable<paths['/v1/known-stations']['get']['parameters']['query']>) =>
+    settle(client.GET('/v1/known-stations', { params: { query } })),
+  takeKnown: (id: string, known_id: string, reference_id?: string) =>
+    settle(
+      client.PUT('/v1/stations/{id}/known', {
+        params: { path: { id } },
+        body: { known_id, ...(reference_id ? { reference_id } : {}) },
+      }),
+    ),
+  templates: (station_id: string) =>
+    settle(client.GET('/v1/templates', { params: { query: { station_id } } })),
+  bend: (id: string, body: Schemas['BendInputBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/templates/{id}/bend', { params: { path: { id } }, body, signal })),
+  addCoast: () => settle(client.POST('/v1/account/invented-coast')),
+  removeCoast: () => settle(client.DELETE('/v1/account/invented-coast')),
+  putFeed: (id: string, url: string) =>
+    settle(client.PUT('/v1/waters/{id}/feed', { params: { path: { id } }, body: { url } })),
+  deleteFeed: (id: string) => settle(client.DELETE('/v1/waters/{id}/feed', { params: { path: { id } } })),
   me: () => settle(client.GET('/v1/me')),
   targets: () => settle(client.GET('/v1/targets')),
   spots: () => settle(client.GET('/v1/spots')),

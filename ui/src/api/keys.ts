@@ -4,6 +4,13 @@ import { useCallback } from 'react';
 /** The first word of every query's key: each stands for one answer of the server. */
 export const keys = {
   me: ['me'],
+  welcome: ['welcome'],
+  account: ['account'],
+  sessions: ['sessions'],
+  invites: ['invites'],
+  known: ['known-stations'],
+  templates: ['templates'],
+  waters: ['waters'],
   kinds: ['kinds'],
   formats: ['formats'],
   words: ['words'],
@@ -36,13 +43,14 @@ const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf'];
 /** What a person changes, and the answers that follow from it. */
 export const rests = {
   session: ['me'],
+  account: ['account', 'sessions', 'invites'],
   log: ['spells'],
   readings: ofReadings,
-  spots: [...ofSpots, 'water', 'spot-tide', 'spells', 'imported'],
+  spots: [...ofSpots, 'waters', 'account', 'me', 'water', 'spot-tide', 'spells', 'imported'],
   /** Shores, zones and depths of a water. */
   water: [...ofSpots, 'water', 'cells', 'finds'],
   noted: ['spot-tide'],
-  tide: [...ofSpots, 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
+  tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: ['playbook', 'targets', 'advise', 'compare-advice', 'edge', 'rig-card', 'spells'],
   kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual'],
   limits: ['limits', 'advise', 'edge', 'state'],

@@ -1,3 +1,5 @@
+import { rate } from '../format/measure';
+import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
@@ -180,9 +182,11 @@ const caught = (s: Spell) => {
 
 /** "52, 54, 46.5 cm", the first few. */
 const sizes = (s: Spell) => {
-  const cm = s.catches.flatMap((c) => (c.length_m ? [minimal(c.length_m * 100)] : []));
-  if (cm.length === 0) return '';
-  return `${cm.slice(0, 3).join(', ')}${cm.length > 3 ? ', …' : ''} cm`;
+  const long = s.catches.flatMap((c) =>
+    c.length_m ? [minimal(fromSI(way('fish_length'), c.length_m))] : [],
+  );
+  if (long.length === 0) return '';
+  return `${long.slice(0, 3).join(', ')}${long.length > 3 ? ', …' : ''} ${unitOf('fish_length')}`;
 };
 const minimal = (x: number) => fixed(x, Math.abs(x - Math.round(x)) < 0.05 ? 0 : 1);
 
@@ -224,7 +228,7 @@ function SpellDetail({ s }: { s: Spell }) {
           <dt>tide</dt>
           <dd>
             {metres(s.tide_level_m)}, {s.tide_rate_m_per_h >= 0 ? 'rising' : 'falling'}{' '}
-            {fixed(Math.abs(s.tide_rate_m_per_h), 2)} m/h
+            {rate(s.tide_rate_m_per_h)}
           </dd>
         </div>
         <div>
@@ -266,11 +270,11 @@ function SpellDetail({ s }: { s: Spell }) {
           {s.catches.map((c) => (
             <li key={c.id}>
               {clock(c.caught_at, s.time_zone)} {c.target_in_sentence}
-              {c.length_m ? `, ${fixed(c.length_m * 100, 1)} cm` : ''}
+              {c.length_m ? `, ${show('fish_length', c.length_m)}` : ''}
               {c.mass_kg
-                ? `, ${fixed(c.mass_kg, 2)} kg`
+                ? `, ${show('fish', c.mass_kg, 2)}`
                 : c.mass_estimate_kg
-                  ? `, about ${fixed(c.mass_estimate_kg, 1)} kg by its length`
+                  ? `, about ${show('fish', c.mass_estimate_kg)} by its length`
                   : ''}
               , {c.kept ? 'kept' : 'released'}{' '}
               <Button

@@ -6,7 +6,7 @@ import { api, type Usual } from '../api/client';
 import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import { useEntry } from '../entry/entry';
-import { NumberIn } from '../format/NumberIn';
+import { NumberIn } from '../format/NumberField';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import type { Field, Tool, Values } from './tool';
@@ -181,6 +181,7 @@ function Ask(props: { field: Field; value: Values[string]; onChange: (v: Values[
       label={f.label}
       value={value === undefined ? undefined : Number(value)}
       onChange={onChange}
+      measure={f.measure}
       unit={f.unit}
       si={f.si}
       step={f.step}

@@ -1,3 +1,4 @@
+import { distance, show } from '../format/spoken';
 import { useEffect, useState } from 'react';
 import type { BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
@@ -94,7 +95,7 @@ export function Interception(props: {
             <li>cast at {fixed(aim.wait_s, 1)} s</li>
             <li>splash at {fixed(aim.splash_s, 1)} s</li>
             <li>
-              crosses at {fixed(aim.cross_s, 1)} s, {fixed(aim.pass_distance_m * 100, 0)} cm ahead of the nose
+              crosses at {fixed(aim.cross_s, 1)} s, {show('tackle', aim.pass_distance_m)} ahead of the nose
             </li>
             <li>{aim.why}</li>
           </ul>
@@ -141,10 +142,10 @@ function FromTheSide(props: {
       {t >= aim.wait_s && <circle cx={x(out)} cy={flying ? air(out) : top + 14} r={3.5} className="lure" />}
       <circle cx={x(0)} cy={top - 8} r={5} />
       <text x={x(far)} y={16} textAnchor="end">
-        lands {fixed(far, 0)} m out
+        lands {distance(far)} out
       </text>
       <text x={x(cross)} y={top + 36} textAnchor="end">
-        meets it at {fixed(cross, 0)} m
+        meets it at {distance(cross)}
       </text>
     </svg>
   );

@@ -1,5 +1,5 @@
+import { distance } from '../format/spoken';
 import type { BenchOut } from '../api/client';
-import { fixed } from '../format/measure';
 
 /** A row of rods over the beach, nearest first. */
 export function Rods({ rods, says, reach }: { rods: BenchOut<'rods'>['rods']; says: string; reach: number }) {
@@ -12,7 +12,7 @@ export function Rods({ rods, says, reach }: { rods: BenchOut<'rods'>['rods']; sa
             <li key={r.number}>
               <span>rod {r.number}</span>
               <i style={{ width: `${(70 * r.cast_m) / reach}%` }} />
-              <b>{fixed(r.cast_m, 0)} m</b> <span className="quiet">{r.over}</span>
+              <b>{distance(r.cast_m)}</b> <span className="quiet">{r.over}</span>
             </li>
           ))}
       </ol>

@@ -1,3 +1,4 @@
+import { distance } from '../format/spoken';
 import type { BenchOut } from '../api/client';
 import { bearing, fixed } from '../format/measure';
 
@@ -22,7 +23,7 @@ export function Rose(props: { directions: BenchOut<'cast'>['directions']; best?:
               d={`M${at(d.bearing_deg, (d.first_m ?? 0) * scale)}L${at(d.bearing_deg, Math.min((d.first_m ?? 0) + d.in_strip_m, cast) * scale)}`}
               className={d.bearing_deg === best ? 'way best' : 'way'}
             >
-              <title>{`${bearing(d.bearing_deg)}: ${fixed(d.in_strip_m, 0)} m, ${fixed(d.seconds, 0)} s`}</title>
+              <title>{`${bearing(d.bearing_deg)}: ${distance(d.in_strip_m)}, ${fixed(d.seconds, 0)} s`}</title>
             </path>
           )}
         </g>

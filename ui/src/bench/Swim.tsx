@@ -1,8 +1,8 @@
+import { distance } from '../format/spoken';
 import { scaleLinear } from 'd3-scale';
 import { useQuery } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { api, type BenchOut } from '../api/client';
-import { fixed } from '../format/measure';
 import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
 
@@ -52,7 +52,7 @@ export function Swim(props: { swim: BenchOut<'plug'>; cast: number; stand: numbe
           )}
           {x.ticks(6).map((d) => (
             <text key={d} x={Math.min(x(d), width - 18)} y={height - 6} textAnchor="middle">
-              {d < 0 ? '' : `${fixed(d, 0)} m`}
+              {d < 0 ? '' : distance(d)}
             </text>
           ))}
         </svg>

@@ -1,4 +1,4 @@
-import { fixed } from '../format/measure';
+import { distance, fixed } from '../format/spoken';
 import { Interception } from './Interception';
 import { clocks, degrees, heads, paces, placed } from './sight';
 import { num, tool, type Values } from './tool';
@@ -27,18 +27,18 @@ export const aimAtFish = tool({
   name: 'A fish you see',
   says: 'Where to land and when, so that splash and line stay clear and the lure crosses before its nose.',
   fields: [
-    { key: 'far_m', label: 'About how far', unit: 'm', step: 1, min: 1 },
+    { key: 'far_m', label: 'About how far', measure: 'distance', min: 1 },
     { key: 'clock', label: 'Where (12 is straight ahead)', words: clocks },
     { key: 'heads', label: 'Its head points', words: heads },
     { key: 'swims', label: 'It goes', words: paces },
-    { key: 'window_min_m', label: 'To pass before its nose by', unit: 'cm', si: 0.01, step: 5 },
-    { key: 'window_max_m', label: 'to', unit: 'cm', si: 0.01, step: 5 },
-    { key: 'pace_ms', label: 'You wind', unit: 'm/s', step: 0.05 },
-    { key: 'reach_m', label: 'Your reach, no wind', unit: 'm', step: 1 },
-    { key: 'wind_ms', label: 'Wind', unit: 'm/s', step: 0.5 },
+    { key: 'window_min_m', label: 'To pass before its nose by', measure: 'tackle' },
+    { key: 'window_max_m', label: 'to', measure: 'tackle' },
+    { key: 'pace_ms', label: 'You wind', measure: 'run' },
+    { key: 'reach_m', label: 'Your reach, no wind', measure: 'distance' },
+    { key: 'wind_ms', label: 'Wind', measure: 'wind' },
     { key: 'wind_from', label: 'from', words: clocks },
-    { key: 'splash_clear_m', label: 'Splash clear by', unit: 'm', step: 0.1 },
-    { key: 'flight_speed_ms', label: 'A cast flies', unit: 'm/s', step: 1 },
+    { key: 'splash_clear_m', label: 'Splash clear by', measure: 'depth' },
+    { key: 'flight_speed_ms', label: 'A cast flies', measure: 'run' },
   ],
   first: (_, u) => ({
     far_m: 14,
@@ -57,7 +57,7 @@ export const aimAtFish = tool({
   body: asked,
   line: (r) =>
     r.possible
-      ? `Wait ${fixed(r.wait_s, 1)} s, land ${fixed(Math.hypot(r.land_x_m, r.land_y_m), 0)} m out, wind as it splashes`
+      ? `Wait ${fixed(r.wait_s, 1)} s, land ${distance(Math.hypot(r.land_x_m, r.land_y_m))} out, wind as it splashes`
       : `Not from here: ${r.why}`,
   show: (r, v) => {
     const { fish, reach_m, pace_ms } = asked(v);

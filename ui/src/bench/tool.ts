@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { BenchIn, BenchOut, Calculation, Usual } from '../api/client';
+import type { Measure } from '../format/spoken';
 import type { Moment as Time, Place } from '../moment/moment';
 
 /** Where and when the bench stands. */
@@ -9,6 +10,8 @@ export type Moment = Time & Pick<Place, 'spot'>;
 export interface Field {
   key: string;
   label: string;
+  /** What is measured, in the person’s unit. */
+  measure?: Measure;
   unit?: string;
   /** How many SI units one of the shown units is. */
   si?: number;

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { fixed } from '../format/measure';
+import { distance, fixed, line, number, show, toSI, way } from '../format/spoken';
 import { Beats } from './Beats';
 import { aimAtFish } from './aim';
 import { Rods } from './Rods';
@@ -7,9 +7,9 @@ import { Rose } from './Rose';
 import { Swim } from './Swim';
 import { num, tool } from './tool';
 
-const grams = (kg: number) => `${fixed(kg * 1000, kg < 0.03 ? 1 : 0)} g`;
-const mm = { unit: 'mm', si: 0.001, step: 0.01 };
-const pounds = 4.4482;
+const weight = (kg: number) => show('weight', kg);
+/** A hop down a bank is lifted so far, metres. */
+const hopLift = 0.3;
 /** Angle between cast and current, degrees. */
 const castAngle: Record<string, number> = {
   'across the current': 90,
@@ -24,9 +24,9 @@ export const tools = [
     name: 'Reel turns',
     says: 'From one depth to another. Aim over the fish: most look up.',
     fields: [
-      { key: 'length_per_turn_m', label: 'One turn brings in', unit: 'm', step: 0.05 },
-      { key: 'from_depth_m', label: 'From', unit: 'm deep', step: 0.5 },
-      { key: 'to_depth_m', label: 'to', unit: 'm deep', step: 0.5 },
+      { key: 'length_per_turn_m', label: 'One turn brings in', measure: 'turn' },
+      { key: 'from_depth_m', label: 'From, deep', measure: 'depth' },
+      { key: 'to_depth_m', label: 'to, deep', measure: 'depth' },
     ],
     first: (_, u) => ({
       length_per_turn_m: u.length_per_turn_m,
@@ -41,21 +41,21 @@ export const tools = [
     line: (r) =>
       r.turns >= 0
         ? `${fixed(r.turns, 1)} turns up`
-        : `${fixed(-r.turns * r.length_per_turn_m, 1)} m of line out`,
+        : `${show('depth', -r.turns * r.length_per_turn_m, 1)} of line out`,
   }),
   tool({
     id: 'fall',
     name: 'Fall',
     says: 'Count it down. Watch the line: a jump on the fall is the bite.',
     fields: [
-      { key: 'mass_kg', label: 'Weight, all of it', unit: 'g', si: 0.001, step: 0.5 },
+      { key: 'mass_kg', label: 'Weight, all of it', measure: 'weight' },
       {
         key: 'shape',
         label: 'Shape',
         words: ['soft lure', 'jig head', 'metal', 'fluttering spoon', 'egg', 'sphere'],
       },
-      { key: 'depth_m', label: 'Depth', unit: 'm', step: 0.5 },
-      { key: 'timed_ms', label: 'Timed once (leave empty)', unit: 'm/s', step: 0.05 },
+      { key: 'depth_m', label: 'Depth', measure: 'depth' },
+      { key: 'timed_ms', label: 'Timed once (leave empty)', measure: 'run' },
       { key: 'bank', label: 'Steps down a bank, as 1, 2, 3.5 (leave empty)', text: true },
     ],
     first: (_, u) => ({
@@ -74,19 +74,19 @@ export const tools = [
             bank_m: String(v.bank)
               .split(/[,;\s]+/)
               .filter(Boolean)
-              .map(Number),
-            lift_m: 0.3,
+              .map((d) => toSI(way('depth'), Number(d))),
+            lift_m: hopLift,
           }
         : {}),
     }),
-    line: (r) => `${fixed(r.seconds, 1)} s to the bottom, ${fixed(r.speed_ms, 2)} m/s`,
+    line: (r) => `${fixed(r.seconds, 1)} s to the bottom, ${show('run', r.speed_ms)}`,
     show: (r) =>
       r.hops.length === 0 ? null : (
         <ol className="hops">
           {r.hops.map((h, i) => (
             <li key={i}>
-              {fixed(h.from_m, 1)} to {fixed(h.to_m, 1)} m: lift 30 cm, let it fall{' '}
-              <b>{fixed(h.seconds, 1)} s</b>
+              {number('depth', h.from_m, 1)} to {show('depth', h.to_m, 1)}: lift {show('tackle', hopLift)},
+              let it fall <b>{fixed(h.seconds, 1)} s</b>
             </li>
           ))}
         </ol>
@@ -97,9 +97,9 @@ export const tools = [
     name: 'Pace',
     says: 'The slowest winding that keeps the lure working, with the push of the water.',
     fields: [
-      { key: 'least_water_speed_ms', label: 'It works from', unit: 'm/s', step: 0.05 },
-      { key: 'push_ms', label: 'The water pushes it to you by', unit: 'm/s', step: 0.05, min: -3 },
-      { key: 'length_per_turn_m', label: 'One turn brings in', unit: 'm', step: 0.05 },
+      { key: 'least_water_speed_ms', label: 'It works from', measure: 'run' },
+      { key: 'push_ms', label: 'The water pushes it to you by', measure: 'run', min: -3 },
+      { key: 'length_per_turn_m', label: 'One turn brings in', measure: 'turn' },
     ],
     first: (_, u) => ({
       least_water_speed_ms: u.lure_ms,
@@ -131,10 +131,10 @@ export const tools = [
     name: 'Lead',
     says: 'What holds in this current, and what trots. Thin line wants less; so does a line that streams down the current.',
     fields: [
-      { key: 'current_ms', label: 'Current', unit: 'm/s', step: 0.05 },
-      { key: 'line_diameter_m', label: 'Line', ...mm },
-      { key: 'line_length_m', label: 'Rod tip to lead', unit: 'm', step: 5 },
-      { key: 'depth_m', label: 'Depth there', unit: 'm', step: 0.5 },
+      { key: 'current_ms', label: 'Current', measure: 'run' },
+      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
+      { key: 'line_length_m', label: 'Rod tip to lead', measure: 'distance' },
+      { key: 'depth_m', label: 'Depth there', measure: 'depth' },
       { key: 'cast', label: 'Cast', words: Object.keys(castAngle) },
       { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
     ],
@@ -154,10 +154,11 @@ export const tools = [
       angle_deg: castAngle[String(v.cast)],
       sinker: v.sinker as 'bank',
     }),
-    line: (r) => `${grams(r.hold_kg)} holds, ${grams(r.trot_kg)} trots`,
+    line: (r) => `${weight(r.hold_kg)} holds, ${weight(r.trot_kg)} trots`,
     show: (r) => (
       <p>
-        With line a quarter thicker {grams(r.thicker_kg)} would hold, a quarter thinner {grams(r.thinner_kg)}.
+        With line a quarter thicker {weight(r.thicker_kg)} would hold, a quarter thinner{' '}
+        {weight(r.thinner_kg)}.
       </p>
     ),
   }),
@@ -166,13 +167,13 @@ export const tools = [
     name: 'Plug',
     says: 'How deep it runs along the cast over this section, where it first knocks, how long it fishes the strip.',
     fields: [
-      { key: 'stand_m', label: 'You stand, out from the bank', unit: 'm', step: 1 },
-      { key: 'rated_m', label: 'Sold as diving to', unit: 'm', step: 0.1 },
-      { key: 'cast_m', label: 'Cast', unit: 'm', step: 1 },
-      { key: 'line_diameter_m', label: 'Line', ...mm },
-      { key: 'pace_ms', label: 'Pace', unit: 'm/s', step: 0.05 },
-      { key: 'strip_min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
-      { key: 'strip_max_m', label: 'to', unit: 'm', step: 0.1 },
+      { key: 'stand_m', label: 'You stand, out from the bank', measure: 'distance' },
+      { key: 'rated_m', label: 'Sold as diving to', measure: 'depth' },
+      { key: 'cast_m', label: 'Cast', measure: 'distance' },
+      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
+      { key: 'pace_ms', label: 'Pace', measure: 'run' },
+      { key: 'strip_min_m', label: 'Good depths from', measure: 'depth' },
+      { key: 'strip_max_m', label: 'to', measure: 'depth' },
     ],
     first: (_, u) => ({
       stand_m: u.stand_m,
@@ -195,7 +196,7 @@ export const tools = [
       time: m.frame?.time,
     }),
     line: (r) =>
-      `${r.touches_m === undefined ? 'Never touches' : `First knocks ${fixed(r.touches_m, 0)} m out`}; ${fixed(r.seconds, 0)} s in the strip`,
+      `${r.touches_m === undefined ? 'Never touches' : `First knocks ${distance(r.touches_m)} out`}; ${fixed(r.seconds, 0)} s in the strip`,
     show: (r, v) => <Swim swim={r} cast={num(v, 'cast_m')} stand={num(v, 'stand_m')} />,
   }),
   tool({
@@ -203,10 +204,10 @@ export const tools = [
     name: 'Along or across',
     says: 'Which way to cast from this spot so that the lure stays over good depths longest.',
     fields: [
-      { key: 'cast_m', label: 'Cast', unit: 'm', step: 1 },
-      { key: 'pace_ms', label: 'Pace', unit: 'm/s', step: 0.05 },
-      { key: 'min_m', label: 'Good depths from', unit: 'm', step: 0.1 },
-      { key: 'max_m', label: 'to', unit: 'm', step: 0.1 },
+      { key: 'cast_m', label: 'Cast', measure: 'distance' },
+      { key: 'pace_ms', label: 'Pace', measure: 'run' },
+      { key: 'min_m', label: 'Good depths from', measure: 'depth' },
+      { key: 'max_m', label: 'to', measure: 'depth' },
     ],
     first: (_, u) => ({ cast_m: u.cast_m, pace_ms: u.pace_ms, min_m: 0.6, max_m: 1.6 }),
     body: (v, m) => ({
@@ -231,8 +232,8 @@ export const tools = [
     name: 'Dark water',
     says: 'What shows at the lure’s depth in this light.',
     fields: [
-      { key: 'secchi_m', label: 'Clarity', unit: 'm', step: 0.1 },
-      { key: 'depth_m', label: 'The lure runs', unit: 'm deep', step: 0.1 },
+      { key: 'secchi_m', label: 'Clarity', measure: 'depth' },
+      { key: 'depth_m', label: 'The lure runs, deep', measure: 'depth' },
       { key: 'sun_altitude_deg', label: 'Sun', unit: '° up', step: 5, min: -90 },
       { key: 'cloud_fraction', label: 'Cloud, 0 to 1', step: 0.1, max: 1 },
     ],
@@ -264,9 +265,9 @@ export const tools = [
     name: 'Vertical',
     says: 'The weight that keeps the line upright in this depth and run.',
     fields: [
-      { key: 'depth_m', label: 'Depth', unit: 'm', step: 1 },
-      { key: 'run_ms', label: 'Water past the line', unit: 'm/s', step: 0.05 },
-      { key: 'line_diameter_m', label: 'Line', ...mm },
+      { key: 'depth_m', label: 'Depth', measure: 'depth' },
+      { key: 'run_ms', label: 'Water past the line', measure: 'run' },
+      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
       { key: 'angle_deg', label: 'Line off upright', unit: '°', step: 5 },
     ],
     first: (_, u) => ({
@@ -281,16 +282,16 @@ export const tools = [
       line_diameter_m: num(v, 'line_diameter_m'),
       angle_deg: num(v, 'angle_deg'),
     }),
-    line: (r) => `${grams(r.mass_kg)} or more`,
+    line: (r) => `${weight(r.mass_kg)} or more`,
   }),
   tool({
     id: 'float',
     name: 'Float',
     says: 'Where the stop knot goes, so that the bait hangs clear of the wreck or bar.',
     fields: [
-      { key: 'level_m', label: 'Tide', unit: 'm', step: 0.1, min: -10 },
-      { key: 'crest_m', label: 'Its top', unit: 'm over datum', step: 0.1, min: -50 },
-      { key: 'clear_m', label: 'Bait over it by', unit: 'm', step: 0.1 },
+      { key: 'level_m', label: 'Tide', measure: 'depth', min: -10 },
+      { key: 'crest_m', label: 'Its top, over datum', measure: 'depth', min: -50 },
+      { key: 'clear_m', label: 'Bait over it by', measure: 'depth' },
     ],
     first: (m) => ({
       level_m: Math.round((m.frame?.level_m ?? 1) * 100) / 100,
@@ -298,7 +299,7 @@ export const tools = [
       clear_m: 0.3,
     }),
     body: (v) => ({ level_m: num(v, 'level_m'), crest_m: num(v, 'crest_m'), clear_m: num(v, 'clear_m') }),
-    line: (r) => `Stop knot ${fixed(r.knot_m, 2)} m over the hook`,
+    line: (r) => `Stop knot ${show('depth', r.knot_m)} over the hook`,
   }),
   tool({
     id: 'rods',
@@ -306,11 +307,11 @@ export const tools = [
     says: 'Distances that ask different questions, over this section’s marks.',
     fields: [
       { key: 'rods', label: 'Rods', step: 1, min: 1, max: 12 },
-      { key: 'reach_m', label: 'Your reach', unit: 'm', step: 5 },
+      { key: 'reach_m', label: 'Your reach', measure: 'distance' },
     ],
     first: (_, u) => ({ rods: 4, reach_m: u.reach_m }),
     body: (v, m) => ({ rods: num(v, 'rods'), reach_m: num(v, 'reach_m'), spot_id: m.spot.id }),
-    line: (r) => r.rods.map((k) => `${fixed(k.cast_m, 0)} m`).join(', '),
+    line: (r) => r.rods.map((k) => distance(k.cast_m)).join(', '),
     show: (r, v) => <Rods rods={r.rods} says={r.says} reach={num(v, 'reach_m')} />,
   }),
   tool({
@@ -319,11 +320,11 @@ export const tools = [
     says: 'Time over the ledge, when to turn, and what softens the strike.',
     fields: [
       { key: 'lure', label: 'Lure', words: ['bucktail', 'top-water', 'small skirted lure', 'strip bait'] },
-      { key: 'speed_ms', label: 'Speed', unit: 'kn', si: 1852 / 3600, step: 0.5 },
-      { key: 'behind_m', label: 'Behind', unit: 'm', step: 5 },
-      { key: 'ledge_m', label: 'Ledge along the way', unit: 'm', step: 10 },
-      { key: 'drag_n', label: 'Drag', unit: 'lb', si: pounds, step: 0.5 },
-      { key: 'break_n', label: 'Line', unit: 'lb', si: pounds, step: 1 },
+      { key: 'speed_ms', label: 'Speed', measure: 'boat' },
+      { key: 'behind_m', label: 'Behind', measure: 'distance' },
+      { key: 'ledge_m', label: 'Ledge along the way', measure: 'distance' },
+      { key: 'drag_n', label: 'Drag', measure: 'line' },
+      { key: 'break_n', label: 'Line', measure: 'line' },
       { key: 'material', label: 'of', words: ['mono', 'fluorocarbon', 'braid'] },
     ],
     first: (_, u) => ({
@@ -349,8 +350,8 @@ export const tools = [
     show: (r) => (
       <p>
         {r.fits ? 'The speed is one it works at' : 'It does not work at that speed'}:{' '}
-        {fixed((r.min_ms * 3600) / 1852, 0)} to {fixed((r.max_ms * 3600) / 1852, 0)} kn. The line gives{' '}
-        {fixed(r.give_m, 1)} m before the drag slips.
+        {number('boat', r.min_ms, 0)} to {show('boat', r.max_ms, 0)}. The line gives{' '}
+        {show('depth', r.give_m, 1)} before the drag slips.
       </p>
     ),
   }),
@@ -360,7 +361,7 @@ export const tools = [
     says: 'The leader for the hazard, the drag, the knot and its turns.',
     fields: [
       { key: 'hazard', label: 'Hazard', words: ['open sand', 'shell', 'pilings', 'rock', 'teeth'] },
-      { key: 'line_n', label: 'Line', unit: 'lb', si: pounds, step: 1 },
+      { key: 'line_n', label: 'Line', measure: 'line' },
       { key: 'material', label: 'You tie', words: ['fluorocarbon', 'mono', 'braid'] },
       { key: 'free', label: 'The lure hangs', words: ['tight', 'free'] },
     ],
@@ -372,7 +373,7 @@ export const tools = [
       free_action: v.free === 'free',
     }),
     line: (r) =>
-      `Leader ${fixed(r.leader_min_n / pounds, 0)} to ${fixed(r.leader_max_n / pounds, 0)} lb; ${r.knot}, ${r.turns} turns; drag ${fixed(r.drag_n / pounds, 1)} lb`,
+      `Leader ${line(r.leader_min_n)} to ${line(r.leader_max_n)}; ${r.knot}, ${r.turns} turns; drag ${show('line', r.drag_n, 1)}`,
     show: (r) => (
       <p>
         <Link
@@ -389,8 +390,8 @@ export const tools = [
     says: 'What a fish of a length weighs; weighed, its condition.',
     fields: [
       { key: 'target', label: 'Fish', words: [] },
-      { key: 'length_m', label: 'Length', unit: 'cm', si: 0.01, step: 1 },
-      { key: 'mass_kg', label: 'Weighed (leave empty)', unit: 'kg', step: 0.1 },
+      { key: 'length_m', label: 'Length', measure: 'fish_length' },
+      { key: 'mass_kg', label: 'Weighed (leave empty)', measure: 'fish' },
     ],
     first: () => ({ target: 'red-drum', length_m: 0.6 }),
     body: (v) => ({
@@ -399,7 +400,7 @@ export const tools = [
       ...(v.mass_kg ? { mass_kg: num(v, 'mass_kg') } : {}),
     }),
     line: (r) =>
-      `About ${fixed(r.mass_kg, 2)} kg, four in five ${fixed(r.low_kg, 2)} to ${fixed(r.high_kg, 2)}`,
+      `About ${show('fish', r.mass_kg, 2)}, four in five ${number('fish', r.low_kg, 2)} to ${number('fish', r.high_kg, 2)}`,
     show: (r) =>
       r.condition === undefined ? null : (
         <p>Condition K {fixed(r.condition, 2)}; 1 is an ordinary fish of many kinds.</p>

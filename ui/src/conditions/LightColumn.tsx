@@ -1,5 +1,5 @@
 import type { Sheet } from '../api/client';
-import { fixed } from '../format/measure';
+import { number, show } from '../format/spoken';
 
 /** The column of water in its layers of light, with the finishes that show in each. */
 export function LightColumn({ bands }: { bands: Sheet['bands'] }) {
@@ -13,7 +13,7 @@ export function LightColumn({ bands }: { bands: Sheet['bands'] }) {
           style={{ flexGrow: Math.max(((b.to_m - b.from_m) / depth) * 6, 1) }}
         >
           <span className="light-depth">
-            {fixed(b.from_m, 1)} to {fixed(b.to_m, 1)} m
+            {number('depth', b.from_m, 1)} to {show('depth', b.to_m, 1)}
           </span>
           <span>
             <b>{b.light}</b>:{' '}

@@ -1,8 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, InputNumber, type GetRef } from 'antd';
+import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import type { Condition } from '../api/client';
 import { aged } from '../format/measure';
+import { NumberField, type NumberFieldHandle } from '../format/NumberField';
 import { clock, day } from '../format/time';
 import { useGiven, usePlace, type Said } from '../moment/moment';
 import { theAngler, useKinds, write, type Kind, type Nature } from './kinds';
@@ -25,9 +26,9 @@ export function Overrule(props: {
   const n = kinds.of(kind)!;
   const alsoIs = kinds.alongside(kind);
   const pending = given.overrides[kind];
-  const [value, setValue] = useState<number | null>(Number((pending?.value ?? believed.value).toFixed(2)));
+  const [value, setValue] = useState<number | undefined>(pending?.value ?? believed.value);
   const alsoShown = (alsoIs && given.overrides[alsoIs.kind]?.value) ?? also?.value ?? 0;
-  const [alsoValue, setAlso] = useState<number | null>(Math.round(alsoShown));
+  const [alsoValue, setAlso] = useState<number | undefined>(Math.round(alsoShown));
   const own = believed.source === theAngler;
   const save = useMutation({
     mutationFn: (said: Said[]) => given.say(said),
@@ -45,9 +46,9 @@ export function Overrule(props: {
     onSuccess: onDone,
   });
   const commit = () => {
-    if (value === null) return;
+    if (value === undefined) return;
     const said: Said[] = [{ kind, value }];
-    if (alsoIs && alsoValue !== null) said.push({ kind: alsoIs.kind, value: alsoValue });
+    if (alsoIs && alsoValue !== undefined) said.push({ kind: alsoIs.kind, value: alsoValue });
     save.mutate(said);
   };
   const failure = save.error ?? back.error;
@@ -83,7 +84,7 @@ export function Overrule(props: {
           {failure.message}
         </p>
       )}
-      <Button type="primary" loading={save.isPending} disabled={value === null} onClick={commit}>
+      <Button type="primary" loading={save.isPending} disabled={value === undefined} onClick={commit}>
         So it is
       </Button>
       {(own || pending) && (
@@ -97,29 +98,30 @@ export function Overrule(props: {
 
 function Field(props: {
   n: Nature;
-  value: number | null;
-  onChange: (v: number | null) => void;
+  value: number | undefined;
+  onChange: (v: number | undefined) => void;
   autoFocus: boolean;
   named?: boolean;
 }) {
   const { n, autoFocus } = props;
-  const field = useRef<GetRef<typeof InputNumber>>(null);
+  const field = useRef<NumberFieldHandle>(null);
   // The popover moves while it opens; the field is ready a moment later.
   useEffect(() => {
-    const timer = setTimeout(() => autoFocus && field.current?.focus({ cursor: 'all' }), 80);
+    const timer = setTimeout(() => autoFocus && field.current?.focus(), 80);
     return () => clearTimeout(timer);
   }, [autoFocus]);
   return (
     <label className="overrule-row">
       <span className={props.named ? '' : 'unseen'}>{n.long}</span>
-      <InputNumber
+      <NumberField
         ref={field}
         value={props.value}
+        measure={n.measure}
+        unit={n.unit}
         min={n.min}
         max={n.max}
-        step={n.step}
-        suffix={n.unit === 'deg' ? '°' : n.unit}
-        onChange={(v) => props.onChange(typeof v === 'number' ? v : null)}
+        step={n.measure ? undefined : n.step}
+        onChange={props.onChange}
       />
     </label>
   );

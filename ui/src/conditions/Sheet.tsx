@@ -3,6 +3,7 @@ import { Drawer, Popover } from 'antd';
 import { useState } from 'react';
 import { api, type Condition, type Sheet as SheetData } from '../api/client';
 import { aged, fixed } from '../format/measure';
+import { depth, distance, number, show } from '../format/spoken';
 import { clock, day } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
 import { useNarrow } from '../tie/useNarrow';
@@ -65,24 +66,24 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
       <h3>The water</h3>
       <dl className="sheet-facts">
         <Fact name="Tide" c={get('tide_level_m')}>
-          {sheet.stage.says}, {fixed(get('tide_level_m')?.value ?? 0, 2)} m, {fixed(sheet.stage.range_m, 2)} m{' '}
+          {sheet.stage.says}, {depth(get('tide_level_m')?.value ?? 0)}, {depth(sheet.stage.range_m)}{' '}
           {sheet.stage.direction === 'flood' ? 'rise' : 'fall'},{' '}
           {fixed(get('tide_strength_pct')?.value ?? 0, 0)} % of springs
         </Fact>
         {get('tide_surge_m') && (
           <Fact name="Surge" c={get('tide_surge_m')}>
-            {signed(get('tide_surge_m')!.value, 2)} m, fading
+            {signed(get('tide_surge_m')!.value)}, fading
           </Fact>
         )}
         {get('current_ms') && (
           <Fact name="Current" c={get('current_ms')}>
-            {fixed(Math.abs(get('current_ms')!.value), 2)} m/s{' '}
+            {show('run', Math.abs(get('current_ms')!.value))}{' '}
             {get('current_ms')!.value >= 0 ? 'with the flood' : 'with the ebb'}
           </Fact>
         )}
         <Fact name="Surface" c={get('wind_wave_m')}>
-          {get('wind_wave_m')?.says}, {fixed((get('wind_wave_m')?.value ?? 0) * 100, 0)} cm waves over{' '}
-          {distance(sheet.surface.fetch_m)}
+          {get('wind_wave_m')?.says}, waves of {show('tackle', get('wind_wave_m')?.value ?? 0)} over{' '}
+          {distance(sheet.surface.fetch_m)} of water
         </Fact>
         <Fact name="Sun" c={get('sun_altitude_deg')}>
           {fixed(get('sun_altitude_deg')?.value ?? 0, 0)}°, {get('surface_light_lx')?.says} on the water
@@ -104,7 +105,7 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
       <p className="quiet small">
         How deep a white plate shows:{' '}
         {sheet.clarity_words
-          .map((w) => `${w.word} ${fixed(w.from_m, 1)} to ${fixed(w.to_m, 1)} m`)
+          .map((w) => `${w.word} ${number('depth', w.from_m, 1)} to ${show('depth', w.to_m, 1)}`)
           .join(', ')}
         . The limits are the house’s judgement.
       </p>
@@ -112,9 +113,7 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
   );
 }
 
-const signed = (x: number, n: number) => `${x >= 0 ? '+' : ''}${fixed(x, n)}`;
-const distance = (m: number) =>
-  m >= 1000 ? `${fixed(m / 1000, m < 10_000 ? 1 : 0)} km of water` : `${fixed(m, 0)} m of water`;
+const signed = (m: number) => `${m >= 0 ? '+' : ''}${depth(m)}`;
 function Fact({ name, c, children }: { name: string; c?: Condition; children: React.ReactNode }) {
   return (
     <div>

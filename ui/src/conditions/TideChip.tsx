@@ -1,9 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, InputNumber, Popover } from 'antd';
+import { Button, Popover } from 'antd';
 import { memo, useState } from 'react';
 import { api, type SpotState } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
+import { NumberField } from '../format/NumberField';
+import { depth } from '../format/spoken';
 import { clock, day, lasting } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
 import { PopForm } from './PopForm';
@@ -39,7 +41,7 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
             <b>
               {' '}
               {surge.value >= 0 ? '+' : ''}
-              {fixed(surge.value, 2)} m
+              {depth(surge.value)}
             </b>
           )}
           <span className="unseen">, {surge ? 'with the surge you saw' : 'predicted'}</span>
@@ -54,8 +56,8 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
   const moment = useMoment();
   const invalidate = useInvalidate();
   const zone = here.spot.time_zone;
-  const [by, setBy] = useState<number | null>(state.surge?.by_m ?? null);
-  const [fade, setFade] = useState<number | null>(12);
+  const [by, setBy] = useState(state.surge?.by_m);
+  const [fade, setFade] = useState<number | undefined>(12);
   const done = () => {
     // Levels, depths and windows all follow.
     void invalidate('tide');
@@ -78,30 +80,31 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
     <PopForm onEscape={onDone}>
       <p>
         <b>{state.stage.says}</b>, {state.stage.direction === 'flood' ? 'rising' : 'falling'}{' '}
-        {fixed(state.stage.range_m, 2)} m{strength ? `, ${fixed(strength.value, 0)} % of a spring tide` : ''}.
+        {depth(state.stage.range_m)}
+        {strength ? `, ${fixed(strength.value, 0)} % of a spring tide` : ''}.
         {state.next_peak &&
           ` ${state.next_peak.springs ? 'Springs' : 'Neaps'} on ${day(state.next_peak.time, zone)}.`}
       </p>
       {state.surge && (
         <p className="small">
           You saw {state.surge.by_m >= 0 ? '+' : ''}
-          {fixed(state.surge.by_m, 2)} m at {clock(state.surge.seen_at, zone)}; it fades until{' '}
+          {depth(state.surge.by_m)} at {clock(state.surge.seen_at, zone)}; it fades until{' '}
           {day(state.surge.ends_at, zone)} {clock(state.surge.ends_at, zone)},{' '}
           {lasting(Date.parse(state.surge.ends_at) - Date.parse(state.time))} on.
         </p>
       )}
       <label className="overrule-row">
         <span>Higher than predicted by (lower: minus)</span>
-        <InputNumber value={by} onChange={setBy} min={-5} max={5} step={0.05} suffix="m" />
+        <NumberField measure="depth" value={by} onChange={setBy} min={-5} max={5} />
       </label>
       <label className="overrule-row">
         <span>Fades within</span>
-        <InputNumber value={fade} onChange={setFade} min={1} max={96} step={1} suffix="h" />
+        <NumberField unit="h" value={fade} onChange={setFade} min={1} max={96} />
       </label>
       {error && <p role="alert">{error.message}</p>}
       <Button
         type="primary"
-        disabled={by === null || fade === null}
+        disabled={by === undefined || fade === undefined}
         loading={put.isPending}
         onClick={() => put.mutate()}
       >

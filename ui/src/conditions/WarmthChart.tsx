@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useRef } from 'react';
 import type { Sheet } from '../api/client';
-import { fixed } from '../format/measure';
+import { number } from '../format/spoken';
 import { clock } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
 import { spread } from '../ribbon/spread';
@@ -37,7 +37,7 @@ export function WarmthChart({ warmth, at, zone }: { warmth: Warm[]; at: number; 
       return {
         at: y(last?.c ?? lo),
         i,
-        text: `${w.name} ${w.now_c === undefined ? 'dry' : fixed(w.now_c, 1)}`,
+        text: `${w.name} ${w.now_c === undefined ? 'dry' : number('temperature', w.now_c, 1)}`,
       };
     }),
     15,
@@ -50,7 +50,7 @@ export function WarmthChart({ warmth, at, zone }: { warmth: Warm[]; at: number; 
             <g key={t}>
               <line className="grid" x1={pad.left} x2={width - pad.right} y1={y(t)} y2={y(t)} />
               <text x={pad.left - 6} y={y(t) + 4} textAnchor="end">
-                {fixed(t, 1)}
+                {number('temperature', t, 1)}
               </text>
             </g>
           ))}

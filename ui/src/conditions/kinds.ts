@@ -2,6 +2,7 @@ import { useSuspenseQuery } from '@tanstack/react-query';
 import { api, type Schemas } from '../api/client';
 import { keys } from '../api/keys';
 import { bearing, fixed } from '../format/measure';
+import { show, way } from '../format/spoken';
 
 /** A kind of reading, as the server's table has it. */
 export type Nature = Schemas['KindOut'];
@@ -43,5 +44,6 @@ export function table(list: Nature[]): Kinds {
 export function write(n: Nature, value: number): string {
   if (n.drawn === 'compass') return bearing(value);
   if (n.drawn === 'eighths') return `${Math.round(value * 8)}/8`;
+  if (n.measure) return show(n.measure, value, way(n.measure).unit === n.unit ? n.decimals : undefined);
   return n.unit ? `${fixed(value, n.decimals)} ${n.unit}` : fixed(value, n.decimals);
 }

@@ -1,11 +1,12 @@
+import { NumberField } from '../format/NumberField';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, Checkbox, Drawer, Form, Input, InputNumber, Segmented, Select } from 'antd';
+import { App, Button, Checkbox, Drawer, Form, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, Problem, type ReadingIn, type Spell, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useSpotState } from '../conditions/useSpotState';
-import { useKinds, type Kind, type Kinds } from '../conditions/kinds';
+import { useKinds, type Kind, type Kinds, write } from '../conditions/kinds';
 import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
 import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
@@ -38,7 +39,7 @@ interface Fields {
   approach?: string;
   offering?: string;
   mark?: string;
-  length_cm?: number;
+  length_m?: number;
   mass_kg?: number;
   kept?: boolean;
   note?: string;
@@ -94,7 +95,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
     const fish = {
       id: ids.fish,
       target: f.target,
-      ...(f.length_cm ? { length_m: f.length_cm / 100 } : {}),
+      ...(f.length_m ? { length_m: f.length_m } : {}),
       ...(f.mass_kg ? { mass_kg: f.mass_kg } : {}),
       ...(f.kept ? { kept: true } : {}),
       ...(f.sure ? { sure: true } : {}),
@@ -179,16 +180,16 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
           rules={[{ required: true, message: 'How long, in minutes?' }]}
           tooltip="Time spent is what makes a catch or a blank count."
         >
-          <InputNumber min={1} max={1440} suffix="min" style={{ width: '100%' }} />
+          <NumberField unit="min" min={1} max={1440} />
         </Form.Item>
       </div>
       {adding && (
         <div className="entry-three">
-          <Form.Item label="Length" name="length_cm">
-            <InputNumber min={1} max={399} step={0.5} suffix="cm" style={{ width: '100%' }} />
+          <Form.Item label="Length" name="length_m">
+            <NumberField measure="fish_length" min={0.01} max={3.99} />
           </Form.Item>
           <Form.Item label="Weight" name="mass_kg">
-            <InputNumber min={0.01} max={499} step={0.1} suffix="kg" style={{ width: '100%' }} />
+            <NumberField measure="fish" min={0.01} max={499} />
           </Form.Item>
           <Form.Item label=" " name="kept" valuePropName="checked">
             <Checkbox>kept</Checkbox>
@@ -221,13 +222,12 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
               label={<span className="entry-label">{n.name}</span>}
               name={['readings', n.kind]}
             >
-              <InputNumber
+              <NumberField
+                measure={n.measure}
+                unit={n.unit}
                 min={n.min}
                 max={n.max}
-                step={n.step}
-                suffix={n.unit}
-                placeholder={believed && !old ? believed.value.toFixed(n.decimals) : ''}
-                style={{ width: '100%' }}
+                placeholder={believed && !old ? write(n, believed.value).replace(/ \S+$/, '') : ''}
                 aria-label={n.long}
               />
             </Form.Item>

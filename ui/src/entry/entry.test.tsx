@@ -172,7 +172,7 @@ describe('changing a spell', () => {
   });
   it('leaves alone what is not asked for', async () => {
     await opened({ kind: 'blank', spell: old });
-    expect(field('water').value).toBe('11.0');
+    expect(field('water').value).toBe('11');
     send('Save');
     const s = await sent();
     expect(put.mock.calls[0]![0]).toBe('s1');

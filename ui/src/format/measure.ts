@@ -1,13 +1,9 @@
 /** Numbers as they are read on a beach. Values come in SI and stay so; this only writes them. */
-const minus = (s: string) => s.replace('-', '−');
+import { show } from './spoken';
 
-export const fixed = (x: number, n: number) => {
-  const s = x.toFixed(n);
-  return minus(Number(s) === 0 ? (0).toFixed(n) : s);
-};
+export { depth as metres, fixed } from './spoken';
 
-export const metres = (m: number) => `${fixed(m, 2)} m`;
-export const rate = (mPerH: number) => `${fixed(Math.abs(mPerH), 2)} m/h`;
+export const rate = (mPerH: number) => show('rise', Math.abs(mPerH));
 export const times = (x: number) => `×${x >= 9.95 ? x.toFixed(0) : x >= 0.095 ? x.toFixed(1) : x.toFixed(2)}`;
 /** Fish a rod-hour: finer where they are few. */
 export const perHour = (x: number) => (x >= 9.5 ? x.toFixed(0) : x >= 0.095 ? x.toFixed(1) : x.toFixed(2));

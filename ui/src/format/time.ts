@@ -1,3 +1,5 @@
+import { halfDays } from './spoken';
+
 /** Times are shown where the water is, whatever the browser's own zone. */
 const cache = new Map<string, Intl.DateTimeFormat>();
 
@@ -12,7 +14,11 @@ function format(zone: string, options: Intl.DateTimeFormatOptions): Intl.DateTim
 }
 
 export const clock = (t: string | Date, zone: string) =>
-  format(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(new Date(t));
+  halfDays()
+    ? format(zone, { hour: 'numeric', minute: '2-digit', hourCycle: 'h12' })
+        .format(new Date(t))
+        .replace(/\s/g, '\u00a0')
+    : format(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).format(new Date(t));
 
 export const day = (t: string | Date, zone: string) =>
   format(zone, { weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(t)).replace(',', '');
@@ -34,3 +40,18 @@ export function lasting(ms: number): string {
   if (min < 60) return `${min} min`;
   return min % 60 === 0 ? `${min / 60} h` : `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
 }
+
+/** A day and hour where the person is: of what has no water. */
+export const dayThere = (t: string) => {
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  return `${day(t, zone)} ${clock(t, zone)}`;
+};
+
+/** A day as a field for dates has it. */
+export const isoDay = (t: string | Date, zone: string) =>
+  new Intl.DateTimeFormat('en-CA', {
+    timeZone: zone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(new Date(t));

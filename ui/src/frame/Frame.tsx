@@ -1,13 +1,15 @@
 import { useEffect, useMemo, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { NavLink, Outlet, useLocation } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
 import { QuickEntry } from '../entry/QuickEntry';
 import { EntryContext, type Entry } from '../entry/entry';
-import { clock, day } from '../format/time';
-import { useMoment, usePlace } from '../moment/moment';
+import { usePlace } from '../moment/moment';
 import { typing } from '../moment/typing';
+import { FoldedRibbon } from '../ribbon/FoldedRibbon';
 import { Ribbon } from '../ribbon/Ribbon';
+import { Day } from './Day';
 import { SpotSelect } from './SpotSelect';
+import { momentMatters, useFold } from './fold';
 import './frame.css';
 
 const places = [
@@ -19,7 +21,8 @@ const places = [
 /** Those of the five places that do something yet, in the order of the day, with the ribbon along the foot. */
 export function Frame() {
   const here = usePlace();
-  const moment = useMoment();
+  const ribbon = momentMatters(useLocation().pathname);
+  const fold = useFold();
   const [entry, setEntry] = useState<Entry | null>(null);
 
   const entries = useMemo(() => ({ open: setEntry }), []);
@@ -38,7 +41,10 @@ export function Frame() {
 
   return (
     <EntryContext value={entries}>
-      <div className="frame">
+      <div className={fold.short ? 'frame short' : 'frame'}>
+        <a className="skip" href="#main">
+          To the page itself
+        </a>
         <nav className="rail" aria-label="Places">
           <div className="rail-name">
             Grey
@@ -66,24 +72,23 @@ export function Frame() {
         </nav>
         <header className="head">
           <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
-          <span className="head-moment">
-            {moment.frame && (
-              <>
-                <span className="head-day">{day(moment.frame.time, here.spot.time_zone)},</span>{' '}
-                <b>{clock(moment.frame.time, here.spot.time_zone)}</b>
-              </>
-            )}
-          </span>
-          <ConditionStrip />
+          {ribbon && <Day />}
+          {ribbon && <ConditionStrip />}
         </header>
         {/* It scrolls, and must do so by the keyboard alone. */}
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-        <main className="main" tabIndex={0}>
+        <main className="main" id="main" tabIndex={0}>
           <Outlet />
         </main>
-        <footer className="foot">
-          <Ribbon />
-        </footer>
+        {ribbon && (
+          <footer className="foot">
+            {fold.folded ? (
+              <FoldedRibbon onOpen={fold.toggle} />
+            ) : (
+              <Ribbon onFold={fold.can ? fold.toggle : undefined} />
+            )}
+          </footer>
+        )}
       </div>
       <QuickEntry entry={entry} onClose={() => setEntry(null)} />
     </EntryContext>

@@ -3,7 +3,7 @@ import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type KitBody, type KitItem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
-import { NumberIn } from '../format/NumberIn';
+import { NumberIn } from '../format/NumberField';
 import { ChooseFile } from '../setup/ChooseFile';
 import { fieldsOf, inShort, type KitField } from './kinds';
 import './kit.css';
@@ -219,6 +219,7 @@ function KitAsk(props: {
       label={f.label}
       value={value ? Number(value) : undefined}
       onChange={onChange}
+      measure={f.measure}
       unit={f.unit}
       si={f.si}
       step={f.step}

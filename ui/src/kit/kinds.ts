@@ -1,9 +1,12 @@
 import type { KitBody } from '../api/client';
+import { line, number, way, type Measure } from '../format/spoken';
 
 /** A number of a thing owned, as it is shown. */
 export interface KitField {
   key: keyof KitBody;
   label: string;
+  /** What is measured, in the person’s unit. */
+  measure?: Measure;
   unit?: string;
   /** How many SI units one of the shown units is. */
   si?: number;
@@ -14,10 +17,9 @@ export interface KitField {
   said?: (shown: string) => string;
 }
 
-const pound = 4.4482216152605;
-const weight: KitField = { key: 'weight_kg', label: 'Weight', unit: 'g', si: 0.001, step: 0.5 };
-const diameter: KitField = { key: 'diameter_m', label: 'Thick', unit: 'mm', si: 0.001, step: 0.01 };
-const strength: KitField = { key: 'break_n', label: 'Breaks at', unit: 'lb', si: pound, step: 1 };
+const weight: KitField = { key: 'weight_kg', label: 'Weight', measure: 'weight' };
+const diameter: KitField = { key: 'diameter_m', label: 'Thick', measure: 'thick' };
+const strength: KitField = { key: 'break_n', label: 'Breaks at', measure: 'line' };
 const material: KitField = {
   key: 'material',
   label: 'Of',
@@ -28,18 +30,16 @@ const count: KitField = { key: 'count', label: 'How many', step: 1, said: (s) =>
 /** What is asked of each kind of thing; fitting the columns of the kit's table. */
 export const fieldsOf: Record<KitBody['kind'], KitField[]> = {
   rod: [
-    { key: 'length_m', label: 'Length', unit: 'm', step: 0.1 },
-    { key: 'rated_kg', label: 'Casts up to', unit: 'g', si: 0.001, step: 5, said: (s) => `casts up to ${s}` },
+    { key: 'length_m', label: 'Length', measure: 'rod' },
+    { key: 'rated_kg', label: 'Casts up to', measure: 'weight', said: (s) => `casts up to ${s}` },
   ],
   reel: [
-    { key: 'turn_m', label: 'A turn, measured', unit: 'm', step: 0.01, said: (s) => `${s} a turn` },
+    { key: 'turn_m', label: 'A turn, measured', measure: 'turn', said: (s) => `${s} a turn` },
     { key: 'ratio', label: 'Gear ratio', step: 0.1, said: (s) => `${s}:1` },
     {
       key: 'spool_m',
       label: 'Spool over the line',
-      unit: 'mm',
-      si: 0.001,
-      step: 1,
+      measure: 'spool',
       said: (s) => `spool ${s}`,
     },
   ],
@@ -53,15 +53,19 @@ export const fieldsOf: Record<KitBody['kind'], KitField[]> = {
     count,
   ],
   lure: [
-    { key: 'length_m', label: 'Length', unit: 'cm', si: 0.01, step: 0.5 },
+    { key: 'length_m', label: 'Length', measure: 'tackle' },
     weight,
-    { key: 'rated_m', label: 'Dives to', unit: 'm', step: 0.1, said: (s) => `dives to ${s}` },
-    { key: 'fall_ms', label: 'Falls, timed', unit: 'm/s', step: 0.05, said: (s) => `falls ${s}` },
+    { key: 'rated_m', label: 'Dives to', measure: 'depth', said: (s) => `dives to ${s}` },
+    { key: 'fall_ms', label: 'Falls, timed', measure: 'run', said: (s) => `falls ${s}` },
     count,
   ],
   bait: [count],
 };
 
+const short = (m: Measure, v: number) =>
+  number(m, v)
+    .replace(/(\.\d*?)0+$/, '$1')
+    .replace(/\.$/, '');
 const plain = (n: number) => String(Number(n.toPrecision(3)));
 
 /** A thing's numbers in one line. */
@@ -72,7 +76,12 @@ export function inShort(b: KitBody): string {
       const v = b[f.key];
       if (!v) return '';
       if (typeof v !== 'number') return String(v);
-      const shown = `${plain(v / (f.si ?? 1))}${f.unit ? ' ' + f.unit : ''}`;
+      const shown =
+        f.measure === 'line'
+          ? line(v)
+          : f.measure
+            ? `${short(f.measure, v)} ${way(f.measure).unit}`
+            : `${plain(v / (f.si ?? 1))}${f.unit ? ' ' + f.unit : ''}`;
       return f.said ? f.said(shown) : shown;
     }),
     b.snag_proof ? 'weedless' : '',

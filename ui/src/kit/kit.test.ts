@@ -13,13 +13,13 @@ describe('a thing owned', () => {
       diameter_m: 0.00022,
       in_hand: true,
     };
-    expect(inShort(line)).toBe('braid, 20 lb, 0.22 mm');
+    expect(inShort(line)).toBe('braid, 20 lb (9 kg), 0.22 mm');
     expect(
       inShort({ kind: 'lure', name: 'x', finish: 'white', length_m: 0.09, snag_proof: true, in_hand: true }),
     ).toBe('white, 9 cm, weedless');
     expect(inShort({ kind: 'bait', name: 'x', count: 12, in_hand: true })).toBe('12 pieces');
     expect(inShort({ kind: 'reel', name: 'x', turn_m: 0.7, ratio: 5.2, in_hand: true })).toBe(
-      '0.7 m a turn, 5.2:1',
+      '70 cm a turn, 5.2:1',
     );
     expect(inShort({ kind: 'rod', name: 'x', length_m: 2.2, rated_kg: 0.02, in_hand: true })).toBe(
       '2.2 m, casts up to 20 g',

@@ -1,5 +1,5 @@
 import type { Words } from '../api/client';
-import { fixed } from '../format/measure';
+import { number, unitOf } from '../format/spoken';
 import { token } from './palette';
 
 /** Classes on which dark ink is read best. */
@@ -22,7 +22,7 @@ export function DepthKey({ classes }: { classes: Words['classes'] }) {
             {i === 0
               ? 'now'
               : classes[i + 1]
-                ? `to ${fixed(classes[i + 1]!.from_m, 2).replace(/0$/, '')} m`
+                ? `to ${number('depth', classes[i + 1]!.from_m).replace(/\.?0$/, '')} ${unitOf('depth')}`
                 : 'deeper'}
           </span>
         </li>

@@ -1,13 +1,18 @@
+import { unitOf, way } from '../format/spoken';
 /** A bar of a round length. */
 export function ScaleBar({ resolution, lat }: { resolution: number; lat: number }) {
   // The projection stretches distances away from the equator.
   const metresPerPixel = resolution * Math.cos((lat * Math.PI) / 180);
   const most = metresPerPixel * 110;
-  const unit = 10 ** Math.floor(Math.log10(most));
-  const length = [5, 2, 1].map((n) => n * unit).find((l) => l <= most) ?? unit;
+  // Round in the unit it is told in: long distances in kilometres or miles.
+  const mile = unitOf('distance') === 'm' ? 1000 : 1609.344;
+  const one = most >= mile ? mile : way('distance').scale;
+  const ten = 10 ** Math.floor(Math.log10(most / one));
+  const round = [5, 2, 1].map((n) => n * ten).find((l) => l * one <= most) ?? ten;
+  const length = round * one;
   return (
     <div className="map-scale" style={{ width: length / metresPerPixel }}>
-      {length >= 1000 ? `${length / 1000} km` : `${length} m`}
+      {Number(round.toPrecision(2))} {one === mile ? (mile === 1000 ? 'km' : 'mi') : unitOf('distance')}
     </div>
   );
 }

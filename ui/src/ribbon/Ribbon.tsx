@@ -1,11 +1,13 @@
+import { number } from '../format/spoken';
 import { useQuery } from '@tanstack/react-query';
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { api, type Frame, type RibbonData, type Spell, type Visit } from '../api/client';
-import { fixed, metres, rate } from '../format/measure';
+import { metres, rate } from '../format/measure';
 import { clock, day, dayShort, hourThere } from '../format/time';
 import { nearest, useGoing, useMoment, usePlace } from '../moment/moment';
+import { Key } from './Key';
 import { spread } from './spread';
 import { SurfaceRun } from './SurfaceRun';
 import { useWidth } from './useWidth';
@@ -38,7 +40,7 @@ interface Layout {
  * About 36 hours of the water's level as a filled shore, with daylight behind it and the spot's own marks as
  * lines across it. Dragging it moves the moment.
  */
-export function Ribbon() {
+export function Ribbon({ onFold }: { onFold?: (() => void) | undefined }) {
   const here = usePlace();
   const moment = useMoment();
   const going = useGoing();
@@ -133,6 +135,7 @@ export function Ribbon() {
 
   const f = moment.frame;
   const zone = here.spot.time_zone;
+  const turns = f && r && drawn ? placed(r.turns, drawn, pad, width, narrow, Date.parse(f.time)) : [];
   return (
     <section className="ribbon" aria-label="Tide ribbon" ref={box}>
       {moment.error && !r && <p className="ribbon-error">{moment.error}</p>}
@@ -158,21 +161,12 @@ export function Ribbon() {
               visits={going.visits}
               spells={log.data?.spells ?? noSpells}
             />
-            {r.turns.map((k) => {
-              const x = drawn.x(Date.parse(k.time));
-              const near = Math.abs(x - drawn.x(Date.parse(f.time)));
-              if (x < pad.left + 24 || x > width - pad.right - (narrow ? 84 : 24) || (narrow && near < 36))
-                return null;
-              // Beside the moment's line the label steps aside.
-              const shift = near < 46 ? (x >= drawn.x(Date.parse(f.time)) ? 46 - near : near - 46) : 0;
-              const y = drawn.y(k.height_m) + (k.kind === 'high' ? 17 : -9);
-              return (
-                <text key={k.time} className={`turn ${k.kind}`} x={x + shift} y={y} textAnchor="middle">
-                  {clock(k.time, zone)}
-                  {!narrow && <tspan className="level"> {fixed(k.height_m, 2)}</tspan>}
-                </text>
-              );
-            })}
+            {turns.map((k) => (
+              <text key={k.time} className={`turn ${k.kind}`} x={k.x} y={k.y} textAnchor="middle">
+                {clock(k.time, zone)}
+                {!narrow && <tspan className="level"> {number('depth', k.height_m)}</tspan>}
+              </text>
+            ))}
             <g className="now" transform={`translate(${drawn.x(Date.parse(f.time))} 0)`}>
               <line y1={narrow ? 18 : 20} y2={height - pad.bottom} />
               <circle cy={drawn.y(f.level_m)} r={6.5} />
@@ -189,11 +183,36 @@ export function Ribbon() {
             <button onClick={() => moment.page(24)} aria-label="A day on" title="A day on">
               ›
             </button>
+            <Key />
+            {onFold && (
+              <button onClick={onFold} aria-label="Fold the ribbon" title="Fold the ribbon">
+                ⌄
+              </button>
+            )}
           </div>
         </>
       )}
     </section>
   );
+}
+
+/** Where the labels of the turns stand; beside the moment's line they step aside. */
+function placed(
+  list: RibbonData['turns'],
+  drawn: Layout,
+  pad: Pad,
+  width: number,
+  narrow: boolean,
+  at: number,
+) {
+  const now = drawn.x(at);
+  return list.flatMap((k) => {
+    const x = drawn.x(Date.parse(k.time));
+    const near = Math.abs(x - now);
+    if (x < pad.left + 24 || x > width - pad.right - (narrow ? 84 : 24) || (narrow && near < 36)) return [];
+    const shift = near < 46 ? (x >= now ? 46 - near : near - 46) : 0;
+    return [{ ...k, x: x + shift, y: drawn.y(k.height_m) + (k.kind === 'high' ? 17 : -9) }];
+  });
 }
 
 /** What does not move with the moment; it is drawn once for a ribbon. */
@@ -209,6 +228,8 @@ const Bed = memo(function Bed(props: {
   spells: Spell[];
 }) {
   const { r, drawn, pad, width, height, narrow, zone, visits, spells } = props;
+  // Where they stand while the moment is elsewhere: springs and neaps keep clear of them.
+  const turns = placed(r.turns, drawn, pad, width, narrow, NaN);
   return (
     <>
       <defs>
@@ -247,7 +268,7 @@ const Bed = memo(function Bed(props: {
           key={k.time}
           peak={k}
           x={drawn.x(Date.parse(k.time))}
-          {...{ pad, width, height, narrow, zone }}
+          {...{ pad, width, height, narrow, zone, turns }}
         />
       ))}
       {drawn.ticks.map((k) => (
@@ -305,11 +326,19 @@ function PeakMark(props: {
   height: number;
   narrow: boolean;
   zone: string;
+  /** Labels of turns, which it keeps clear of. */
+  turns: { x: number; y: number }[];
 }) {
   const { peak, x, pad, width, height, narrow, zone } = props;
   const name = peak.springs ? 'springs' : 'neaps';
-  const y = height - pad.bottom - 6;
   if (x < pad.left) return null;
+  // At the foot, or above whatever label stands there.
+  const wide = narrow ? 40 : 58;
+  const left = x > width - pad.right ? (narrow ? pad.left + 6 : width - pad.right - 6 - wide * 2) : x - wide;
+  const free = (y: number) =>
+    !props.turns.some((k) => Math.abs(k.y - y) < 15 && k.x + wide > left && k.x - wide < left + wide * 2);
+  const foot = height - pad.bottom - 6;
+  const y = [foot, foot - 18, foot - 36, foot - 54].find(free) ?? foot;
   // On a phone the right edge belongs to the lines' names.
   if (x > width - pad.right)
     return (

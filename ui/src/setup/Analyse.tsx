@@ -1,13 +1,15 @@
+import { number, show } from '../format/spoken';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Progress, Segmented } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { analyse } from '../api/analyse';
-import { api, type Analysis } from '../api/client';
+import { api, type Analysis, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { fixed } from '../format/measure';
 import { day } from '../format/time';
 import { usePlace } from '../moment/moment';
+import { NumberField } from '../format/NumberField';
 import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
 
@@ -23,7 +25,12 @@ const about: Record<Of, string> = {
 /** Constituents from a tide gauge's own record, or from a printed table of high and low waters. */
 export function Analyse() {
   const here = usePlace();
-  const zone = here.spot.time_zone;
+  return <FromRecord zone={here.spot.time_zone} water={here.spot.water} />;
+}
+
+/** The same, wherever the water lies; it may not be there yet. */
+export function FromRecord(props: { zone: string; water: string; onKept?: (station: Station) => void }) {
+  const { zone, onKept } = props;
   const [of, setOf] = useState<Of>('record');
   const [file, setFile] = useState('');
   const [share, setShare] = useState(0);
@@ -61,7 +68,7 @@ export function Analyse() {
         ]}
       />
       <p className="quiet about">
-        {about[of]} Times without an offset are read as those of {here.spot.water}.
+        {about[of]} Times without an offset are read as those of {props.water}.
       </p>
       <ChooseFile
         says={of === 'record' ? 'Choose a record' : 'Choose a table'}
@@ -88,29 +95,39 @@ export function Analyse() {
           {file}: {run.error.message}
         </p>
       )}
-      {a && !run.isPending && <Result key={file + a.from} a={a} of={of} file={file} zone={zone} />}
+      {a && !run.isPending && (
+        <Result key={file + a.from} a={a} of={of} file={file} zone={zone} onKept={onKept} />
+      )}
     </section>
   );
 }
 
-function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone: string }) {
+function Result(props: {
+  a: Analysis;
+  of: Of;
+  file: string;
+  zone: string;
+  onKept?: ((s: Station) => void) | undefined;
+}) {
+  const { a, of, file, zone, onKept } = props;
   const largest = [...a.constituents].sort((p, q) => q.amplitude_m - p.amplitude_m);
   return (
     <div className="analysis">
       <p>
         <b>{a.samples}</b> {of === 'record' ? 'readings' : 'high and low waters'} from {day(a.from, zone)} to{' '}
-        {day(a.to, zone)}: <b>{a.constituents.length}</b> constituents, mean level <b>{fixed(a.z0_m, 3)} m</b>{' '}
-        above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, residual{' '}
-        <b>{fixed(a.residual_rms_m, 3)} m</b>.{a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
+        {day(a.to, zone)}: <b>{a.constituents.length}</b> constituents, mean level{' '}
+        <b>{show('depth', a.z0_m, 3)}</b> above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, residual{' '}
+        <b>{show('depth', a.residual_rms_m, 3)}</b>.
+        {a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
         {a.spikes > 0 && ` ${a.spikes} spikes given no weight.`}
         {a.shifts.map(
-          (s) => ` The gauge’s zero moved by ${fixed(s.by_m, 2)} m on ${day(s.time, zone)}; allowed for.`,
+          (s) => ` The gauge’s zero moved by ${show('depth', s.by_m)} on ${day(s.time, zone)}; allowed for.`,
         )}
         {of === 'record' && a.least_shift_m > 0 && (
           <span className="quiet">
             {' '}
             A lasting move of the zero is looked for, three at most; one of less than{' '}
-            {fixed(a.least_shift_m, 2)} m, or within three days of either end, would not be found.
+            {show('depth', a.least_shift_m)}, or within three days of either end, would not be found.
           </span>
         )}
       </p>
@@ -132,7 +149,8 @@ function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone
                   {c.inferred_from && <span className="quiet small"> from {c.inferred_from}</span>}
                 </th>
                 <td>
-                  {fixed(c.amplitude_m, 3)} <span className="quiet">± {fixed(c.amplitude_error_m, 3)}</span>
+                  {number('depth', c.amplitude_m, 3)}{' '}
+                  <span className="quiet">± {number('depth', c.amplitude_error_m, 3)}</span>
                 </td>
                 <td>
                   {fixed(c.phase_deg, 1)} <span className="quiet">± {fixed(c.phase_error_deg, 1)}</span>
@@ -153,27 +171,31 @@ function Result({ a, of, file, zone }: { a: Analysis; of: Of; file: string; zone
           </ul>
         </div>
       </div>
-      <Keep a={a} of={of} file={file} />
+      <Keep a={a} of={of} file={file} onKept={onKept} />
     </div>
   );
 }
 
 /** Keeps the result as a station. The mean level needs the chart's datum, which a gauge's zero is not. */
-function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
+function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station) => void) | undefined }) {
+  const { a, of, file, onKept } = props;
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [id] = useState(() => v7());
   const [revision, setRevision] = useState(0);
   const [name, setName] = useState(file.replace(/\.csv$/i, ''));
-  const [datum, setDatum] = useState(of === 'turns' ? '0' : '');
-  const offset = Number(datum.replace(',', '.').replace('−', '-'));
-  const ready = name.trim() !== '' && datum.trim() !== '' && Number.isFinite(offset);
+  const [offset, setOffset] = useState(of === 'turns' ? 0 : undefined);
+  const missing = [
+    ...(name.trim() === '' ? ['a name'] : []),
+    ...(offset === undefined ? ['where chart datum lies; put 0 where the heights count from it'] : []),
+  ];
+  const ready = missing.length === 0;
   const keep = useMutation({
     mutationFn: () =>
       api.putStation(id, {
         name: name.trim(),
         source: `analysed from ${file}`.slice(0, 200),
-        z0_m: a.z0_m - offset,
+        z0_m: a.z0_m - offset!,
         revision,
         constituents: a.constituents.map((c) => ({
           name: c.name,
@@ -184,7 +206,8 @@ function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
     onSuccess: (kept) => {
       setRevision(kept.revision);
       void invalidate('tide');
-      void message.success('The station is kept. Choose above which water follows it.');
+      if (onKept) onKept(kept);
+      else void message.success('The station is kept. Choose in Tide stations which water follows it.');
     },
   });
   return (
@@ -200,17 +223,13 @@ function Keep({ a, of, file }: { a: Analysis; of: Of; file: string }) {
         <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
       </label>
       <label>
-        <span>Chart datum above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, m</span>
-        <Input
-          value={datum}
-          inputMode="decimal"
-          placeholder="as published for the gauge"
-          onChange={(e) => setDatum(e.target.value)}
-        />
+        <span>Chart datum above the {of === 'record' ? 'gauge’s' : 'table’s'} zero</span>
+        <NumberField measure="depth" value={offset} placeholder="as published" onChange={setOffset} />
       </label>
       <Button type="primary" htmlType="submit" disabled={!ready} loading={keep.isPending}>
         Keep as a station
       </Button>
+      {!ready && <p className="quiet small">Still wanted: {missing.join(', and ')}.</p>}
       {keep.error && (
         <p role="alert" className="caution">
           {keep.error.message}

@@ -2,13 +2,13 @@ import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { api } from '../api/client';
+import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { metres } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
 
 /** A station from a file: what it holds is shown before it is kept. */
-export function Bring() {
+export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const [file, setFile] = useState('');
@@ -28,9 +28,10 @@ export function Bring() {
         constituents: s.constituents,
       });
     },
-    onSuccess: () => {
+    onSuccess: (kept) => {
       void invalidate('tide');
-      void message.success('The station is kept. Choose above which water follows it.');
+      if (onKept) onKept(kept);
+      else void message.success('The station is kept. Choose above which water follows it.');
       read.reset();
     },
   });

@@ -1,3 +1,4 @@
+import { number } from '../format/spoken';
 import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { scaleLinear } from 'd3-scale';
@@ -88,7 +89,7 @@ function Curves({ c, a, b }: { c: Comparison; a: string; b: string }) {
             <g key={t}>
               <line className="grid" x1={pad.left} x2={width - pad.right} y1={y(t)} y2={y(t)} />
               <text x={pad.left - 6} y={y(t) + 4} textAnchor="end">
-                {fixed(t, 1)}
+                {number('depth', t, 1)}
               </text>
             </g>
           ))}

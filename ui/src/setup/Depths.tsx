@@ -1,9 +1,10 @@
+import { NumberField } from '../format/NumberField';
+import { depth, show } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, Input, InputNumber, Select } from 'antd';
+import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Formats, type GridQuery } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
-import { fixed } from '../format/measure';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 
@@ -23,7 +24,7 @@ export function Depths() {
   const [unit, setUnit] = useState<GridQuery['unit']>();
   const [sign, setSign] = useState<GridQuery['sign']>();
   const [datum, setDatum] = useState('');
-  const [datumM, setDatumM] = useState<number | null>(null);
+  const [datumM, setDatumM] = useState<number>();
   const [origin, setOrigin] = useState('');
   const [cell, setCell] = useState(10);
   const [reach, setReach] = useState(30);
@@ -57,7 +58,7 @@ export function Depths() {
   });
   const g = read.data;
   const ready =
-    file && (!kind?.grid || (unit && sign)) && (kind?.by_tide || (datum.trim() && datumM !== null));
+    file && (!kind?.grid || (unit && sign)) && (kind?.by_tide || (datum.trim() && datumM !== undefined));
   const changed = () => read.reset();
   return (
     <section className="panel depths">
@@ -141,10 +142,10 @@ export function Depths() {
                   />
                 </label>
                 <label>
-                  which lies above chart datum by, m
-                  <InputNumber
+                  which lies above chart datum by
+                  <NumberField
+                    measure="depth"
                     value={datumM}
-                    step={0.1}
                     onChange={(v) => {
                       changed();
                       setDatumM(v);
@@ -169,12 +170,24 @@ export function Depths() {
             {!kind?.grid && (
               <>
                 <label>
-                  Cells of, m
-                  <InputNumber min={1} max={500} value={cell} onChange={(v) => setCell(v ?? 10)} />
+                  Cells of
+                  <NumberField
+                    measure="distance"
+                    min={1}
+                    max={500}
+                    value={cell}
+                    onChange={(v) => setCell(v ?? 10)}
+                  />
                 </label>
                 <label>
-                  A sounding speaks for, m
-                  <InputNumber min={1} max={1000} value={reach} onChange={(v) => setReach(v ?? 30)} />
+                  A sounding speaks for
+                  <NumberField
+                    measure="distance"
+                    min={1}
+                    max={1000}
+                    value={reach}
+                    onChange={(v) => setReach(v ?? 30)}
+                  />
                 </label>
               </>
             )}
@@ -190,10 +203,9 @@ export function Depths() {
           {g && !g.kept && (
             <div>
               <p>
-                {g.rows} × {g.cols} cells of {fixed(g.cell_m, 1)} m,{' '}
-                {Math.round((100 * g.known) / (g.rows * g.cols))} % of them known, from {fixed(g.low_m, 2)} to{' '}
-                {fixed(g.high_m, 2)} m above chart datum; the middle lies at {g.lat.toFixed(4)},{' '}
-                {g.lon.toFixed(4)}
+                {g.rows} × {g.cols} cells of {show('distance', g.cell_m, 1)},{' '}
+                {Math.round((100 * g.known) / (g.rows * g.cols))} % of them known, from {depth(g.low_m)} to{' '}
+                {depth(g.high_m)} above chart datum; the middle lies at {g.lat.toFixed(4)}, {g.lon.toFixed(4)}
                 {g.soundings > 0 && `; ${g.soundings} soundings`}. Nothing is stored yet.
               </p>
               <Button type="primary" loading={read.isPending} onClick={() => read.mutate(true)}>

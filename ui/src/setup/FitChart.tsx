@@ -1,8 +1,8 @@
+import { number } from '../format/spoken';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useRef } from 'react';
 import type { Analysis } from '../api/client';
-import { fixed } from '../format/measure';
 import { day } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
 
@@ -40,7 +40,7 @@ export function FitChart({ curve, zone }: { curve: Analysis['curve']; zone: stri
               <g key={t}>
                 <line className="grid" x1={pad.left} x2={width - pad.right} y1={y(t)} y2={y(t)} />
                 <text x={pad.left - 6} y={y(t) + 4} textAnchor="end">
-                  {fixed(t, 1)}
+                  {number('depth', t, 1)}
                 </text>
               </g>
             ) : null,

@@ -1,5 +1,7 @@
+import { NumberField } from '../format/NumberField';
+import { number } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, InputNumber } from 'antd';
+import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api, type Limit } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
@@ -52,19 +54,19 @@ export function Limits() {
               </th>
               {(['think', 'do_not'] as const).map((step) => (
                 <td key={step}>
-                  <InputNumber
+                  <NumberField
                     aria-label={`${l.says}, ${l.manner}: ${step === 'think' ? 'think again' : 'do not go'}`}
                     min={0}
                     max={l.most}
-                    step={0.1}
-                    suffix={l.unit}
-                    value={now(l)[step]}
-                    onChange={(v) => setChanged({ ...changed, [l.id]: { ...now(l), [step]: v } })}
+                    measure={l.measure}
+                    unit={l.unit}
+                    value={now(l)[step] ?? undefined}
+                    onChange={(v) => setChanged({ ...changed, [l.id]: { ...now(l), [step]: v ?? null } })}
                   />
                 </td>
               ))}
               <td className="quiet small">
-                {l.house_think ?? 'never'}, {l.house_do_not ?? 'never'}
+                {usual(l, l.house_think)}, {usual(l, l.house_do_not)}
               </td>
             </tr>
           ))}
@@ -84,3 +86,6 @@ export function Limits() {
     </section>
   );
 }
+
+const usual = (l: Limit, v: number | null | undefined) =>
+  v === null || v === undefined ? 'never' : l.measure ? number(l.measure, v) : v;

@@ -3,8 +3,7 @@ import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
-import { useKinds, type Kinds } from '../conditions/kinds';
-import { fixed } from '../format/measure';
+import { useKinds, write, type Kinds, type Nature } from '../conditions/kinds';
 import { clock, day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
@@ -81,8 +80,8 @@ export function Logs() {
           <ul>
             {log.kinds.map((k) => (
               <li key={k.kind}>
-                <b>{k.n}</b> of {kinds.of(k.kind)?.long.toLowerCase() ?? k.kind}, {fixed(k.low, 1)} to{' '}
-                {fixed(k.high, 1)} {k.unit}
+                <b>{k.n}</b> of {kinds.of(k.kind)?.long.toLowerCase() ?? k.kind},{' '}
+                {writtenOf(kinds.of(k.kind), k.low)} to {writtenOf(kinds.of(k.kind), k.high)}
               </li>
             ))}
             {log.soundings > 0 && (
@@ -107,3 +106,5 @@ export function Logs() {
     </section>
   );
 }
+
+const writtenOf = (n: Nature | undefined, v: number) => (n ? write(n, v) : String(v));

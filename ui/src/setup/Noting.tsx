@@ -1,12 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, Input, Segmented } from 'antd';
+import { Button, Segmented } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { NumberField } from '../format/NumberField';
 import { clock, day } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
-import { number } from './offsets';
 
 /** Notes a high or low water for the moment of the ribbon. */
 export function Noting() {
@@ -14,9 +14,8 @@ export function Noting() {
   const moment = useMoment();
   const invalidate = useInvalidate();
   const [kind, setKind] = useState<'high' | 'low'>('high');
-  const [height, setHeight] = useState('');
+  const [heightM, setHeight] = useState<number>();
   const time = moment.frame?.time;
-  const heightM = height.trim() === '' ? undefined : number(height);
   const ahead = !!time && Date.parse(time) > here.present().getTime() + 60_000;
   const put = useMutation({
     mutationFn: () =>
@@ -26,7 +25,7 @@ export function Noting() {
         ...(heightM === undefined ? {} : { height_m: heightM }),
       }),
     onSuccess: () => {
-      setHeight('');
+      setHeight(undefined);
       void invalidate('noted');
     },
   });
@@ -49,9 +48,9 @@ export function Noting() {
       />
       <label>
         <span>Height above datum, if read</span>
-        <Input value={height} inputMode="decimal" suffix="m" onChange={(e) => setHeight(e.target.value)} />
+        <NumberField measure="depth" value={heightM} onChange={setHeight} />
       </label>
-      <Button htmlType="submit" disabled={!time || ahead || Number.isNaN(heightM)} loading={put.isPending}>
+      <Button htmlType="submit" disabled={!time || ahead} loading={put.isPending}>
         {time
           ? `It stood at ${clock(time, here.spot.time_zone)}, ${day(time, here.spot.time_zone)}`
           : 'It stood now'}

@@ -1,28 +1,25 @@
-import { Input } from 'antd';
-import type { OffsetText } from './offsets';
+import { NumberField } from '../format/NumberField';
+import type { Measure } from '../format/spoken';
+import type { Offsets, OffsetsTyped } from './offsets';
 
-const fields: { key: keyof OffsetText; label: string; unit: string }[] = [
-  { key: 'lagHigh', label: 'High water later by', unit: 'min' },
-  { key: 'lagLow', label: 'Low water later by', unit: 'min' },
-  { key: 'factorHigh', label: 'High water times', unit: '×' },
-  { key: 'factorLow', label: 'Low water times', unit: '×' },
-  { key: 'differenceHigh', label: 'High water plus', unit: 'm' },
-  { key: 'differenceLow', label: 'Low water plus', unit: 'm' },
+const fields: { key: keyof Offsets; label: string; unit?: string; measure?: Measure; step?: number }[] = [
+  { key: 'lag_high_min', label: 'High water later by', unit: 'min' },
+  { key: 'lag_low_min', label: 'Low water later by', unit: 'min' },
+  { key: 'factor_high', label: 'High water times', unit: '×', step: 0.05 },
+  { key: 'factor_low', label: 'Low water times', unit: '×', step: 0.05 },
+  { key: 'difference_high_m', label: 'High water plus', measure: 'depth' },
+  { key: 'difference_low_m', label: 'Low water plus', measure: 'depth' },
 ];
 
 /** Lag, factor and difference at high and at low water. */
-export function OffsetFields({ text, onChange }: { text: OffsetText; onChange: (t: OffsetText) => void }) {
+export function OffsetFields(props: { value: OffsetsTyped; onChange: (o: OffsetsTyped) => void }) {
+  const { value, onChange } = props;
   return (
     <div className="offsets">
-      {fields.map((f) => (
-        <label key={f.key}>
-          <span>{f.label}</span>
-          <Input
-            value={text[f.key]}
-            inputMode="decimal"
-            suffix={f.unit}
-            onChange={(e) => onChange({ ...text, [f.key]: e.target.value })}
-          />
+      {fields.map(({ key, label, ...f }) => (
+        <label key={key}>
+          <span>{label}</span>
+          <NumberField value={value[key]} onChange={(v) => onChange({ ...value, [key]: v })} {...f} />
         </label>
       ))}
     </div>

@@ -5,7 +5,7 @@ import { v7 } from 'uuid';
 import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { OffsetFields } from './OffsetFields';
-import { plainOffsets, readOffsets } from './offsets';
+import { plainOffsets, readOffsets, type OffsetsTyped } from './offsets';
 
 /** A secondary station: lag and factor on one that has constituents. */
 export function Secondary({ stations }: { stations: Station[] }) {
@@ -16,7 +16,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
   const [name, setName] = useState('');
   const [source, setSource] = useState('');
   const [reference, setReference] = useState<string>();
-  const [text, setText] = useState(plainOffsets);
+  const [text, setText] = useState<OffsetsTyped>(plainOffsets);
   const offsets = readOffsets(text);
   const ready = name.trim() !== '' && source.trim() !== '' && !!offsets && !!(reference ?? main[0]?.id);
   const put = useMutation({
@@ -72,7 +72,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
           onChange={(e) => setSource(e.target.value)}
         />
       </label>
-      <OffsetFields text={text} onChange={setText} />
+      <OffsetFields value={text} onChange={setText} />
       <Button type="primary" htmlType="submit" disabled={!ready} loading={put.isPending}>
         Keep the place
       </Button>

@@ -1,46 +1,56 @@
-import { Button, Segmented } from 'antd';
-import { useSession } from '../signin/session';
-import { lights, useLight } from '../theme/light';
-import { Analyse } from './Analyse';
-import { Depths } from './Depths';
-import { Limits } from './Limits';
-import { Logs } from './Logs';
-import { Places } from './Places';
-import { Kit } from '../kit/Kit';
-import { Rules } from './Rules';
-import { Schools } from './Schools';
-import { SpotTide } from './SpotTide';
-import { Stations } from './Stations';
-import { TargetsPanel } from './TargetsPanel';
+import { Input } from 'antd';
+import { Suspense, useState } from 'react';
+import { NavLink, Navigate, Route, Routes, useLocation, useNavigate } from 'react-router';
+import { useTitle } from '../frame/useTitle';
+import { found, rooms, type Room } from './rooms';
 import './setup.css';
 
-/** What is set once: the light of the screen, the account, the tide stations, and what comes in and goes out as files. */
-export default function SetupPage() {
-  const { name, signOut } = useSession();
-  const { light, setLight } = useLight();
+/** What is set once, each page with its address; a list of them at the side, searched by what they hold. */
+export default function SetupPage({ bare }: { bare?: boolean }) {
+  const list = bare ? rooms.filter((r) => r.bare) : rooms;
+  const [typed, setTyped] = useState('');
+  const go = useNavigate();
+  const shown = found(list, typed);
+  const at = useLocation().pathname.replace(/^\/set-up\/?/, '');
+  useTitle(rooms.find((r) => r.at === at)?.name, 'Set-up');
   return (
-    <div className="setup">
-      <section className="panel setup-self">
-        <div>
-          <h2>Light of the screen</h2>
-          <Segmented aria-label="Light" value={light} onChange={setLight} options={lights} />
-        </div>
-        <div>
-          <h2>Signed in as {name}</h2>
-          <Button onClick={signOut}>Sign out</Button>
-        </div>
-      </section>
-      <Kit />
-      <Limits />
-      <Schools />
-      <Stations />
-      <SpotTide />
-      <Analyse />
-      <Rules />
-      <TargetsPanel />
-      <Logs />
-      <Places />
-      <Depths />
+    <div className="setup-page">
+      <nav className="setup-list" aria-label="Set-up">
+        <Input
+          allowClear
+          value={typed}
+          placeholder="Find in Set-up"
+          aria-label="Find in Set-up"
+          onChange={(e) => setTyped(e.target.value)}
+          onPressEnter={() => {
+            if (!shown[0]) return;
+            void go(`/set-up/${shown[0].at}`);
+            setTyped('');
+          }}
+        />
+        {shown.length === 0 && <p className="quiet small">Nothing here goes by that.</p>}
+        <ul>
+          {shown.map((r, i) => (
+            <li key={r.at} className={r.group !== shown[i - 1]?.group ? 'first' : undefined}>
+              {r.group !== shown[i - 1]?.group && <span className="group">{r.group}</span>}
+              <NavLink to={`/set-up/${r.at}`} end>
+                {r.name}
+              </NavLink>
+            </li>
+          ))}
+        </ul>
+      </nav>
+      <div className="setup">
+        <h1 className="unseen">{rooms.find((r) => r.at === at)?.name ?? 'Set-up'}</h1>
+        <Suspense>
+          <Routes>
+            {list.map((r: Room) => (
+              <Route key={r.at} path={r.at} element={<r.Page />} />
+            ))}
+            <Route path="*" element={<Navigate to={`/set-up/${list[0]!.at}`} replace />} />
+          </Routes>
+        </Suspense>
+      </div>
     </div>
   );
 }

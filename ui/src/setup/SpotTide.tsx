@@ -1,5 +1,7 @@
+import { NumberField } from '../format/NumberField';
+import { depth } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, Input } from 'antd';
+import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api, type SpotTide as Data } from '../api/client';
 import { useInvalidate } from '../api/keys';
@@ -8,7 +10,7 @@ import { clock, day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { Noting } from './Noting';
 import { OffsetFields } from './OffsetFields';
-import { number, readOffsets, writeOffsets, type Offsets } from './offsets';
+import { plainOffsets, readOffsets, type Offsets, type OffsetsTyped } from './offsets';
 
 /** How the chosen spot's tide follows its station, and what the angler's own notes say of it. */
 export function SpotTide() {
@@ -28,8 +30,8 @@ function Body({ t }: { t: Data }) {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const zone = here.spot.time_zone;
-  const [text, setText] = useState(() => writeOffsets(t.offsets));
-  const [seen, setSeen] = useState(t.current.seen_ms ? fixed(t.current.seen_ms, 2) : '');
+  const [text, setText] = useState<OffsetsTyped>(() => ({ ...plainOffsets, ...t.offsets }));
+  const [seen, setSeen] = useState(t.current.seen_ms || undefined);
   const offsets = readOffsets(text);
   // Levels, windows and advice all hang on it.
   const done = () => invalidate('tide');
@@ -49,7 +51,6 @@ function Body({ t }: { t: Data }) {
     onSuccess: () => invalidate('noted'),
   });
   const l = t.learned;
-  const seenMS = seen.trim() === '' ? 0 : number(seen);
   const error = put.error ?? current.error ?? forget.error;
   return (
     <>
@@ -64,7 +65,7 @@ function Body({ t }: { t: Data }) {
           if (offsets) put.mutate(offsets);
         }}
       >
-        <OffsetFields text={text} onChange={setText} />
+        <OffsetFields value={text} onChange={setText} />
         <Button htmlType="submit" disabled={!offsets} loading={put.isPending}>
           Use these
         </Button>
@@ -77,7 +78,7 @@ function Body({ t }: { t: Data }) {
           {t.noted.map((n) => (
             <li key={n.id}>
               {n.kind} water {day(n.time, zone)} <b>{clock(n.time, zone)}</b>
-              {n.height_m !== undefined && `, ${fixed(n.height_m, 2)} m`}
+              {n.height_m !== undefined && `, ${depth(n.height_m)}`}
               <Button
                 size="small"
                 type="text"
@@ -129,20 +130,21 @@ function Body({ t }: { t: Data }) {
         className="keep"
         onSubmit={(e) => {
           e.preventDefault();
-          if (Number.isFinite(seenMS)) current.mutate(seenMS);
+          current.mutate(seen ?? 0);
         }}
       >
         <label>
           <span>The fastest run you have seen here, on springs</span>
-          <Input
+          <NumberField
+            measure="run"
+            min={0}
+            max={8}
             value={seen}
-            inputMode="decimal"
-            suffix="m/s"
-            placeholder={t.current.basin_m2 ? 'worked out from the water behind' : 'not known'}
-            onChange={(e) => setSeen(e.target.value)}
+            placeholder={t.current.basin_m2 ? 'worked out' : 'not known'}
+            onChange={setSeen}
           />
         </label>
-        <Button htmlType="submit" disabled={!Number.isFinite(seenMS)} loading={current.isPending}>
+        <Button htmlType="submit" loading={current.isPending}>
           Keep it
         </Button>
       </form>

@@ -1,3 +1,4 @@
+import { show } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { api, type Station } from '../api/client';
@@ -51,7 +52,7 @@ export function Stations() {
               .sort((a, b) => b.amplitude_m - a.amplitude_m)
               .map((c) => (
                 <li key={c.name}>
-                  <b>{c.name}</b> {fixed(c.amplitude_m, 3)} m, {fixed(c.phase_deg, 1)}°
+                  <b>{c.name}</b> {show('depth', c.amplitude_m, 3)}, {fixed(c.phase_deg, 1)}°
                 </li>
               ))}
           </ul>

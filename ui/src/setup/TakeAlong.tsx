@@ -1,5 +1,6 @@
+import { NumberField } from '../format/NumberField';
 import { useQuery } from '@tanstack/react-query';
-import { InputNumber, Select } from 'antd';
+import { Select } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
@@ -40,8 +41,15 @@ export function TakeAlong() {
         />
         {hide === 'blur' && (
           <label>
-            by up to, m
-            <InputNumber min={100} max={20000} step={100} value={blur} onChange={(v) => setBlur(v ?? 1000)} />
+            by up to
+            <NumberField
+              measure="distance"
+              min={100}
+              max={20000}
+              step={100}
+              value={blur}
+              onChange={(v) => setBlur(v ?? 1000)}
+            />
           </label>
         )}
         <a className="take-link" href={`/api/v1/interchange/export?${query}`} download={`spots.${format}`}>

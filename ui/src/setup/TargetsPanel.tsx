@@ -3,7 +3,7 @@ import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook, type TargetBody, type TargetFull } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
-import { NumberIn } from '../format/NumberIn';
+import { NumberIn } from '../format/NumberField';
 import { idFrom } from './OwnRule';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
@@ -66,12 +66,12 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
     ['away', 'Not there in', options(vocabulary('month'))],
     ['columns', 'Feeds', options(['bottom', 'mid', 'top'])],
   ];
-  const number = (key: keyof TargetBody, label: string, unit: string) => (
+  const temperature = (key: keyof TargetBody, label: string) => (
     <NumberIn
       label={label}
       value={b[key] as number | undefined}
       onChange={(v) => set({ ...b, [key]: v })}
-      unit={unit}
+      measure="temperature"
       min={-3}
     />
   );
@@ -92,9 +92,9 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
       {text('note', 'What to know')}
       {text('handling', 'Landing, holding, putting back')}
       <div className="form-row">
-        {number('feeds_from_c', 'Feeds well from', '°C')}
-        {number('feeds_to_c', 'to', '°C')}
-        {number('gone_below_c', 'Gone below', '°C')}
+        {temperature('feeds_from_c', 'Feeds well from')}
+        {temperature('feeds_to_c', 'to')}
+        {temperature('gone_below_c', 'Gone below')}
         <label>
           Hunts by
           <Select
@@ -112,15 +112,13 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
           label="Strikes ahead from"
           value={b.strikes_from_m}
           onChange={(v) => set({ ...b, strikes_from_m: v ?? 0 })}
-          unit="cm"
-          si={0.01}
+          measure="tackle"
         />
         <NumberIn
           label="to"
           value={b.strikes_to_m}
           onChange={(v) => set({ ...b, strikes_to_m: v ?? 0 })}
-          unit="cm"
-          si={0.01}
+          measure="tackle"
         />
         <label>
           Danger to the leader

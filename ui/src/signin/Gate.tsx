@@ -2,50 +2,68 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useMemo, type ReactNode } from 'react';
 import { api, Problem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
+import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
+import { AskUnits } from './AskUnits';
+import { forgetDevice } from './device';
 import { SessionContext } from './session';
 import { SignIn } from './SignIn';
 
-/** Lets nobody past without signing in, then hands out the session, the spots and the moment. */
-export function Gate({ children }: { children: ReactNode }) {
+/** Who is signed in; from then on measures are written as they speak of them. */
+const me = async () => {
+  const who = await api.me();
+  speak(who.settings);
+  return who;
+};
+
+/**
+ * Lets nobody past without signing in, then hands out the session, the spots and the moment. Where there is
+ * no spot yet, the way to a first one is shown instead.
+ */
+export function Gate({ children, begin }: { children: ReactNode; begin: ReactNode }) {
   const queries = useQueryClient();
   const invalidate = useInvalidate();
-  const me = useQuery({ queryKey: keys.me, queryFn: api.me, staleTime: Infinity });
+  const who = useQuery({ queryKey: keys.me, queryFn: me, staleTime: Infinity });
   const spots = useQuery({
     queryKey: keys.spots,
     queryFn: api.spots,
-    enabled: me.isSuccess,
+    enabled: who.isSuccess,
     staleTime: Infinity,
   });
 
-  const opened = me.data?.now;
+  const opened = who.data?.now;
   const now = useMemo(() => new Date(opened ?? 0), [opened]);
 
   const signOut = async () => {
     await api.logout().catch(() => undefined);
-    localStorage.removeItem('greypebble.spot');
+    forgetDevice();
     queries.clear();
     window.location.assign('/');
   };
 
-  if (me.error instanceof Problem && me.error.status === 401) {
+  if (who.error instanceof Problem && who.error.status === 401) {
     return <SignIn onDone={() => void invalidate('session')} />;
   }
-  const error = me.error ?? spots.error;
+  const error = who.error ?? spots.error;
   if (error) return <Plain>{error.message}</Plain>;
-  if (!me.data || !spots.data) return null;
-  if (!spots.data?.length) {
-    return (
-      <Plain>You have no spots yet. Spots cannot be drawn in this version; sign in with a demo angler.</Plain>
-    );
-  }
+  if (!who.data || !spots.data) return null;
+  const { name, settings, invented } = who.data;
+  if (!settings.chosen) return <AskUnits name={name} />;
   return (
-    <SessionContext value={{ name: me.data.name, signOut: () => void signOut() }}>
-      <Suspense>
-        <MomentProvider now={now} spots={spots.data}>
-          {children}
-        </MomentProvider>
-      </Suspense>
+    // Drawn anew when the person speaks of measures otherwise.
+    <SessionContext
+      key={JSON.stringify(settings)}
+      value={{ name, settings, invented, signOut: () => void signOut() }}
+    >
+      {spots.data.length === 0 ? (
+        begin
+      ) : (
+        <Suspense>
+          <MomentProvider now={now} spots={spots.data}>
+            {children}
+          </MomentProvider>
+        </Suspense>
+      )}
     </SessionContext>
   );
 }

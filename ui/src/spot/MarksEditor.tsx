@@ -1,4 +1,5 @@
-import { Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { NumberField } from '../format/NumberField';
+import { Button, Checkbox, Input, Select } from 'antd';
 import { v7 } from 'uuid';
 import type { Schemas, Words } from '../api/client';
 
@@ -42,29 +43,30 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
             />
           </label>
           <label>
-            Metres out
-            <InputNumber
+            Out
+            <NumberField
+              measure="distance"
               value={m.distance_m}
               onChange={(v) =>
-                v !== null && set(i, { distance_m: v, elevation_m: m.at ? m.elevation_m : undefined })
+                v !== undefined && set(i, { distance_m: v, elevation_m: m.at ? m.elevation_m : undefined })
               }
             />
           </label>
           <label>
-            Elevation, m
-            <InputNumber
+            Above datum
+            <NumberField
+              measure="depth"
               value={m.elevation_m}
-              step={0.05}
               placeholder="by the section"
-              onChange={(v) => set(i, { elevation_m: v ?? undefined })}
+              onChange={(v) => set(i, { elevation_m: v })}
             />
           </label>
           <label>
-            Fish from, m
-            <InputNumber
+            Fish from
+            <NumberField
+              measure="depth"
               value={m.fishable_min_m ?? 0}
               min={0}
-              step={0.1}
               onChange={(v) => set(i, { fishable_min_m: v || undefined })}
             />
           </label>

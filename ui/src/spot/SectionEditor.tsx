@@ -1,8 +1,9 @@
-import { Button, InputNumber } from 'antd';
+import { NumberField } from '../format/NumberField';
+import { axis, depth, distance, unitOf } from '../format/spoken';
+import { Button } from 'antd';
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { api, type SectionPoint } from '../api/client';
-import { fixed } from '../format/measure';
 import { useWidth } from '../ribbon/useWidth';
 import { ChooseFile } from '../setup/ChooseFile';
 import { between, moved, without } from './points';
@@ -11,6 +12,9 @@ const height = 260;
 const pad = { top: 22, right: 14, bottom: 24, left: 40 };
 
 /** The ground drawn by hand: drag points, touch the line for a new one, type, or bring a file. */
+/** Units as they begin a sentence. */
+const words: Record<string, string> = { m: 'Metres', ft: 'Feet', yd: 'Yards' };
+
 export function SectionEditor(props: {
   section: SectionPoint[];
   levelM: number;
@@ -122,9 +126,9 @@ export function SectionEditor(props: {
                 r={held === i ? 8 : 6}
                 tabIndex={0}
                 role="slider"
-                aria-label={`Point ${i + 1}, ${fixed(p.distance_m, 0)} m out`}
+                aria-label={`Point ${i + 1}, ${distance(p.distance_m)} out`}
                 aria-valuenow={p.elevation_m}
-                aria-valuetext={`${fixed(p.elevation_m, 2)} m`}
+                aria-valuetext={depth(p.elevation_m)}
                 onKeyDown={keys(i)}
                 onPointerDown={(e) => {
                   e.stopPropagation();
@@ -135,22 +139,22 @@ export function SectionEditor(props: {
                 }}
               />
             ))}
-            {y.ticks(5).map((v) => (
-              <text key={v} x={pad.left - 8} y={y(v) + 4} textAnchor="end" className="axis">
-                {fixed(v, 1)}
+            {axis('depth', y.domain()[0]!, y.domain()[1]!, 5).map((v) => (
+              <text key={v.si} x={pad.left - 8} y={y(v.si) + 4} textAnchor="end" className="axis">
+                {v.text}
               </text>
             ))}
-            {x.ticks(6).map((v) => (
-              <text key={v} x={x(v)} y={height - 6} textAnchor="middle" className="axis">
-                {fixed(v, 0)}
+            {axis('distance', x.domain()[0]!, x.domain()[1]!, 6).map((v) => (
+              <text key={v.si} x={x(v.si)} y={height - 6} textAnchor="middle" className="axis">
+                {v.text}
               </text>
             ))}
           </svg>
         )}
       </div>
       <p className="quiet small">
-        Metres out, and metres above chart datum. Drag a point, or move it with the arrow keys; touch the line
-        for a new one; Delete takes one away.{' '}
+        {words[unitOf('distance')]} out, and {words[unitOf('depth')]!.toLowerCase()} above chart datum. Drag a
+        point, or move it with the arrow keys; touch the line for a new one; Delete takes one away.{' '}
         {section.length < 2 && <b>Touch the drawing where the ground begins, then further out.</b>}
       </p>
       <div className="section-acts">
@@ -174,20 +178,22 @@ export function SectionEditor(props: {
           <ol className="section-table">
             {section.map((p, i) => (
               <li key={i}>
-                <InputNumber
-                  aria-label={`Metres out of point ${i + 1}`}
+                <NumberField
+                  aria-label={`How far out point ${i + 1} is`}
+                  measure="distance"
                   value={p.distance_m}
                   onChange={(v) =>
-                    v !== null && onChange(section.map((q, k) => (k === i ? { ...q, distance_m: v } : q)))
+                    v !== undefined &&
+                    onChange(section.map((q, k) => (k === i ? { ...q, distance_m: v } : q)))
                   }
-                  onBlur={() => onChange([...section].sort((a, b) => a.distance_m - b.distance_m))}
                 />
-                <InputNumber
+                <NumberField
                   aria-label={`Elevation of point ${i + 1}`}
-                  step={0.05}
+                  measure="depth"
                   value={p.elevation_m}
                   onChange={(v) =>
-                    v !== null && onChange(section.map((q, k) => (k === i ? { ...q, elevation_m: v } : q)))
+                    v !== undefined &&
+                    onChange(section.map((q, k) => (k === i ? { ...q, elevation_m: v } : q)))
                   }
                 />
                 <Button

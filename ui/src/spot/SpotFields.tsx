@@ -1,4 +1,5 @@
-import { Checkbox, Input, InputNumber, Select } from 'antd';
+import { NumberField } from '../format/NumberField';
+import { Checkbox, Input, Select } from 'antd';
 import type { SpotBody, Words } from '../api/client';
 
 const manners: SpotBody['manner'][] = ['on foot', 'wading', 'kayak', 'boat'];
@@ -58,12 +59,13 @@ export function SpotFields(props: {
           />
         </label>
         <label>
-          Faces, degrees
-          <InputNumber
+          Faces
+          <NumberField
+            unit="deg"
             min={0}
             max={360}
-            value={b.faces_deg ?? null}
-            onChange={(v) => onChange({ faces_deg: v ?? undefined })}
+            value={b.faces_deg}
+            onChange={(v) => onChange({ faces_deg: v })}
           />
         </label>
       </div>
@@ -93,24 +95,24 @@ export function SpotFields(props: {
         </label>
         {(b.manner === 'on foot' || b.manner === 'wading') && (
           <label>
-            One stands at, m above datum
-            <InputNumber
+            One stands at, above datum
+            <NumberField
+              measure="depth"
               min={-20}
               max={100}
-              step={0.1}
               placeholder="the higher way"
-              value={b.stand_m ?? null}
-              onChange={(v) => onChange({ stand_m: v ?? undefined })}
+              value={b.stand_m}
+              onChange={(v) => onChange({ stand_m: v })}
             />
           </label>
         )}
         {b.manner === 'boat' && (
           <label>
-            Draught, m
-            <InputNumber
+            Draught
+            <NumberField
+              measure="depth"
               min={0}
               max={4}
-              step={0.1}
               value={b.draught_m ?? 0}
               onChange={(v) => onChange({ draught_m: v ?? 0 })}
             />
@@ -127,11 +129,11 @@ export function SpotFields(props: {
             />
           </label>
           <label>
-            above chart datum, m
-            <InputNumber
-              step={0.05}
+            above chart datum
+            <NumberField
+              measure="depth"
               value={b[way].elevation_m}
-              onChange={(v) => v !== null && onChange({ [way]: { ...b[way], elevation_m: v } })}
+              onChange={(v) => v !== undefined && onChange({ [way]: { ...b[way], elevation_m: v } })}
             />
           </label>
         </div>

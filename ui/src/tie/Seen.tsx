@@ -1,4 +1,5 @@
-import { NumberIn } from '../format/NumberIn';
+import { show } from '../format/spoken';
+import { NumberIn } from '../format/NumberField';
 import { Toggle } from '../water/Toggle';
 
 /** What is seen on the water now: it counts for this place and the next hours, and is not kept. */
@@ -11,7 +12,12 @@ export function Seen(props: {
   onLevels: (levels: number[]) => void;
 }) {
   const { signs, seen, onChange, levels, onLevels } = props;
-  const told = [...seen, ...(levels.length > 0 ? [`fish at ${levels.join(' and ')} m`] : [])];
+  const told = [
+    ...seen,
+    ...(levels.length > 0
+      ? [`fish at ${levels.map((m) => show('depth', m, 1).replace('.0 ', ' ')).join(' and ')}`]
+      : []),
+  ];
   return (
     <details className="fold seen">
       <summary>
@@ -32,15 +38,14 @@ export function Seen(props: {
         {[...levels, undefined].slice(0, mostLevels).map((level, i) => (
           <NumberIn
             key={i}
-            label={i === 0 ? 'Fish show at' : 'and at'}
+            label={i === 0 ? 'Fish show at, deep' : 'and at'}
             value={level}
             onChange={(m) =>
               onLevels(
                 [...levels.slice(0, i), ...(m ? [m] : []), ...levels.slice(i + 1)].filter((k) => k > 0),
               )
             }
-            unit="m deep"
-            step={0.5}
+            measure="depth"
             min={0.1}
             max={400}
           />

@@ -164,7 +164,7 @@ export default function TiePage() {
           Only what I have
         </Toggle>
       ) : (
-        <Link className="quiet small" to="/set-up#kit">
+        <Link className="quiet small" to="/set-up/kit">
           Enter your kit and advice starts from it
         </Link>
       )}

@@ -1,7 +1,12 @@
+import { number, unitOf } from '../format/spoken';
 import { Select } from 'antd';
 import { memo } from 'react';
 
-const offered = [0.5, 1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20];
+/** Round depths of either system, metres. */
+const offered = () =>
+  unitOf('depth') === 'ft'
+    ? [1, 2, 3, 4, 5, 6, 8, 10, 15, 20, 30, 40, 60].map((ft) => ft * 0.3048)
+    : [0.5, 1, 1.5, 2, 3, 4, 5, 7, 10, 15, 20];
 
 /** Which depths have a line of their own. */
 export const ContourPick = memo(function ContourPick(props: {
@@ -20,11 +25,15 @@ export const ContourPick = memo(function ContourPick(props: {
         `Lines at ${l
           .map((o) => o.value as number)
           .sort((a, b) => a - b)
-          .join(', ')} m`
+          .map((d) => number('depth', d, 1).replace('.0', ''))
+          .join(', ')} ${unitOf('depth')}`
       }
       placeholder="No lines of depth"
       showSearch={false}
-      options={offered.map((v) => ({ value: v, label: `${v} m` }))}
+      options={offered().map((v) => ({
+        value: v,
+        label: `${number('depth', v, 1).replace('.0', '')} ${unitOf('depth')}`,
+      }))}
       className="contour-pick"
       popupMatchSelectWidth={false}
     />

@@ -1,9 +1,9 @@
+import { show } from '../format/spoken';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button } from 'antd';
 import { v7 } from 'uuid';
 import { api, type Find } from '../api/client';
 import { useInvalidate } from '../api/keys';
-import { fixed } from '../format/measure';
 import { usePlace } from '../moment/moment';
 
 const key = (water: string) => `greypebble.rejected.${water}`;
@@ -78,7 +78,7 @@ export function FindList(props: {
   return (
     <>
       <p className="quiet small">
-        What the depths suggest at {fixed(level, 1)} m of tide. Take what you believe as a mark of{' '}
+        What the depths suggest at {show('depth', level, 1)} of tide. Take what you believe as a mark of{' '}
         {here.spot.name}; the depths may be old, and sand moves.{' '}
         <button className="plain" onClick={onAgain}>
           Look again at this tide
@@ -95,7 +95,7 @@ export function FindList(props: {
             <button aria-pressed={i === chosen} onClick={() => onChoose(i)}>
               <i className="find-dot" aria-hidden="true" />
               <b>{title[f.kind] ?? f.kind}</b>
-              <span className="when">{fixed(level - f.elevation_m, 1)} m deep</span>
+              <span className="when">{show('depth', level - f.elevation_m, 1)} deep</span>
               <span className="quiet small">{f.why}</span>
             </button>
             {i === chosen && (

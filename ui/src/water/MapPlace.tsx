@@ -1,3 +1,4 @@
+import { depth } from '../format/spoken';
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { Button, Segmented } from 'antd';
 import { useCallback, useEffect, useMemo, useState } from 'react';
@@ -7,7 +8,6 @@ import { useSettled } from '../conditions/useSettled';
 import MapView from '../map/MapView';
 import { DepthKey } from '../map/DepthKey';
 import { useWater } from '../map/useWater';
-import { fixed } from '../format/measure';
 import { useMoment, usePlace } from '../moment/moment';
 import { NewMark } from './NewMark';
 import { ContourPick } from './ContourPick';
@@ -188,8 +188,8 @@ export default function MapPlace() {
               <ContourPick value={contoursM} onChange={setContours} />
             </div>
             <p className="quiet small">
-              Depths are drawn for {here.spot.name}’s tide, {fixed(level, 2)} m; elsewhere it may run earlier
-              or later.
+              Depths are drawn for {here.spot.name}’s tide, {depth(level)}; elsewhere it may run earlier or
+              later.
               {water.grid
                 ? ` Ground: ${water.grid.source}.`
                 : ' Nobody has sounded this water yet: bring depths in under Set-up.'}{' '}

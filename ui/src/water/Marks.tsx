@@ -1,7 +1,9 @@
-import { fixed, metres } from '../format/measure';
+import { number } from '../format/spoken';
+import { metres } from '../format/measure';
 import { useMoment } from '../moment/moment';
 
-const celsius = (c?: number | null) => (c === null || c === undefined ? '' : `${fixed(c, 1)}°`);
+const celsius = (c?: number | null) =>
+  c === null || c === undefined ? '' : `${number('temperature', c, 1)}°`;
 
 /** Every mark of the spot: how deep it is now, how warm, when it is worth a cast, and what was learned there. */
 export function Marks() {

@@ -1,5 +1,6 @@
+import { NumberField } from '../format/NumberField';
 import { useMutation } from '@tanstack/react-query';
-import { App, Button, Checkbox, Input, InputNumber, Select } from 'antd';
+import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type LatLon, type Words } from '../api/client';
@@ -16,7 +17,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
   const [bottom, setBottom] = useState('');
   const [note, setNote] = useState('');
   const [snag, setSnag] = useState(false);
-  const [elevation, setElevation] = useState<number | null>(null);
+  const [elevation, setElevation] = useState<number>();
   const put = useMutation({
     mutationFn: () =>
       api.putMark(here.spot.id, v7(), {
@@ -26,7 +27,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         snag,
         ...(bottom && { bottom }),
         ...(note && { note }),
-        ...(elevation !== null && { elevation_m: elevation }),
+        ...(elevation !== undefined && { elevation_m: elevation }),
       }),
     onSuccess: () => {
       void message.success(`${name} is a mark of ${here.spot.name}.`);
@@ -72,13 +73,12 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         <Input.TextArea rows={2} value={note} onChange={(e) => setNote(e.target.value)} />
       </label>
       <label>
-        Metres above chart datum
-        <InputNumber
+        Above chart datum
+        <NumberField
+          measure="depth"
           value={elevation}
-          step={0.1}
           placeholder="by the depths of the map"
           onChange={setElevation}
-          style={{ width: '100%' }}
         />
       </label>
       <Checkbox checked={snag} onChange={(e) => setSnag(e.target.checked)}>

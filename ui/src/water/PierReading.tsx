@@ -1,7 +1,8 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
-import { fixed, metres } from '../format/measure';
+import { metres } from '../format/measure';
+import { distance, number } from '../format/spoken';
 import { useMoment, usePlace } from '../moment/moment';
 
 /** What is under one's feet along a deck, and the depths to try in order. */
@@ -32,10 +33,10 @@ export function PierReading() {
           {q.data.under.map((u) => (
             <tr key={u.mark}>
               <th scope="row">
-                {u.mark} <span className="quiet small">{fixed(u.distance_m, 0)} m out</span>
+                {u.mark} <span className="quiet small">{distance(u.distance_m)} out</span>
               </th>
               <td className="depth">{u.depth_m > 0 ? metres(u.depth_m) : 'dry'}</td>
-              <td className="try">{u.try_m.map((d) => fixed(d, 1)).join(' · ')}</td>
+              <td className="try">{u.try_m.map((d) => number('depth', d, 1)).join(' · ')}</td>
             </tr>
           ))}
         </tbody>

@@ -1,7 +1,8 @@
+import { axis, unitOf } from '../format/spoken';
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef } from 'react';
 import type { Frame, RibbonData, SpotDetail } from '../api/client';
-import { fixed, metres } from '../format/measure';
+import { metres } from '../format/measure';
 import { clock } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
 
@@ -176,15 +177,15 @@ export function Section({ spot, frame, turns, range }: Props) {
             ) : (
               <Angler x={drawn.x(stand(spot, level))} y={drawn.y(elevation(stand(spot, level)))} />
             ))}
-          {drawn.x.ticks(narrow ? 4 : 7).map((d) => (
+          {axis('distance', drawn.x.domain()[0]!, drawn.x.domain()[1]!, narrow ? 4 : 7).map((d) => (
             <text
-              key={d}
-              x={Math.min(Math.max(drawn.x(d), 14), width - 22)}
+              key={d.si}
+              x={Math.min(Math.max(drawn.x(d.si), 14), width - 22)}
               y={height - 7}
               textAnchor="middle"
               className="axis"
             >
-              {d === 0 ? '0' : `${fixed(d, 0)} m`}
+              {d.text === '0' ? '0' : `${d.text} ${unitOf('distance')}`}
             </text>
           ))}
         </svg>

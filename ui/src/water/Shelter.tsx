@@ -1,7 +1,8 @@
+import { depth, show } from '../format/spoken';
 import { useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
-import { bearing, fixed } from '../format/measure';
+import { bearing } from '../format/measure';
 import { usePlace } from '../moment/moment';
 
 const half = 78;
@@ -33,14 +34,14 @@ export function Shelter() {
   };
   return (
     <section className="panel shelter">
-      <h2>Shelter in {shelter.wind_ms} m/s of wind</h2>
+      <h2>Shelter in {show('wind', shelter.wind_ms, 0)} of wind</h2>
       <div className="shelter-two">
         <svg width={2 * half} height={2 * half} role="img" aria-label="Waves by the direction of the wind">
           <circle cx={half} cy={half} r={half - 8} className="rim" />
           <circle cx={half} cy={half} r={ring} className="rim" />
           {list.map((s) => (
             <path key={s.from_deg} d={petal(s.from_deg, s.wave_m)} className={`petal ${s.word}`}>
-              <title>{`${bearing(s.from_deg)}: ${s.word}, ${fixed(s.wave_m, 2)} m`}</title>
+              <title>{`${bearing(s.from_deg)}: ${s.word}, ${depth(s.wave_m)}`}</title>
             </path>
           ))}
           {from !== undefined && from !== null && (

@@ -1,4 +1,5 @@
-import { Button, InputNumber, Select } from 'antd';
+import { NumberField } from '../format/NumberField';
+import { Button, Select } from 'antd';
 import { memo } from 'react';
 import type { ChartSpot, LatLon, Schemas } from '../api/client';
 import { Toggle } from './Toggle';
@@ -54,15 +55,16 @@ export const SpotFilter = memo(function SpotFilter(props: {
       {!pick.start && <Button onClick={onStart}>within reach…</Button>}
       {pick.start && (
         <span className="reach-field">
-          <InputNumber
+          <NumberField
             aria-label="Minutes on the way"
+            unit="min"
             min={5}
             max={600}
             step={5}
             value={pick.within ?? 45}
-            onChange={(v) => onPick({ ...pick, within: v ?? undefined })}
+            onChange={(within) => onPick({ ...pick, within })}
           />{' '}
-          min from{' '}
+          from{' '}
           <button className="plain" onClick={onStart}>
             here
           </button>

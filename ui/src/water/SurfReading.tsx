@@ -1,10 +1,11 @@
+import { NumberField } from '../format/NumberField';
+import { axis, depth, unitOf } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, InputNumber } from 'antd';
+import { App, Button } from 'antd';
 import { scaleLinear } from 'd3-scale';
 import { useRef, useState, type PointerEvent } from 'react';
 import { api, type SectionPoint, type Surf, type Words } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
-import { fixed } from '../format/measure';
 import { clock } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
@@ -94,8 +95,8 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
   return (
     <div className="surf-reading">
       <p className="small">
-        At {moment.frame && clock(moment.frame.time, here.spot.time_zone)}, water {fixed(level, 2)} m. Touch
-        the water where you see waves break; a crest that hides the horizon is as high as your eye over the
+        At {moment.frame && clock(moment.frame.time, here.spot.time_zone)}, water {depth(level)}. Touch the
+        water where you see waves break; a crest that hides the horizon is as high as your eye over the
         trough.
       </p>
       <Strip
@@ -116,26 +117,23 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
           <li key={s.key}>
             <label>
               <span className="unseen">Breakers {i + 1}, </span>out{' '}
-              <InputNumber
-                size="small"
+              <NumberField
+                measure="distance"
                 min={1}
                 max={1000}
                 value={s.distance}
-                onChange={(v) => v !== null && change(s.key, { distance: v })}
-              />{' '}
-              m
+                onChange={(v) => v !== undefined && change(s.key, { distance: v })}
+              />
             </label>
             <label>
               high{' '}
-              <InputNumber
-                size="small"
+              <NumberField
+                measure="height"
                 min={0.1}
                 max={6}
-                step={0.1}
                 value={s.height}
-                onChange={(v) => v !== null && change(s.key, { height: v })}
-              />{' '}
-              m
+                onChange={(v) => v !== undefined && change(s.key, { height: v })}
+              />
             </label>
             <Button
               size="small"
@@ -151,18 +149,17 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       {seen.length > 0 && (
         <label className="small">
           My cast reaches{' '}
-          <InputNumber
-            size="small"
+          <NumberField
+            measure="distance"
             min={10}
             max={250}
             value={reach}
             onChange={(v) => {
-              if (v === null) return;
+              if (v === undefined) return;
               localStorage.setItem(reachKey, String(v));
               setReach(v);
             }}
-          />{' '}
-          m
+          />
         </label>
       )}
       {read.error && (
@@ -266,9 +263,9 @@ function Strip(props: {
               />
             </g>
           ))}
-          {x.ticks(4).map((d) => (
-            <text key={d} x={Math.max(x(d), 16)} y={height - 5} textAnchor="middle">
-              {d} m
+          {axis('distance', x.domain()[0]!, x.domain()[1]!, 4).map((d) => (
+            <text key={d.si} x={Math.max(x(d.si), 16)} y={height - 5} textAnchor="middle">
+              {d.text} {unitOf('distance')}
             </text>
           ))}
         </svg>

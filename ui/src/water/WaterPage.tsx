@@ -1,7 +1,7 @@
+import { show } from '../format/spoken';
 import { Segmented } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import type { Frame } from '../api/client';
-import { fixed } from '../format/measure';
 import { useMoment, usePlace } from '../moment/moment';
 import { SectionPlace } from './SectionPlace';
 import './water.css';
@@ -21,7 +21,7 @@ const running = (ms?: number) =>
     ? ''
     : Math.abs(ms) < 0.05
       ? ', the tide hardly running'
-      : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${fixed(Math.abs(ms), 1)} m/s`;
+      : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${show('run', Math.abs(ms), 1)}`;
 
 const viewKey = 'greypebble.water';
 type View = 'Section' | 'Map';

@@ -1,0 +1,58 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import type { Template } from '../api/client';
+import { number, unitOf } from '../format/spoken';
+
+/** A section with the water between low and high in it; large, with its marks and depths at low water. */
+export function Profile({ t, large }: { t: Template; large?: boolean }) {
+  const [w, h] = large ? [640, 250] : [220, 92];
+  const pad = large ? { top: 56, bottom: 14 } : { top: 8, bottom: 0 };
+  const z = t.section.map((p) => p.elevation_m);
+  const far = t.section.at(-1)!.distance_m;
+  const lo = Math.min(...z, t.low_m);
+  const hi = Math.max(...z, t.high_m);
+  const x = scaleLinear([0, far], [0, w]);
+  const y = scaleLinear([hi + (hi - lo) * 0.08, lo - (hi - lo) * 0.12], [pad.top, h - pad.bottom]);
+  const ground = line<(typeof t.section)[number]>()
+    .x((p) => x(p.distance_m))
+    .y((p) => y(p.elevation_m))(t.section)!;
+  return (
+    <svg
+      viewBox={`0 0 ${w} ${h}`}
+      className={large ? 'profile large' : 'profile'}
+      role="img"
+      aria-label={`${t.name} from the side`}
+    >
+      <rect x={0} width={w} y={y(t.high_m)} height={h - y(t.high_m)} className="profile-high" />
+      <rect x={0} width={w} y={y(t.low_m)} height={h - y(t.low_m)} className="profile-low" />
+      <path d={`${ground}L${w} ${h}L0 ${h}Z`} className="profile-ground" />
+      {large &&
+        t.marks.map((m, i) => {
+          const d = t.low_m - (m.elevation_m ?? 0);
+          const px = Math.min(Math.max(x(m.distance_m), 34), w - 40);
+          const up = i % 2 === 0 ? 14 : 40;
+          return (
+            <g key={m.name} className="profile-mark">
+              <line x1={x(m.distance_m)} x2={px} y1={y(m.elevation_m ?? 0)} y2={up + 8} />
+              <text x={px} y={up - 2} textAnchor="middle">
+                {m.name}
+              </text>
+              <text x={px} y={up + 11} textAnchor="middle" className="depth">
+                {d > 0 ? `${number('depth', d)} ${unitOf('depth')}` : 'dry'}
+              </text>
+            </g>
+          );
+        })}
+      {large && (
+        <text x={w - 6} y={y(t.low_m) - 4} textAnchor="end" className="profile-level">
+          low water
+        </text>
+      )}
+      {large && t.high_m - t.low_m > 0.1 && (
+        <text x={w - 6} y={y(t.high_m) - 4} textAnchor="end" className="profile-level">
+          high
+        </text>
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,84 @@
+import { Button, Input } from 'antd';
+import { lazy, Suspense, useState } from 'react';
+import type { LatLon } from '../api/client';
+
+const LandMap = lazy(() => import('./LandMap'));
+
+/** The place of a water: touched on a coarse map, taken from the device, or typed. */
+export function Where({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => void }) {
+  const [says, setSays] = useState('');
+  const [asking, setAsking] = useState(false);
+  const here = () => {
+    if (!('geolocation' in navigator)) return setSays('This browser gives no position; touch the map.');
+    setAsking(true);
+    navigator.geolocation.getCurrentPosition(
+      (p) => {
+        setAsking(false);
+        setSays('');
+        onPin({ lat: p.coords.latitude, lon: p.coords.longitude });
+      },
+      (e) => {
+        setAsking(false);
+        setSays(
+          e.code === e.PERMISSION_DENIED
+            ? 'The position was refused. Touch the map, or type it.'
+            : 'The position is not to be had just now. Touch the map, or type it.',
+        );
+      },
+      { enableHighAccuracy: true, timeout: 15_000 },
+    );
+  };
+  return (
+    <>
+      <p className="begin-here">
+        <Button loading={asking} onClick={here}>
+          I am here
+        </Button>
+        <span className="quiet small" role="status">
+          {says || 'or touch the map; draw it nearer first. The land is coarse: the pin may be moved later.'}
+        </span>
+      </p>
+      <Suspense fallback={<div className="land-map quiet">Fetching the map…</div>}>
+        <LandMap pin={pin} onPin={onPin} />
+      </Suspense>
+      <Typed key={pin ? `${pin.lat} ${pin.lon}` : ''} pin={pin} onPin={onPin} />
+    </>
+  );
+}
+
+const written = (p: LatLon | undefined) => (p ? `${p.lat.toFixed(5)}, ${p.lon.toFixed(5)}` : '');
+
+/** "41.49, −71.32"; degrees alone. */
+export function position(text: string): LatLon | null {
+  const found = /^\s*([-−]?\d+(?:\.\d+)?)\s*°?\s*([NS])?[,;\s]+([-−]?\d+(?:\.\d+)?)\s*°?\s*([EW])?\s*$/i.exec(
+    text,
+  );
+  if (!found) return null;
+  const [, a, ns, b, ew] = found;
+  const lat = Number(a!.replace('−', '-')) * (ns?.toUpperCase() === 'S' ? -1 : 1);
+  const lon = Number(b!.replace('−', '-')) * (ew?.toUpperCase() === 'W' ? -1 : 1);
+  return Math.abs(lat) <= 90 && Math.abs(lon) <= 180 ? { lat, lon } : null;
+}
+
+function Typed({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => void }) {
+  const [text, setText] = useState(written(pin));
+  const wrong = text.trim() !== '' && !position(text);
+  const take = () => {
+    const p = position(text);
+    if (p && text !== written(pin)) onPin(p);
+  };
+  return (
+    <label className="begin-name-field">
+      Latitude, longitude
+      <Input
+        value={text}
+        placeholder="41.49, -71.32"
+        status={wrong ? 'error' : ''}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={take}
+        onPressEnter={take}
+      />
+      {wrong && <span className="small caution">Two numbers in degrees, like 41.49, -71.32.</span>}
+    </label>
+  );
+}

@@ -1,0 +1,113 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Segmented, Select } from 'antd';
+import { api } from '../api/client';
+import { systemOf, type Settings } from '../format/spoken';
+import units from '../format/units.json';
+import { useSession } from '../signin/session';
+import { lights, useLight } from '../theme/light';
+
+const systems = { metric: 'Metric', us: 'US' } as const;
+const weeks: { value: Settings['week']; label: string }[] = [
+  { value: 'monday', label: 'Monday' },
+  { value: 'sunday', label: 'Sunday' },
+  { value: 'saturday', label: 'Saturday' },
+];
+
+/** How measures and hours are written for this person, and how bright the screen is. */
+export function UnitsPage() {
+  const { settings } = useSession();
+  const { light, setLight } = useLight();
+  const queries = useQueryClient();
+  const save = useMutation({
+    mutationFn: (s: Settings) => api.putSettings({ ...s, chosen: true }),
+    // Whatever the server said was said in the units of before.
+    onSuccess: () => queries.invalidateQueries(),
+  });
+  const set = (part: Partial<Settings['units']>) =>
+    save.mutate({ ...settings, units: { ...settings.units, ...part } });
+  const system = (Object.keys(systems) as (keyof typeof systems)[]).find((s) => {
+    const { clock: _, ...all } = systemOf(s);
+    return Object.entries(all).every(([k, v]) => settings.units[k as 'depth'] === v);
+  });
+  return (
+    <>
+      <section className="panel">
+        <h2>Units</h2>
+        <p className="quiet">
+          For everything that is shown. Whatever you type is understood with its unit, whatever is set here:
+          “3 ft 6”, “1/2 oz”, “54F”, “12 kn”.
+        </p>
+        <div className="form-row">
+          <label>
+            All at once
+            <Segmented
+              aria-label="All at once"
+              value={system ?? 'own'}
+              options={[
+                ...Object.entries(systems).map(([value, label]) => ({ value, label })),
+                ...(system ? [] : [{ value: 'own', label: 'My own', disabled: true }]),
+              ]}
+              onChange={(s) => s !== 'own' && set({ ...systemOf(s as 'us'), clock: settings.units.clock })}
+            />
+          </label>
+        </div>
+        <div className="units-each">
+          {Object.entries(units.measures)
+            .sort(([a], [b]) => order.indexOf(a) - order.indexOf(b))
+            .map(([id, m]) => (
+              <label key={id}>
+                {m.name[0]!.toUpperCase() + m.name.slice(1)}
+                <Select
+                  aria-label={m.name}
+                  value={settings.units[id as 'depth'] as string}
+                  options={m.choices.map((c) => ({ value: c.unit, label: c.unit }))}
+                  onChange={(v) => set({ [id]: v })}
+                />
+              </label>
+            ))}
+        </div>
+        <p className="quiet small">
+          Hooks and lines keep the sizes they are sold by; “ankle” and “waist” stay what they are.
+        </p>
+        {save.error && (
+          <p role="alert" className="caution">
+            {save.error.message}
+          </p>
+        )}
+      </section>
+      <section className="panel">
+        <h2>Hours and weeks</h2>
+        <div className="units-each">
+          <label>
+            Hours
+            <Segmented
+              aria-label="Hours"
+              value={settings.units.clock as string}
+              options={[
+                { value: '24 h', label: '18:40' },
+                { value: '12 h', label: '6:40 pm' },
+              ]}
+              onChange={(clock) => set({ clock: clock as '12 h' })}
+            />
+          </label>
+          <label>
+            A week begins on
+            <Select
+              aria-label="A week begins on"
+              value={settings.week}
+              options={weeks}
+              onChange={(week) => save.mutate({ ...settings, week })}
+            />
+          </label>
+        </div>
+      </section>
+      <section className="panel">
+        <h2>Light of the screen</h2>
+        <Segmented aria-label="Light" value={light} onChange={setLight} options={lights} />
+        <p className="quiet small">Kept on this device.</p>
+      </section>
+    </>
+  );
+}
+
+const order = ['depth', 'distance', 'tackle', 'weight', 'fish', 'line', 'temperature', 'wind', 'boat', 'run'];
