@@ -15,6 +15,8 @@ func TestTheBench(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
 	choose(t, p, "Kettle Bar")
 	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.Wait(`document.querySelector('.choices, .unfold')`)) // what comes late pushes the rest down
+	require.NoError(t, p.Still())
 	require.NoError(t, p.Click("The bench"))
 	result := `document.querySelector('.bench-result')?.innerText ?? ''`
 	require.NoError(t, p.Wait(result+`.includes('turns up')`))

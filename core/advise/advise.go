@@ -114,7 +114,7 @@ func Ask(q Question) (Advice, error) {
 	a.Cautions = going.Assess(m, c, q.Limits, q.Units)
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {
-		a.Note = "No take here now. " + says
+		a.Note = "Nothing may be taken here now. " + says
 		return a, nil
 	}
 	ranked, err := q.rank(m)

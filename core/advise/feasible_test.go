@@ -100,7 +100,7 @@ func TestNothingIsOfferedInANoTakeZone(t *testing.T) {
 	s.Zones = []ground.Zone{zone}
 	a := w.all(t, s, "red-drum", nil)
 	assert.Empty(t, a.Choices)
-	assert.Contains(t, a.Note, "No take here now.")
+	assert.Contains(t, a.Note, "Nothing may be taken here now.")
 	assert.Contains(t, a.Note, "a notice")
 	zone.Kind, zone.From, zone.To = ground.Seasonal, 1101, 1231
 	s.Zones = []ground.Zone{zone}

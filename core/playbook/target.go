@@ -62,6 +62,9 @@ type Target struct {
 // Span of a quantity.
 type Span struct{ From, To float64 }
 
+// LivesAt a kind of place.
+func (t *Target) LivesAt(place string) bool { return slices.Contains(t.Lives, place) }
+
 // Offered says whether an offering is one for the target.
 func (t *Target) Offered(offering string) bool {
 	return slices.Contains(t.Eats, offering) || slices.Contains(t.Takes, offering)

@@ -52,7 +52,8 @@ func (s *Spot) SayWay(open []ground.Window, t time.Time, as Spoken) (title, says
 		return fmt.Sprintf("Opens in %s, at %s", prose.Lasting(in), as.clock(next.Opens)),
 			fmt.Sprintf("You cannot get in and back yet%s.", strings.Replace(until, ", until", "; then you can until", 1))
 	}
-	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", as.clock(next.Opens), prose.Lasting(in), until)
+	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", as.clock(next.Opens), prose.Lasting(in),
+		strings.Replace(until, ", until", "; open until", 1))
 }
 
 // soon is when opening goes before being shut: one waits for it.

@@ -19,7 +19,7 @@ func TestTheWayInWords(t *testing.T) {
 	list := []ground.Window{{Closes: at(8), ClosedBy: ground.TooDeep}, {Opens: at(12), Closes: at(15), ClosedBy: ground.TooDeep}}
 	for h, want := range map[int][2]string{
 		6:  {"You can get in and back", "Until 08:00, in 2 h: then it is too deep."},
-		9:  {"Shut: you cannot get in and back", "Opens at 12:00, in 3 h, until 15:00."},
+		9:  {"Shut: you cannot get in and back", "Opens at 12:00, in 3 h; open until 15:00."},
 		20: {"Shut: you cannot get in and back", "Not as far as the ribbon shows."},
 	} {
 		title, says := new(Spot).SayWay(list, at(h), Spoken{Zone: time.UTC})

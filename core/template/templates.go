@@ -20,7 +20,7 @@ var templates = []Template{
 			{"bar_out", "How far out is the bar?", Out, 6}, {"bar", "How deep is it over the bar at low water?", Deep, 6}},
 		marks: []mark{{"swash", ground.Swash, 2, "sand", upTo(0.2, 1.2), "", false}, {"trough", ground.Trough, 4, "sand", from(0.5), "",
 			false},
-			{"bar", ground.Bar, 6, "sand", from(0.3), "bar covers", false}, {"outer trough", ground.Slope, 8, "sand", from(0.8), "",
+			{"bar", ground.Bar, 6, "sand", from(0.3), "bar covers", false}, {"outer slope", ground.Slope, 8, "sand", from(0.8), "",
 				false}}},
 	{ID: "oyster-bar", Name: "Oyster bar", Place: "oyster bar", Manner: ground.Kayak, Bottom: "shell",
 		Says:    "Fish the edges first; when the crest floods deeper some push up on top.",

@@ -151,7 +151,7 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 			return parse.At(line, name, fmt.Sprintf("expected a number, not %q", record[i]))
 		}
 		reading := conditions.Reading{Kind: m.Kind, Value: math.Round((v-m.CFOffset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
-			Source: "forecast of " + issued.Format("2 Jan 15:04") + " UTC"}
+			Source: "the forecast service"}
 		if err := reading.Validate(); err != nil {
 			return parse.At(line, name, strings.TrimPrefix(err.Error(), "conditions: "))
 		}

@@ -57,6 +57,7 @@ func examples(c *testkit.Client) map[string]example {
 	us := object{"depth": "ft", "tackle": "in", "distance": "yd", "wind": "kn", "boat": "mph", "run": "ft/s", "weight": "oz", "line": "lb",
 		"fish": "lb", "temperature": "°F", "clock": "12 h"}
 	return map[string]example{
+		"GET /outlook":                  {query: map[string]string{"time": when}},
 		"POST /anglers":                 {body: object{"name": "odd one", "password": "four words in a row", "invite": ""}},
 		"POST /recover":                 {body: object{"name": "nobody", "password": "four words in a row", "code": "abcd-2345-efgh-6789"}},
 		"PUT /account/settings":         {body: object{"units": us, "week": "sunday", "chosen": true}},

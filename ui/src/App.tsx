@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { createBrowserRouter, Navigate, Route, RouterProvider, Routes } from 'react-router';
 import { Problem } from './api/client';
 import { Begin } from './begin/Begin';
 import { Frame } from './frame/Frame';
@@ -29,6 +29,34 @@ const queries = new QueryClient({
   },
 });
 
+/** Everything behind the gate, each page with its address. */
+function Pages() {
+  return (
+    <Gate begin={<Begin />}>
+      <Suspense>
+        <Routes>
+          <Route element={<Frame />}>
+            <Route path="/water" element={<WaterPage />} />
+            <Route path="/water/edit" element={<SpotEditor />} />
+            <Route path="/water/edit/:id" element={<SpotEditor />} />
+            <Route path="/tie-on" element={<TiePage />} />
+            <Route path="/tie-on/bench" element={<BenchPage />} />
+            <Route path="/tie-on/bench/:id" element={<BenchPage />} />
+            <Route path="/tie-on/cards" element={<CardsPage />} />
+            <Route path="/tie-on/cards/:id" element={<CardsPage />} />
+            <Route path="/begin" element={<FirstWater />} />
+            <Route path="/back" element={<BackPage />} />
+            <Route path="/set-up/*" element={<SetupPage />} />
+            <Route path="*" element={<Navigate to="/water" replace />} />
+          </Route>
+        </Routes>
+      </Suspense>
+    </Gate>
+  );
+}
+
+const router = createBrowserRouter([{ path: '*', Component: Pages }]);
+
 export function App() {
   const [light, setLight] = useState<Light>(storedLight);
   const theme = useMemo(() => antTheme(light), [light]);
@@ -41,28 +69,7 @@ export function App() {
       <ConfigProvider theme={theme}>
         <AntApp style={{ height: '100%' }}>
           <QueryClientProvider client={queries}>
-            <BrowserRouter>
-              <Gate begin={<Begin />}>
-                <Suspense>
-                  <Routes>
-                    <Route element={<Frame />}>
-                      <Route path="/water" element={<WaterPage />} />
-                      <Route path="/water/edit" element={<SpotEditor />} />
-                      <Route path="/water/edit/:id" element={<SpotEditor />} />
-                      <Route path="/tie-on" element={<TiePage />} />
-                      <Route path="/tie-on/bench" element={<BenchPage />} />
-                      <Route path="/tie-on/bench/:id" element={<BenchPage />} />
-                      <Route path="/tie-on/cards" element={<CardsPage />} />
-                      <Route path="/tie-on/cards/:id" element={<CardsPage />} />
-                      <Route path="/begin" element={<FirstWater />} />
-                      <Route path="/back" element={<BackPage />} />
-                      <Route path="/set-up/*" element={<SetupPage />} />
-                      <Route path="*" element={<Navigate to="/water" replace />} />
-                    </Route>
-                  </Routes>
-                </Suspense>
-              </Gate>
-            </BrowserRouter>
+            <RouterProvider router={router} />
           </QueryClientProvider>
         </AntApp>
       </ConfigProvider>

@@ -271,6 +271,7 @@ export const api = {
   importOwn: (text: string) => settle(client.POST('/v1/interchange/playbook', asText(text))),
   edge: (body: Schemas['EdgeBody'], signal?: AbortSignal) =>
     settle(client.POST('/v1/edge', { body, signal })),
+  outlook: () => settle(client.GET('/v1/outlook')),
   limits: () => settle(client.GET('/v1/limits')),
   putLimits: (limits: Schemas['LimitBody'][]) => settle(client.PUT('/v1/limits', { body: { limits } })),
   compareAdvice: (a: Pick, b: Pick, signal?: AbortSignal) =>

@@ -9,6 +9,7 @@ export const keys = {
   sessions: ['sessions'],
   invites: ['invites'],
   known: ['known-stations'],
+  outlook: ['outlook'],
   templates: ['templates'],
   waters: ['waters'],
   kinds: ['kinds'],
@@ -25,6 +26,7 @@ export const keys = {
 
 /** Everything that rests on what is known of the moment. */
 const ofReadings = [
+  'outlook',
   'state',
   'ribbon',
   'visits',

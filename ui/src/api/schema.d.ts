@@ -981,6 +981,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/outlook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What each spot is worth at a moment, and for which fish */
+        get: operations["outlook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/playbook": {
         parameters: {
             query?: never;
@@ -3983,6 +4000,23 @@ export interface components {
              * @description minutes later at low water
              */
             lag_low_min: number;
+        };
+        OutlookOutputBody: {
+            /** @description best first */
+            spots: components["schemas"]["OutlookSpot"][];
+        };
+        OutlookSpot: {
+            /**
+             * Format: double
+             * @description there and feeding, over an ordinary spell; left out where it is shut or has no fishable water
+             */
+            edge?: number;
+            /** @description one can get in and back */
+            open: boolean;
+            spot_id: string;
+            /** @description that it is best for, of those that live there */
+            target?: string;
+            target_name?: string;
         };
         OwnFileOutputBody: {
             /** @description what can hardly be meant */
@@ -9779,6 +9813,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Who"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    outlook: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutlookOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -1,3 +1,4 @@
+import { useTitle } from '../frame/useTitle';
 import { rate } from '../format/measure';
 import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
@@ -27,6 +28,7 @@ const stages = ['flood', 'ebb'].flatMap((s) => [
 
 /** The log: every spell, blanks included. */
 export default function BackPage() {
+  useTitle('Back');
   const here = usePlace();
   const entry = useEntry();
   const [f, setF] = useState<Filters>({});

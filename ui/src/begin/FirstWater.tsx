@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { api, type LatLon, type SpotBody, type Station, type Template } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { useLeaveGuard } from '../frame/useLeaveGuard';
 import { useTitle } from '../frame/useTitle';
 import { Kind } from './Kind';
 import { Tide } from './Tide';
@@ -28,9 +29,13 @@ export default function FirstWater() {
   const [name, setName] = useState('');
   const [ways, setWays] = useState<Pick<SpotBody, 'manner' | 'in' | 'out'>>();
   useTitle(steps[step], 'First water');
+  const letGo = useLeaveGuard(step > 0 || water !== '');
   // Focus goes where the work goes on.
   const head = useRef<HTMLHeadingElement>(null);
-  useEffect(() => head.current?.focus(), [step]);
+  useEffect(() => {
+    head.current?.focus({ preventScroll: true });
+    head.current?.scrollIntoView({ block: 'center' });
+  }, [step]);
   const keep = useMutation({
     mutationFn: async () => {
       const t = template!;
@@ -49,6 +54,7 @@ export default function FirstWater() {
       });
     },
     onSuccess: async () => {
+      letGo();
       localStorage.setItem('greypebble.spot', ids.spot);
       await invalidate('spots');
       await invalidate('tide');

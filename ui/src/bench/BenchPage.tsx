@@ -1,3 +1,4 @@
+import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -16,6 +17,7 @@ import './bench.css';
 
 /** The arithmetic of line, lead, lure and reel, each piece fitted to the chosen spot and moment. */
 export default function BenchPage() {
+  useTitle('The bench');
   const { id } = useParams();
   const here = usePlace();
   const moment = useMoment();

@@ -1,3 +1,4 @@
+import { useTitle } from '../frame/useTitle';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api } from '../api/client';
@@ -8,6 +9,7 @@ import './cards.css';
 
 /** Rigs and knots drawn, one to a card, to be read on screen or printed for the tackle box. */
 export default function CardsPage() {
+  useTitle('Rigs and knots');
   const { id } = useParams();
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const knots = useQuery({ queryKey: keys.knots, queryFn: api.knots, staleTime: Infinity });

@@ -178,7 +178,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
           label="Fished for"
           name="minutes"
           rules={[{ required: true, message: 'How long, in minutes?' }]}
-          tooltip="Time spent is what makes a catch or a blank count."
+          tooltip="A spell is a stretch of effort with one bait or lure in one place. Without how long it took, neither a catch nor a blank says anything."
         >
           <NumberField unit="min" min={1} max={1440} />
         </Form.Item>

@@ -34,6 +34,10 @@ export function hourThere(t: Date, zone: string): number {
   return Number(format(zone, { hour: '2-digit', hourCycle: 'h23' }).format(t));
 }
 
+/** An hour on an axis: "06", "6 am". */
+export const hourMark = (h: number) =>
+  halfDays() ? `${h % 12 || 12} ${h < 12 ? 'am' : 'pm'}` : String(h).padStart(2, '0');
+
 /** "45 min", "1 h 20". */
 export function lasting(ms: number): string {
   const min = Math.round(ms / 60000);

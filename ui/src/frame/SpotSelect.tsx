@@ -1,19 +1,32 @@
+import { useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
-import { memo } from 'react';
-import type { Spot } from '../api/client';
+import { memo, useState } from 'react';
+import { api, type Spot } from '../api/client';
+import { keys } from '../api/keys';
+import { times } from '../format/measure';
 
-/** The chosen spot; it stays as it is while only the moment moves. */
+/** The chosen spot, typed or picked; what is open and how good stands beside each. */
 export const SpotSelect = memo(function SpotSelect(props: {
   spots: Spot[];
   chosen: string;
   onChoose: (id: string) => void;
 }) {
   const { spots, chosen, onChoose } = props;
+  const [open, setOpen] = useState(false);
+  const outlook = useQuery({
+    queryKey: keys.outlook,
+    queryFn: api.outlook,
+    enabled: open,
+    staleTime: 60_000,
+  });
+  const by = new Map(outlook.data?.spots.map((o) => [o.spot_id, o]));
   return (
     <Select
       className="head-spot"
       aria-label="Spot"
       value={chosen}
+      showSearch={{ optionFilterProp: 'label' }}
+      onOpenChange={setOpen}
       onChange={(id) => {
         onChoose(id);
         // So that the keys move the ribbon again.
@@ -22,6 +35,23 @@ export const SpotSelect = memo(function SpotSelect(props: {
       variant="borderless"
       popupMatchSelectWidth={false}
       options={spots.map((s) => ({ value: s.id, label: s.name, title: s.place }))}
+      optionRender={(o) => {
+        const now = by.get(String(o.value));
+        return (
+          <span className="head-option">
+            {o.label}
+            {now && (
+              <span className="quiet small">
+                {now.edge !== undefined
+                  ? `${times(now.edge)} ${now.target_name}`
+                  : now.open
+                    ? 'too little water'
+                    : 'shut now'}
+              </span>
+            )}
+          </span>
+        );
+      }}
     />
   );
 });

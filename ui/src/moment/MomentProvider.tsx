@@ -7,8 +7,14 @@ import { useMomentState } from './useMomentState';
 import { usePlaceState } from './usePlaceState';
 
 /** Hands out the chosen spot, the chosen moment, what the angler said, and the plan: each changes by itself. */
-export function MomentProvider(props: { now: Date; spots: Spot[]; children: ReactNode }) {
-  const place = usePlaceState(props.now, props.spots);
+export function MomentProvider(props: {
+  now: Date;
+  spots: Spot[];
+  /** The spot that is best now, where none was chosen yet. */
+  best?: string | undefined;
+  children: ReactNode;
+}) {
+  const place = usePlaceState(props.now, props.spots, props.best);
   const { moment, from } = useMomentState(place);
   const given = useGivenState(place, moment);
   const going = useGoingState(place.spot.id, from);

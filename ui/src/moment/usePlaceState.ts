@@ -4,10 +4,13 @@ import type { Place } from './moment';
 
 const spotKey = 'greypebble.spot';
 
+/** The spot last chosen on this device; nothing for none. */
+export const chosenSpot = () => localStorage.getItem(spotKey) ?? '';
+
 /** The chosen spot, remembered from one visit to the next, and the clock. */
-export function usePlaceState(now: Date, spots: Spot[]): Place {
-  const [spotId, setSpotId] = useState(() => localStorage.getItem(spotKey) ?? '');
-  const spot = spots.find((s) => s.id === spotId) ?? spots[0]!;
+export function usePlaceState(now: Date, spots: Spot[], best?: string): Place {
+  const [spotId, setSpotId] = useState(chosenSpot);
+  const spot = spots.find((s) => s.id === spotId) ?? spots.find((s) => s.id === best) ?? spots[0]!;
   const [opened] = useState(() => Date.now());
   const present = useCallback(() => new Date(now.getTime() + Date.now() - opened), [now, opened]);
   const choose = useCallback((id: string) => {

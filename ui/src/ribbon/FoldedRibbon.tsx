@@ -1,4 +1,4 @@
-import { metres, rate } from '../format/measure';
+import { metres } from '../format/measure';
 import { clock } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
 import './ribbon.css';
@@ -21,7 +21,7 @@ export function FoldedRibbon({ onOpen }: { onOpen: () => void }) {
       </button>
       <button className="ribbon-line-says" onClick={onOpen} title="Unfold the ribbon" aria-expanded={false}>
         <b>{clock(f.time, zone)}</b> {metres(f.level_m)}{' '}
-        {f.slack ? 'slack' : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
+        {f.slack ? 'slack' : f.rate_m_per_h > 0 ? 'rising' : 'falling'}
         {next && (
           <span className="quiet">
             , {next.kind} {clock(next.time, zone)}

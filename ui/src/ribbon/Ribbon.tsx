@@ -5,7 +5,7 @@ import { area, curveMonotoneX, line } from 'd3-shape';
 import { memo, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { api, type Frame, type RibbonData, type Spell, type Visit } from '../api/client';
 import { metres, rate } from '../format/measure';
-import { clock, day, dayShort, hourThere } from '../format/time';
+import { clock, day, dayShort, hourMark, hourThere } from '../format/time';
 import { nearest, useGoing, useMoment, usePlace } from '../moment/moment';
 import { Key } from './Key';
 import { spread } from './spread';
@@ -84,7 +84,7 @@ export function Ribbon({ onFold }: { onFold?: (() => void) | undefined }) {
         ticks.push({
           at: h,
           day: there === 0,
-          label: there === 0 ? day(new Date(h), here.spot.time_zone) : String(there).padStart(2, '0'),
+          label: there === 0 ? day(new Date(h), here.spot.time_zone) : hourMark(there),
         });
       }
     }

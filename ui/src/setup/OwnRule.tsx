@@ -3,6 +3,7 @@ import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { useLeaveGuard } from '../frame/useLeaveGuard';
 
 interface Row {
   of: string;
@@ -23,6 +24,27 @@ export const idFrom = (text: string) =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 50);
 
+/** The sentence a rule makes, as far as it is written. */
+export function sentence(r: {
+  says: string;
+  effect: string;
+  certainty: string;
+  targets: string[];
+  rows: { of: string; above: string; below: string; any: string[] }[];
+}): string {
+  const when = r.rows
+    .filter((k) => k.of)
+    .map((k) =>
+      k.any.length > 0
+        ? `${k.of} is ${k.any.join(' or ')}`
+        : [k.above && `${k.of} is above ${k.above}`, k.below && `${k.of} is below ${k.below}`]
+            .filter(Boolean)
+            .join(' and ') || `${k.of} is …`,
+    );
+  const whom = r.targets.length > 0 ? r.targets.join(' and ') : 'every target';
+  return `“${r.says.trim() || '…'}”: a ${r.effect}, ${r.certainty}, for ${whom}, when ${when.join(' and ') || '…'}.`;
+}
+
 /** A rule the angler writes: what it says, how strongly, and when it holds. */
 export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }) {
   const invalidate = useInvalidate();
@@ -33,6 +55,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
   const [certainty, setCertainty] = useState('usual');
   const [targets, setTargets] = useState<string[]>([]);
   const [rows, setRows] = useState<Row[]>([blank]);
+  const letGo = useLeaveGuard(says !== '' || rows.some((r) => r.of !== ''));
   const vocabulary = (of: string) => book.vocabularies.find((v) => v.name === of);
   const put = useMutation({
     mutationFn: () =>
@@ -162,6 +185,15 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
           </div>
         );
       })}
+      <p className="rule-sentence" role="status">
+        {sentence({
+          says,
+          effect,
+          certainty,
+          targets: targets.map((t) => book.targets.find((k) => k.id === t)?.name ?? t),
+          rows,
+        })}
+      </p>
       <div className="kit-acts">
         <Button onClick={() => setRows([...rows, blank])}>And another condition</Button>
         <Button
@@ -170,6 +202,15 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
           onClick={() => put.mutate()}
         >
           Add the rule
+        </Button>
+        <Button
+          type="text"
+          onClick={() => {
+            letGo();
+            onDone();
+          }}
+        >
+          Cancel
         </Button>
       </div>
     </div>

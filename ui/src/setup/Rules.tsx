@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, Checkbox, Select } from 'antd';
+import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api, type Playbook, type Rule } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { factor } from '../format/measure';
@@ -11,6 +12,9 @@ import { SetAside } from './SetAside';
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
+  const [query, setQuery] = useSearchParams();
+  const one = query.get('rule') ?? '';
+  const [typed, setTyped] = useState('');
   const [family, setFamily] = useState('flow');
   const [target, setTarget] = useState('');
   const [writing, setWriting] = useState(false);
@@ -35,9 +39,19 @@ export function Rules() {
   const { rules, targets } = book.data;
   const families = [...new Set(rules.map((r) => r.family))];
   const mine = rules.filter((r) => r.changed);
-  const shown = (family === 'mine' ? mine : rules.filter((r) => r.family === family)).filter(
-    (r) => !target || r.targets.length === 0 || r.targets.includes(target),
-  );
+  const words = typed.toLowerCase().split(/\s+/).filter(Boolean);
+  const of = one
+    ? rules.filter((r) => r.id === one)
+    : words.length > 0
+      ? rules.filter((r) =>
+          words.every((w) => `${r.says} ${r.id} ${r.family} ${r.idea}`.toLowerCase().includes(w)),
+        )
+      : family === 'mine'
+        ? mine
+        : rules.filter((r) => r.family === family);
+  const shown = of
+    .filter((r) => !!one || !target || r.targets.length === 0 || r.targets.includes(target))
+    .slice(0, mostShown);
   return (
     <section className="panel rules">
       <h2>The playbook</h2>
@@ -48,6 +62,16 @@ export function Rules() {
       </p>
       <SetAside list={book.data.set_aside} />
       <div className="rules-pick">
+        <Input
+          allowClear
+          value={typed}
+          aria-label="Find a rule"
+          placeholder={`Find among ${rules.length} rules`}
+          onChange={(e) => {
+            setTyped(e.target.value);
+            setQuery({});
+          }}
+        />
         <Select
           aria-label="Rules about"
           value={family}
@@ -90,17 +114,33 @@ export function Rules() {
           )}
         </div>
       )}
+      {one && (
+        <p className="small">
+          One rule.{' '}
+          <button className="plain" onClick={() => setQuery({})}>
+            All of them
+          </button>
+        </p>
+      )}
       <ul className="rules-list">
         {shown.map((r) => (
-          <RuleRow key={r.id} rule={r} book={book.data} />
+          <RuleRow key={r.id} rule={r} book={book.data} open={r.id === one} />
         ))}
-        {shown.length === 0 && <li className="quiet">None.</li>}
+        {shown.length === 0 && (
+          <li className="quiet">No rule speaks of that. Try fewer letters, or another family.</li>
+        )}
+        {of.length > mostShown && (
+          <li className="quiet small">and {of.length - mostShown} more; say more of it</li>
+        )}
       </ul>
     </section>
   );
 }
 
-function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
+/** So many are listed at a time. */
+const mostShown = 120;
+
+function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: boolean }) {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
   const put = useMutation({
@@ -121,7 +161,7 @@ function RuleRow({ rule: r, book }: { rule: Rule; book: Playbook }) {
   const words = (list: string[]) => list.map((v) => ({ value: v, label: v }));
   return (
     <li data-rule={r.id}>
-      <details>
+      <details open={open || undefined}>
         <summary>
           <span className="sign" aria-hidden="true">
             {r.factor >= 1 ? '+' : '−'}

@@ -1,6 +1,8 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Invented } from '../begin/Invented';
 import { api, type Schemas } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { clock, day } from '../format/time';
@@ -9,9 +11,16 @@ type Listed = Schemas['WaterListed'];
 
 /** One's waters: what they are called, where their forecast comes from, and taking one away. */
 export function WatersPage() {
+  const go = useNavigate();
   const waters = useQuery({ queryKey: keys.waters, queryFn: api.waters });
   return (
     <>
+      <div className="waters-acts">
+        <Button type="primary" onClick={() => void go('/begin')}>
+          Make another water
+        </Button>
+        <Invented />
+      </div>
       {waters.error && <p role="alert">{waters.error.message}</p>}
       {(waters.data ?? []).map((w) => (
         <Water key={`${w.id} ${w.revision}`} w={w} />

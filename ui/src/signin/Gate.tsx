@@ -1,9 +1,10 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Suspense, useMemo, type ReactNode } from 'react';
+import { Suspense, useMemo, useState, type ReactNode } from 'react';
 import { api, Problem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
+import { chosenSpot } from '../moment/usePlaceState';
 import { AskUnits } from './AskUnits';
 import { forgetDevice } from './device';
 import { SessionContext } from './session';
@@ -31,6 +32,14 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
     staleTime: Infinity,
   });
 
+  // Where nothing was chosen on this device yet, the best of now is shown, not the alphabet's first.
+  const [fresh] = useState(() => !chosenSpot());
+  const outlook = useQuery({
+    queryKey: keys.outlook,
+    queryFn: api.outlook,
+    enabled: fresh && (spots.data?.length ?? 0) > 1,
+    staleTime: 60_000,
+  });
   const opened = who.data?.now;
   const now = useMemo(() => new Date(opened ?? 0), [opened]);
 
@@ -47,6 +56,7 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   const error = who.error ?? spots.error;
   if (error) return <Plain>{error.message}</Plain>;
   if (!who.data || !spots.data) return null;
+  if (fresh && spots.data.length > 1 && outlook.isPending) return null;
   const { name, settings, invented } = who.data;
   if (!settings.chosen) return <AskUnits name={name} />;
   return (
@@ -59,7 +69,7 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
         begin
       ) : (
         <Suspense>
-          <MomentProvider now={now} spots={spots.data}>
+          <MomentProvider now={now} spots={spots.data} best={outlook.data?.spots[0]?.spot_id}>
             {children}
           </MomentProvider>
         </Suspense>

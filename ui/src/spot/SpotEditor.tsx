@@ -1,3 +1,5 @@
+import { useLeaveGuard } from '../frame/useLeaveGuard';
+import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Popconfirm } from 'antd';
 import { useMemo, useState } from 'react';
@@ -19,6 +21,7 @@ type Draft = { id: string; body: SpotBody; revision: number };
 
 /** A spot being written: new at a place of the map, or one there is. */
 export default function SpotEditor() {
+  useTitle('A spot');
   const { id } = useParams();
   const [query] = useSearchParams();
   const here = usePlace();
@@ -72,6 +75,7 @@ function Editor({ draft }: { draft: Draft }) {
   const { water, cells, words } = useWater(body.water_id);
   const set = (part: Partial<SpotBody>) => setBody((b) => ({ ...b, ...part }));
   const isNew = draft.revision === 0;
+  const letGo = useLeaveGuard(body !== draft.body);
 
   const follow = async () => {
     await invalidate('spots');
@@ -88,6 +92,7 @@ function Editor({ draft }: { draft: Draft }) {
   const put = useMutation({
     mutationFn: () => api.putSpot(draft.id, { ...body, revision: draft.revision }),
     onSuccess: async () => {
+      letGo();
       await follow();
       here.choose(draft.id);
       void message.success(`${body.name} is kept.`);
@@ -97,6 +102,7 @@ function Editor({ draft }: { draft: Draft }) {
   const remove = useMutation({
     mutationFn: () => api.deleteSpot(draft.id),
     onSuccess: async () => {
+      letGo();
       await follow();
       void go('/water');
     },

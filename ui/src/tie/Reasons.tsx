@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Reason } from '../api/client';
 import { factor } from '../format/measure';
 
@@ -26,7 +27,8 @@ export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: 
                 A {r.effect}, {r.certainty} ({r.origin}, {r.idea}). It holds {share(r.applies)} here,{' '}
                 {share(r.ordinary)}{' '}
                 {r.part === 'taken' ? 'of the best that could be offered' : 'in an ordinary spell'}.
-                {r.school ? ` Anglers disagree. ${r.school}.` : ''} Your log does not speak to it yet.
+                {r.school ? ` Anglers disagree. ${r.school}.` : ''} Your log does not speak to it yet.{' '}
+                <Link to={`/set-up/book/rules?rule=${r.rule}`}>The rule</Link>
               </p>
               {r.rules.length > 1 && (
                 <ul>

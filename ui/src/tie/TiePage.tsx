@@ -1,3 +1,4 @@
+import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
@@ -26,6 +27,7 @@ import './tie.css';
 /** What to tie on and how to move it, at the chosen spot and moment. */
 export default function TiePage() {
   const here = usePlace();
+  useTitle('Tie on', here.spot.name);
   const moment = useMoment();
   const given = useGiven();
   const [asking, ask] = useAsking();

@@ -2,6 +2,7 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Advice, Drawing, Reason, School, Target } from '../api/client';
 import { Positions } from './Positions';
+import { MemoryRouter } from 'react-router';
 import { Reasons } from './Reasons';
 import { Seen } from './Seen';
 import { Sketch } from './Sketch';
@@ -98,7 +99,7 @@ describe('reasons', () => {
   });
   it('fold the small ones into their product, and unfold', () => {
     const list = [...Array.from({ length: 8 }, (_, i) => reason(`r${i}`, 1.1)), reason('rest', 0.5, '')];
-    render(<Reasons reasons={list} />);
+    render(<Reasons reasons={list} />, { wrapper: MemoryRouter });
     expect(screen.queryByText('r7')).toBeNull();
     fireEvent.click(screen.getByText('2 smaller reasons'));
     expect(screen.getByText('r7')).toBeTruthy();

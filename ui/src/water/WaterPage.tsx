@@ -1,3 +1,6 @@
+import { unbroken } from '../format/measure';
+import { Invented } from '../begin/Invented';
+import { useTitle } from '../frame/useTitle';
 import { show } from '../format/spoken';
 import { Segmented } from 'antd';
 import { lazy, Suspense, useState } from 'react';
@@ -31,15 +34,17 @@ export default function WaterPage() {
   const here = usePlace();
   const moment = useMoment();
   const [view, setView] = useState<View>(() => (localStorage.getItem(viewKey) === 'Map' ? 'Map' : 'Section'));
+  useTitle(view === 'Map' ? 'Map' : undefined, 'Water', here.spot.name);
   const show = (v: View) => {
     localStorage.setItem(viewKey, v);
     setView(v);
   };
   return (
     <div className="water" data-view={view}>
+      <Invented withBegin />
       <div className="water-head">
         <div>
-          <h1>{moment.frame?.says ?? here.spot.name}</h1>
+          <h1>{moment.frame ? unbroken(moment.frame.says) : here.spot.name}</h1>
           <p className="quiet">
             {here.spot.place}, {here.spot.water}, {here.spot.manner}.{' '}
             <span className="water-note">

@@ -1,0 +1,116 @@
+package advice
+
+import (
+	"cmp"
+	"context"
+	"math"
+	"slices"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/spot"
+	"greypebble/core/sweep"
+	"greypebble/core/tide"
+	"greypebble/server/api/web"
+)
+
+type outlookInput struct {
+	Time time.Time `query:"time" doc:"now if left out"`
+}
+
+// outlookSpot is what being at a spot would be worth.
+type outlookSpot struct {
+	SpotID     string   `json:"spot_id"`
+	Open       bool     `json:"open" doc:"one can get in and back"`
+	Target     string   `json:"target,omitempty" doc:"that it is best for, of those that live there"`
+	TargetName string   `json:"target_name,omitempty"`
+	Edge       *float64 `json:"edge,omitempty" doc:"there and feeding, over an ordinary spell; left out where it is shut or has no fishable water"`
+}
+
+type outlookOutput struct {
+	Body struct {
+		Spots []outlookSpot `json:"spots" nullable:"false" doc:"best first"`
+	}
+}
+
+func (s service) registerOutlook(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/outlook", "outlook", "What each spot is worth at a moment, and for which fish"), s.outlook)
+}
+
+// outlook of all spots at a moment: for each the target that lives there and gains most.
+func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (*outlookOutput, error) {
+	t := as.At(in.Time)
+	laid, err := s.Desk.Spots(ctx, as.Angler, t)
+	if err != nil {
+		return nil, err
+	}
+	book, err := as.Book(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := &outlookOutput{}
+	out.Body.Spots = []outlookSpot{}
+	if len(laid) == 0 {
+		return out, nil
+	}
+	run := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: t, Days: 1, Step: atStep}
+	places := map[string]bool{}
+	for _, sp := range laid {
+		run.Spots = append(run.Spots, &sp.Spot.Spot)
+		places[sp.Place] = true
+	}
+	for i := range book.Targets {
+		if livesAtOne(&book.Targets[i], places) {
+			run.Targets = append(run.Targets, &book.Targets[i])
+		}
+	}
+	memo := new(tide.Memo)
+	if len(run.Targets) == 0 {
+		return out, nil
+	}
+	field, err := run.Edges()
+	if err != nil {
+		return nil, err
+	}
+	step := int(t.Sub(field.From) / field.Step)
+	for i, sp := range laid {
+		_, c, err := sp.AtWith(memo, t, time.Hour, time.Hour)
+		if err != nil {
+			return nil, err
+		}
+		one := outlookSpot{SpotID: sp.ID.String(), Open: spot.GateAt(sp.Open(c), t).Open}
+		for k, target := range run.Targets {
+			e := float64(field.Edges[k][i][step])
+			if math.IsNaN(e) || !target.LivesAt(sp.Place) || one.Edge != nil && *one.Edge >= e {
+				continue
+			}
+			one.Target, one.TargetName, one.Edge = target.ID, target.Name, &e
+		}
+		out.Body.Spots = append(out.Body.Spots, one)
+	}
+	slices.SortStableFunc(out.Body.Spots, func(a, b outlookSpot) int { return cmp.Compare(b.worth(), a.worth()) })
+	return out, nil
+}
+
+// worth of a spot, for putting the best first: one that cannot be fished comes last.
+func (o outlookSpot) worth() float64 {
+	if o.Edge == nil {
+		return math.Inf(-1)
+	}
+	return *o.Edge
+}
+
+// atStep is how finely an outlook looks at a day.
+const atStep = 10 * time.Minute
+
+func livesAtOne(t *playbook.Target, places map[string]bool) bool {
+	for p := range places {
+		if t.LivesAt(p) {
+			return true
+		}
+	}
+	return false
+}
