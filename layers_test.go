@@ -52,6 +52,7 @@ var allowed = map[string][]string{
 	"interchange/*":         {"core/*", "interchange/feature", "interchange/parse", "interchange/table"},
 	"interchange/feature":   {},
 	"interchange/parse":     {},
+	"interchange/columns":   {},
 	"interchange/table":     {"interchange/parse"},
 	"interchange/nmea":      {},
 	"interchange/turns":     {"core/tide", "interchange/parse", "interchange/table", "interchange/gauge"},

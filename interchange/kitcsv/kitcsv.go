@@ -4,7 +4,9 @@ import (
 	"bytes"
 	"encoding/csv"
 	"fmt"
+	"maps"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 
@@ -43,6 +45,38 @@ var columns = []column{
 	{name: "count"},
 }
 
+// units a column may come in instead of its own, by the column's name: SI is the number
+// times the factor (NIST SP 811, appendix B).
+var units = map[string]map[string]float64{
+	"length_m":   {"length_cm": 0.01, "length_ft": 0.3048, "length_in": 0.0254},
+	"weight_kg":  {"weight_g": 0.001, "weight_oz": 0.028349523125},
+	"rated_kg":   {"rated_g": 0.001, "rated_oz": 0.028349523125},
+	"spool_m":    {"spool_mm": 0.001, "spool_in": 0.0254},
+	"turn_m":     {"turn_cm": 0.01, "turn_in": 0.0254},
+	"diameter_m": {"diameter_mm": 0.001, "diameter_in": 0.0254},
+	"break_n":    {"break_lb": 4.4482216152605, "break_kg": 9.80665},
+	"rated_m":    {"rated_ft": 0.3048},
+	"fall_ms":    {"fall_fts": 0.3048},
+}
+
+// named is the column of a table a value stands in, by its own name or in another unit; false
+// for none.
+func (c column) named(t *table.Table) (name string, factor float64, there bool) {
+	if _, there := t.Columns[c.name]; there {
+		return c.name, 1, true
+	}
+	for name, factor := range units[c.name] {
+		if _, there := t.Columns[name]; there {
+			return name, factor, true
+		}
+	}
+	return "", 0, false
+}
+
+// PassedOver begins the name of a column that is to be passed over: others that are unknown are
+// mistakes in writing.
+const PassedOver = "passed over"
+
 // most things a file may hold.
 const most = 5000
 
@@ -76,11 +110,21 @@ func Read(raw []byte) ([]kit.Item, error) {
 }
 
 func checkHeader(t *table.Table) error {
-	known := make([]string, len(columns))
-	for i, c := range columns {
-		known[i] = c.name
+	var known []string
+	for _, c := range columns {
+		known = append(append(known, c.name), slices.Sorted(maps.Keys(units[c.name]))...)
+		if _, there := t.Columns[c.name]; there {
+			for name := range units[c.name] {
+				if _, twice := t.Columns[name]; twice {
+					return parse.At(1, name, "says the same as "+c.name+"; expected one of them")
+				}
+			}
+		}
 	}
 	for name := range t.Columns {
+		if strings.HasPrefix(name, PassedOver) {
+			continue
+		}
 		if !strings.Contains(" "+strings.Join(known, " ")+" ", " "+name+" ") {
 			return parse.At(1, name, "unknown column; known are "+strings.Join(known, ", "))
 		}
@@ -96,10 +140,11 @@ func checkHeader(t *table.Table) error {
 func read(t *table.Table) (kit.Item, error) {
 	i := kit.Item{InHand: true}
 	for _, c := range columns {
-		if _, there := t.Columns[c.name]; !there {
+		name, factor, there := c.named(t)
+		if !there {
 			continue
 		}
-		text, err := t.Text(c.name)
+		text, err := t.Text(name)
 		if err != nil {
 			return i, err
 		}
@@ -118,7 +163,7 @@ func read(t *table.Table) (kit.Item, error) {
 			}
 			*c.flag(&i) = v
 		default:
-			v, err := t.Number(c.name)
+			v, err := t.Number(name)
 			if err != nil {
 				return i, err
 			}
@@ -128,7 +173,7 @@ func read(t *table.Table) (kit.Item, error) {
 				}
 				i.Count = int(v)
 			} else {
-				*c.number(&i) = v
+				*c.number(&i) = v * factor
 			}
 		}
 	}

@@ -27,7 +27,8 @@ type outlookSpot struct {
 	Open       bool     `json:"open" doc:"one can get in and back"`
 	Target     string   `json:"target,omitempty" doc:"that it is best for, of those that live there"`
 	TargetName string   `json:"target_name,omitempty"`
-	Edge       *float64 `json:"edge,omitempty" doc:"there and feeding, over an ordinary spell; left out where it is shut or has no fishable water"`
+	Targets    []string `json:"targets" nullable:"false" doc:"those that live there, best first"`
+	Edge       *float64 `json:"edge,omitempty" doc:"there × feeding; left out where it is shut or too shallow"`
 }
 
 type outlookOutput struct {
@@ -81,18 +82,36 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 		if err != nil {
 			return nil, err
 		}
-		one := outlookSpot{SpotID: sp.ID.String(), Open: spot.GateAt(sp.Open(c), t).Open}
+		one := outlookSpot{Targets: []string{}, SpotID: sp.ID.String(), Open: spot.GateAt(sp.Open(c), t).Open}
+		at := func(k int) float64 { return float64(field.Edges[k][i][step]) }
+		var ranked []int
 		for k, target := range run.Targets {
-			e := float64(field.Edges[k][i][step])
-			if math.IsNaN(e) || !target.LivesAt(sp.Place) || one.Edge != nil && *one.Edge >= e {
-				continue
+			if target.LivesAt(sp.Place) {
+				ranked = append(ranked, k)
 			}
-			one.Target, one.TargetName, one.Edge = target.ID, target.Name, &e
+		}
+		slices.SortStableFunc(ranked, func(a, b int) int { return cmp.Compare(dayBest(field.Edges[b][i]), dayBest(field.Edges[a][i])) })
+		for _, k := range ranked {
+			one.Targets = append(one.Targets, run.Targets[k].ID)
+			if e := at(k); !math.IsNaN(e) && (one.Edge == nil || *one.Edge < e) {
+				one.Target, one.TargetName, one.Edge = run.Targets[k].ID, run.Targets[k].Name, &e
+			}
 		}
 		out.Body.Spots = append(out.Body.Spots, one)
 	}
 	slices.SortStableFunc(out.Body.Spots, func(a, b outlookSpot) int { return cmp.Compare(b.worth(), a.worth()) })
 	return out, nil
+}
+
+// dayBest of a target's edges: which fish a place is for does not hang on the hour.
+func dayBest(edges []float32) float32 {
+	best := float32(math.Inf(-1))
+	for _, e := range edges {
+		if e > best {
+			best = e
+		}
+	}
+	return best
 }
 
 // worth of a spot, for putting the best first: one that cannot be fished comes last.

@@ -18,6 +18,7 @@ type service struct{ *web.Deps }
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
+	registerColumns(api)
 	s := service{d}
 	web.Open(api, web.Get("/interchange/formats", "fileFormats", "The formats that are read and written"), formats)
 	web.Signed(api, d, web.TakesFile(web.Post("/interchange/read", "readFeatures", "What a file of places holds; nothing is stored")),

@@ -285,6 +285,7 @@ export const api = {
   rigCard: (id: string, query: NonNullable<paths['/v1/rigs/{id}/card']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/rigs/{id}/card', { params: { path: { id }, query } })),
   kinds: () => settle(client.GET('/v1/readings/kinds')),
+  fileColumns: () => settle(client.GET('/v1/interchange/columns')),
   formats: () => settle(client.GET('/v1/interchange/formats')),
   knots: () => settle(client.GET('/v1/knots')),
   usual: (spot_id: string, time?: string, target?: string, signal?: AbortSignal) =>

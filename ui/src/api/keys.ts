@@ -14,6 +14,7 @@ export const keys = {
   waters: ['waters'],
   kinds: ['kinds'],
   formats: ['formats'],
+  columns: ['columns'],
   words: ['words'],
   knots: ['knots'],
   spots: ['spots'],

@@ -638,6 +638,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The columns each reader of CSV takes */
+        get: operations["fileColumns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/export": {
         parameters: {
             query?: never;
@@ -2487,6 +2504,12 @@ export interface components {
             /** @description each lets one in once; they are not told again */
             codes: string[];
         };
+        ColumnOut: {
+            /** @description it may have; each tells its unit */
+            names: string[];
+            needed: boolean;
+            says: string;
+        };
         CompareAdviceInputBody: {
             a: components["schemas"]["PickBody"];
             b: components["schemas"]["PickBody"];
@@ -4008,7 +4031,7 @@ export interface components {
         OutlookSpot: {
             /**
              * Format: double
-             * @description there and feeding, over an ordinary spell; left out where it is shut or has no fishable water
+             * @description there × feeding; left out where it is shut or too shallow
              */
             edge?: number;
             /** @description one can get in and back */
@@ -4017,6 +4040,8 @@ export interface components {
             /** @description that it is best for, of those that live there */
             target?: string;
             target_name?: string;
+            /** @description those that live there, best first */
+            targets: string[];
         };
         OwnFileOutputBody: {
             /** @description what can hardly be meant */
@@ -8394,6 +8419,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HealthOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    fileColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["ColumnOut"][] | null;
+                    };
                 };
             };
             /** @description Unauthorized */

@@ -1,10 +1,10 @@
-import { Popover } from 'antd';
 import { memo, useState } from 'react';
 import type { Condition } from '../api/client';
 import { useGiven } from '../moment/moment';
 import { theAngler, useKinds, write, type Kind } from './kinds';
 import { Overrule } from './Overrule';
 import { meaning } from './origin';
+import { Pop } from './Pop';
 
 /** A value in the strip; a touch opens what is known of it and lets the angler overrule it. */
 export function Overrulable(props: { kind: Kind; believed: Condition; by: Map<string, Condition> }) {
@@ -40,12 +40,10 @@ const Chip = memo(function Chip(props: {
   const alsoValue = props.ownAlso ?? also?.value;
   return (
     <li>
-      <Popover
+      <Pop
+        title={n.long}
         open={open}
-        onOpenChange={setOpen}
-        trigger="click"
-        placement="bottomRight"
-        destroyOnHidden
+        onOpen={setOpen}
         content={<Overrule kind={kind} believed={believed} also={also} onDone={() => setOpen(false)} />}
       >
         <button className={`cond ${origin}`} title={`${meaning[origin]}. Change it`}>
@@ -56,7 +54,7 @@ const Chip = memo(function Chip(props: {
           </b>
           <span className="unseen">, {origin}</span>
         </button>
-      </Popover>
+      </Pop>
     </li>
   );
 });

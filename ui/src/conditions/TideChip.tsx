@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { Button, Popover } from 'antd';
+import { Button } from 'antd';
 import { memo, useState } from 'react';
 import { api, type SpotState } from '../api/client';
 import { useInvalidate } from '../api/keys';
@@ -8,6 +8,7 @@ import { NumberField } from '../format/NumberField';
 import { depth } from '../format/spoken';
 import { clock, day, lasting } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
+import { Pop } from './Pop';
 import { PopForm } from './PopForm';
 import { useSpotState } from './useSpotState';
 
@@ -24,12 +25,10 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
   const surge = s?.conditions.find((c) => c.kind === 'tide_surge_m');
   return (
     <li>
-      <Popover
+      <Pop
+        title="The tide"
         open={open}
-        onOpenChange={setOpen}
-        trigger="click"
-        placement="bottomRight"
-        destroyOnHidden
+        onOpen={setOpen}
         content={s ? <Surge state={s} onDone={() => setOpen(false)} /> : 'One moment…'}
       >
         <button
@@ -46,7 +45,7 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
           )}
           <span className="unseen">, {surge ? 'with the surge you saw' : 'predicted'}</span>
         </button>
-      </Popover>
+      </Pop>
     </li>
   );
 });

@@ -1,3 +1,4 @@
+import { useColumns } from '../setup/MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -35,6 +36,7 @@ export function Kit() {
     },
     onError: (e) => void message.error(e.message),
   });
+  const columns = useColumns('kit', (text) => bring.mutate(text), true);
   if (kit.error)
     return (
       <section className="panel" id="kit">
@@ -71,17 +73,14 @@ export function Kit() {
             options: templates.filter((t) => t.kind === k).map((t) => ({ value: t.name, label: t.name })),
           }))}
         />
-        <ChooseFile
-          says="Add from CSV…"
-          accept=".csv,text/csv"
-          onFile={(f) => void f.text().then((text) => bring.mutate(text))}
-        />
+        <ChooseFile says="Add from CSV…" accept=".csv,text/csv" onFile={(f) => void columns.take(f)} />
         {items.length > 0 && (
           <a className="act" href="/api/v1/interchange/kit.csv" download>
             As CSV
           </a>
         )}
       </div>
+      {columns.form}
       {items.length === 0 && (
         <p className="quiet">
           Nothing entered yet. Pick what you own from the list; numbers can be changed after.

@@ -12,6 +12,7 @@ import { usePlace } from '../moment/moment';
 import { NumberField } from '../format/NumberField';
 import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
+import { useColumns } from './MapColumns';
 
 type Of = 'record' | 'turns';
 
@@ -36,11 +37,11 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
   const [share, setShare] = useState(0);
   const [place, setPlace] = useState(0);
   const run = useMutation({
-    mutationFn: async (f: File) => {
+    mutationFn: async (text: string) => {
       setShare(0);
       setPlace(0);
       return analyse(
-        await f.text(),
+        text,
         of,
         zone,
         (done) => {
@@ -50,6 +51,10 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
         setPlace,
       );
     },
+  });
+  const columns = useColumns(of, (text, name) => {
+    setFile(name);
+    run.mutate(text);
   });
   const a = run.data;
   return (
@@ -73,11 +78,9 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
       <ChooseFile
         says={of === 'record' ? 'Choose a record' : 'Choose a table'}
         accept=".csv,text/csv"
-        onFile={(f) => {
-          setFile(f.name);
-          run.mutate(f);
-        }}
+        onFile={(f) => void columns.take(f)}
       />
+      {columns.form}
       {run.isPending && (
         <div className="progress" role="status">
           <Progress

@@ -1,3 +1,4 @@
+import { useColumns } from './MapColumns';
 import { NumberField } from '../format/NumberField';
 import { depth, show } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -59,6 +60,7 @@ export function Depths() {
   const g = read.data;
   const ready =
     file && (!kind?.grid || (unit && sign)) && (kind?.by_tide || (datum.trim() && datumM !== undefined));
+  const columns = useColumns('soundings', (text, name) => setFile({ name, text }));
   const changed = () => read.reset();
   return (
     <section className="panel depths">
@@ -73,9 +75,12 @@ export function Depths() {
         onFile={(f) => {
           changed();
           setFormat(formatOf(known, f.name));
-          void f.text().then((text) => setFile({ name: f.name, text }));
+          // Soundings and points may go by other names; grids and logs are what they are.
+          if (/\.(csv|txt)$/i.test(f.name)) void columns.take(f);
+          else void f.text().then((text) => setFile({ name: f.name, text }));
         }}
       />
+      {columns.form}
       {file && (
         <>
           <p>

@@ -1,3 +1,4 @@
+import { useColumns } from './MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
@@ -65,6 +66,7 @@ export function Places() {
     },
   });
   const list = read.data;
+  const columns = useColumns('places', (text, name) => setFile({ name, format: 'csv' as Format, text }));
   return (
     <section className="panel places">
       <h2>Places in and out</h2>
@@ -86,13 +88,16 @@ export function Places() {
             setRefused(`${f.name}: expected a file ending in one of ${ends}.`);
             return;
           }
-          void f.text().then((text) => {
-            setFile({ name: f.name, format, text });
-          });
+          if (format === 'csv') void columns.take(f);
+          else
+            void f.text().then((text) => {
+              setFile({ name: f.name, format, text });
+            });
         }}
       />
       {(refused || read.error) && (
         <p role="alert" className="caution">
+          {columns.form}
           {refused || `${file?.name}: ${read.error?.message}`}
         </p>
       )}

@@ -132,10 +132,19 @@ export function SpotFields(props: {
             above chart datum
             <NumberField
               measure="depth"
-              value={b[way].elevation_m}
-              onChange={(v) => v !== undefined && onChange({ [way]: { ...b[way], elevation_m: v } })}
+              value={b[way].clear ? undefined : b[way].elevation_m}
+              placeholder={b[way].clear ? 'no matter' : ''}
+              onChange={(v) =>
+                v !== undefined && onChange({ [way]: { ...b[way], elevation_m: v, clear: undefined } })
+              }
             />
           </label>
+          <Checkbox
+            checked={b[way].clear ?? false}
+            onChange={(e) => onChange({ [way]: { ...b[way], clear: e.target.checked || undefined } })}
+          >
+            no depth in the way
+          </Checkbox>
         </div>
       ))}
       <p className="quiet small">

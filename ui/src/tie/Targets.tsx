@@ -3,6 +3,8 @@ import type { Target } from '../api/client';
 import { Toggle } from '../water/Toggle';
 import type { Asking } from './asking';
 
+const none: string[] = [];
+
 /** How many targets of the place stand as buttons; the rest are in the list. */
 const shown = 6;
 
@@ -10,11 +12,15 @@ const shown = 6;
 export function Targets(props: {
   all: Target[];
   place: string;
+  /** Ids of targets, best of the day first, where that is known. */
+  ranked?: string[];
   asking: Asking;
   onChange: (part: Partial<Asking>) => void;
 }) {
-  const { all, place, asking, onChange } = props;
-  const here = all.filter((t) => t.lives.includes(place));
+  const { all, place, ranked = none, asking, onChange } = props;
+  // Those that gain most at this place today come first.
+  const at = (t: Target) => (ranked.includes(t.id) ? ranked.indexOf(t.id) : ranked.length);
+  const here = all.filter((t) => t.lives.includes(place)).sort((a, b) => at(a) - at(b));
   const buttons = [
     ...here.slice(0, shown),
     ...all.filter((t) => asking.targets.includes(t.id) && !here.slice(0, shown).includes(t)),

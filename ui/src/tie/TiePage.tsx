@@ -30,7 +30,7 @@ export default function TiePage() {
   useTitle('Tie on', here.spot.name);
   const moment = useMoment();
   const given = useGiven();
-  const [asking, ask] = useAsking();
+  const [kept, ask] = useAsking();
   const narrow = useNarrow();
   const [seen, setSeen] = useState<string[]>([]);
   const [levels, setLevels] = useState<number[]>([]);
@@ -45,11 +45,15 @@ export default function TiePage() {
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets });
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const time = useSettled(moment.frame?.time, 150);
+  const outlook = useQuery({ queryKey: keys.outlook, queryFn: api.outlook, staleTime: 60_000 });
+  const ranked = outlook.data?.spots.find((o) => o.spot_id === here.spot.id)?.targets;
   const known = (targets.data ?? []).map((t) => t.id);
-  const wanted = asking.targets.filter((t) => known.length === 0 || known.includes(t));
+  const wanted = kept.targets.filter((t) => known.length === 0 || known.includes(t));
+  // Where nothing was sought yet, it is what this place is best for today.
+  const asking = { ...kept, targets: wanted.length > 0 ? wanted : [ranked?.[0] ?? 'red-drum'] };
   const question = {
     spot_id: here.spot.id,
-    targets: wanted.length > 0 ? wanted : ['red-drum'],
+    targets: asking.targets,
     time: time!,
     readings: [
       ...given.readings,
@@ -65,7 +69,7 @@ export default function TiePage() {
   const advice = useQuery({
     queryKey: ['advise', here.spot.id, asking.targets.join(), question],
     queryFn: ({ signal }) => api.advise(question, signal),
-    enabled: !!time,
+    enabled: !!time && (wanted.length > 0 || !outlook.isPending),
     retry: false,
     placeholderData: (previous, q) =>
       q?.queryKey[1] === here.spot.id && q?.queryKey[2] === asking.targets.join()
@@ -192,6 +196,7 @@ export default function TiePage() {
           <div>
             <Targets
               all={targets.data ?? []}
+              ranked={ranked}
               place={here.spot.place}
               asking={asking}
               onChange={(part) => {

@@ -10,12 +10,12 @@ export interface Asking {
 }
 
 const key = 'greypebble.asking';
-const first: Asking = { targets: ['red-drum'], several: false, kitOnly: false, schools: {} };
+const first: Asking = { targets: [], several: false, kitOnly: false, schools: {} };
 
 function stored(): Asking {
   try {
     const s = { ...first, ...(JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Asking>) };
-    return s.targets.length > 0 ? s : first;
+    return s;
   } catch {
     return first;
   }

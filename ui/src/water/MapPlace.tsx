@@ -1,7 +1,7 @@
 import { depth } from '../format/spoken';
 import { keepPreviousData, useQueries, useQuery } from '@tanstack/react-query';
 import { Button, Segmented } from 'antd';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ChartSpot, type Find, type LatLon } from '../api/client';
 import { useSettled } from '../conditions/useSettled';
@@ -51,6 +51,11 @@ export default function MapPlace() {
   const [ring, setRing] = useState<LatLon[]>();
   const [mark, setMark] = useState<LatLon>();
 
+  const drawn = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    // What is touched next is the map: on a phone it may lie above.
+    if (tool) drawn.current?.scrollIntoView({ block: 'nearest' });
+  }, [tool]);
   const spots = chart.data?.spots ?? nowhere;
   const start = pick.start;
   const waters = useMemo(() => [...new Set(here.spots.map((s) => s.water_id))], [here.spots]);
@@ -114,7 +119,7 @@ export default function MapPlace() {
   if (!water || !words) return <p className="quiet">Fetching the map…</p>;
   return (
     <div className="water-two water-map">
-      <div className="water-chart">
+      <div className="water-chart" ref={drawn}>
         <MapView
           water={water}
           classes={words.classes}
