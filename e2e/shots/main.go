@@ -54,12 +54,11 @@ func seek(target string) func(p *browser.Page) error {
 var shots = []shot{
 	{name: "water", size: browser.Desk, path: "/water", steps: 14},
 	{name: "map", size: browser.Desk, path: "/water", steps: 46, setUp: click("Map")},
-	{name: "map-phone", size: browser.Phone, path: "/water", steps: 44, setUp: click("Map")},
-	{name: "map-night", size: browser.Desk, path: "/water", light: "night", steps: 46, setUp: click("Map", "Features")},
 	{name: "spot", size: browser.Desk, path: "/water", steps: 40, setUp: editor},
 	{name: "surf-phone", size: browser.Phone, path: "/water", steps: 40, setUp: surf},
 	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
-	{name: "water-pier-night", size: browser.Desk, path: "/water", light: "night", setUp: click("Spot", "Cutwater Pier"), steps: 80},
+	{name: "map-night", size: browser.Desk, path: "/water", light: "night", steps: 46, setUp: click("Map", "Features")},
+	{name: "first-place-phone", size: browser.Phone, path: "/begin", setUp: firstPlace},
 	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 34},
 	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 28, setUp: seek("Spotted seatrout")},
 	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
@@ -67,6 +66,7 @@ var shots = []shot{
 	{name: "back-phone", size: browser.Phone, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up/waters/gauge", setUp: gauge},
 	{name: "kit", size: browser.Desk, path: "/set-up/kit"},
+	{name: "units", size: browser.Desk, path: "/set-up/units"},
 	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
 	{name: "rig-card", size: browser.Desk, path: "/tie-on/cards/double-dropper"},
@@ -121,6 +121,43 @@ func gauge(p *browser.Page) error {
 		return err
 	}
 	return p.Wait(`document.querySelector('.analysis')`)
+}
+
+// firstPlace is a kind of place being bent to one's own, with the invented coast's tide.
+func firstPlace(p *browser.Page) error {
+	var b strings.Builder
+	b.WriteString("name,amplitude_m,phase_deg\\nZ0,0.95,0\\n")
+	for _, c := range demo.Constituents() {
+		fmt.Fprintf(&b, "%s,%v,%v\\n", c.Name, c.AmplitudeM, c.PhaseDeg)
+	}
+	hand := `(() => { const d = new DataTransfer();
+		d.items.add(new File(["` + b.String() + `"], 'Tern Head.csv', {type: 'text/csv'}));
+		const i = document.querySelector('.file input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`
+	for _, step := range []func() error{
+		func() error { return p.Fill("What you call the water", "Rill Mouth") },
+		func() error { return p.Fill("Latitude, longitude", "31.2, -45.1") },
+		func() error { return p.Type("\r") },
+		func() error { return p.Click("Go on") },
+		func() error { return p.Click("A file of constituents") },
+		func() error { return p.Wait(`document.querySelector('.file input')`) },
+		func() error { _, err := browser.Eval[any](p, hand); return err },
+		func() error { return p.Click("Keep the station") },
+		func() error { return p.Click("Oyster bar") },
+		func() error { return p.Wait(`document.querySelector('.bend-asks input')`) },
+		func() error { return p.Fill("How deep is the channel beside it?", "2.6") },
+		func() error {
+			return p.Wait(`[...document.querySelectorAll('.profile .depth')].some((e) => e.textContent === '2.60 m')`)
+		},
+		func() error {
+			_, err := browser.Eval[any](p, `(document.activeElement.blur(), document.querySelector('.main').scrollTo(0, 0), 1)`)
+			return err
+		},
+	} {
+		if err := step(); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 func main() {
@@ -201,7 +238,7 @@ func (s shot) arrange(p *browser.Page) error {
 	if err := p.Go(s.path); err != nil {
 		return err
 	}
-	if err := p.Wait(`document.querySelector('.ribbon svg')`); err != nil {
+	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input')`); err != nil {
 		return err
 	}
 	if err := p.Type(strings.Repeat(".", s.steps)); err != nil {

@@ -42,8 +42,9 @@ func answers(ids map[string]string) map[string]asked {
 	m := asked{how: members}
 	return map[string]asked{
 		"health": {how: anyone}, "welcome": {how: anyone}, "login": {how: anyone}, "register": {how: anyone}, "recover": {how: anyone},
-		"logout": {how: anyone}, "groundWords": {how: anyone}, "fileFormats": {how: anyone}, "fileColumns": {how: anyone}, "readingKinds": {how: anyone},
-		"knots": {how: anyone}, "knownStations": {how: anyone},
+		"logout": {how: anyone}, "groundWords": {how: anyone}, "fileFormats": {how: anyone}, "fileColumns": {how: anyone},
+		"readingKinds": {how: anyone},
+		"knots":        {how: anyone}, "knownStations": {how: anyone},
 
 		"benchCadence": m, "benchFall": m, "benchFloat": m, "benchInterception": m, "benchJig": m, "benchLead": m, "benchLengthWeight": m,
 		"benchLightFinish": m, "benchLine": m, "benchPace": m, "benchPlug": m, "practice": m, "throw": m, "benchReelTurns": m,

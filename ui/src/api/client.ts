@@ -180,6 +180,8 @@ export const api = {
   putSpell: (id: string, body: SpellIn) =>
     settle(client.PUT('/v1/spells/{id}', { params: { path: { id } }, body })),
   deleteSpell: (id: string) => settle(client.DELETE('/v1/spells/{id}', { params: { path: { id } } })),
+  putCatch: (id: string, body: Schemas['CatchInputBody']) =>
+    settle(client.PUT('/v1/catches/{id}', { params: { path: { id } }, body })),
   deleteCatch: (id: string) => settle(client.DELETE('/v1/catches/{id}', { params: { path: { id } } })),
   stations: () => settle(client.GET('/v1/stations')),
   putStation: (id: string, body: Schemas['StationInputBody']) =>

@@ -1,10 +1,11 @@
+import { useUndo } from '../frame/useUndo';
 import { useTitle } from '../frame/useTitle';
 import { rate } from '../format/measure';
 import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
-import { api, type Spell } from '../api/client';
+import { api, type Spell, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useEntry } from '../entry/entry';
 import { useKinds, write } from '../conditions/kinds';
@@ -192,37 +193,57 @@ const sizes = (s: Spell) => {
 };
 const minimal = (x: number) => fixed(x, Math.abs(x - Math.round(x)) < 0.05 ? 0 : 1);
 
+const written = (c: Spell['catches'][number]) => ({
+  target: c.target,
+  caught_at: c.caught_at,
+  kept: c.kept,
+  note: c.note,
+  ...(c.length_m ? { length_m: c.length_m } : {}),
+  ...(c.mass_kg ? { mass_kg: c.mass_kg } : {}),
+});
+
+/** A spell as it is written, to bring it back. */
+const again = (s: Spell): SpellIn => ({
+  spot_id: s.spot_id,
+  target: s.target,
+  started_at: s.started_at,
+  ended_at: s.ended_at,
+  rods: s.rods,
+  mark: s.mark,
+  offering: s.offering,
+  note: s.note,
+  ...(s.approach ? { approach: s.approach as NonNullable<SpellIn['approach']> } : {}),
+  readings: s.readings
+    .filter((r) => r.origin === 'observed')
+    .map((r) => ({ kind: r.kind, value: r.value })) as NonNullable<SpellIn['readings']>,
+  catches: s.catches.map((c) => ({ id: c.id, ...written(c) })),
+});
+
 function SpellDetail({ s }: { s: Spell }) {
   const entry = useEntry();
   const invalidate = useInvalidate();
   const kinds = useKinds();
-  const { modal } = App.useApp();
+  const { message } = App.useApp();
+  const undo = useUndo();
+  const follow = () => invalidate('log');
   const remove = useMutation({
     mutationFn: () => api.deleteSpell(s.id),
-    onSuccess: () => invalidate('log'),
+    onSuccess: () => {
+      void follow();
+      undo('The spell', () => api.putSpell(s.id, again(s)).then(follow));
+    },
+    onError: (e) => void message.error(e.message),
   });
   const release = useMutation({
-    mutationFn: (id: string) => api.deleteCatch(id),
-    onSuccess: () => invalidate('log'),
+    mutationFn: (c: Spell['catches'][number]) => api.deleteCatch(c.id),
+    onSuccess: (_, c) => {
+      void follow();
+      undo(`The ${c.target_in_sentence}`, () =>
+        api.putCatch(c.id, { spell_id: s.id, ...written(c) }).then(follow),
+      );
+    },
+    onError: (e) => void message.error(e.message),
   });
-  const askOf = (id: string, what: string) =>
-    modal.confirm({
-      title: `Take this ${what} out of the log?`,
-      content: 'The spell stays. This cannot be undone.',
-      okText: 'Take it out',
-      cancelText: 'Keep',
-      okButtonProps: { danger: true },
-      onOk: () => release.mutateAsync(id),
-    });
-  const ask = () =>
-    modal.confirm({
-      title: 'Remove this spell from the log?',
-      content: 'Its catches go with it. This cannot be undone.',
-      okText: 'Remove',
-      cancelText: 'Keep',
-      okButtonProps: { danger: true },
-      onOk: () => remove.mutateAsync(),
-    });
   return (
     <div className="log-detail">
       <dl>
@@ -283,7 +304,7 @@ function SpellDetail({ s }: { s: Spell }) {
                 size="small"
                 type="text"
                 aria-label={`Take the ${c.target_in_sentence} of ${clock(c.caught_at, s.time_zone)} out`}
-                onClick={() => askOf(c.id, c.target_in_sentence)}
+                onClick={() => release.mutate(c)}
               >
                 take out
               </Button>
@@ -301,7 +322,7 @@ function SpellDetail({ s }: { s: Spell }) {
         <Button size="small" onClick={() => entry.open({ kind: s.blank ? 'blank' : 'catch', spell: s })}>
           Change
         </Button>
-        <Button size="small" onClick={ask}>
+        <Button size="small" loading={remove.isPending} onClick={() => remove.mutate()}>
           Remove
         </Button>
       </div>

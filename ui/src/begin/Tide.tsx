@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { v7 } from 'uuid';
 import { api, type Known, type LatLon, type Station } from '../api/client';
 import { keys } from '../api/keys';
@@ -45,34 +45,40 @@ export function Tide(props: {
       }),
     onSuccess: (s) => onStation(s),
   });
+  // What each way asks stands beneath it, not beneath all of them.
+  const told: Record<Way, ReactNode> = {
+    near: <Near pin={pin} onStation={onStation} />,
+    after: <After pin={pin} water={water} onStation={onStation} />,
+    file: <Bring onKept={onStation} />,
+    record: <FromRecord zone={zone} water={water} onKept={onStation} />,
+    none: (
+      <>
+        <p className="quiet">Levels stay where they are; depths are those you give.</p>
+        <Button type="primary" size="large" loading={none.isPending} onClick={() => none.mutate()}>
+          Go on without a tide
+        </Button>
+        {none.error && (
+          <p role="alert" className="caution">
+            {none.error.message}
+          </p>
+        )}
+      </>
+    ),
+  };
   return (
     <>
       <div className="tide-ways" role="radiogroup" aria-label="How the tide is known">
         {ways.map((w) => (
-          <label key={w.id} className={way === w.id ? 'on' : undefined}>
-            <input type="radio" name="tide" checked={way === w.id} onChange={() => setWay(w.id)} />
-            <b>{w.name}</b>
-            <span className="quiet small">{w.says}</span>
-          </label>
+          <div key={w.id} className={way === w.id ? 'on' : undefined}>
+            <label>
+              <input type="radio" name="tide" checked={way === w.id} onChange={() => setWay(w.id)} />
+              <b>{w.name}</b>
+              <span className="quiet small">{w.says}</span>
+            </label>
+            {way === w.id && <div className="tide-way">{told[w.id]}</div>}
+          </div>
         ))}
       </div>
-      {way === 'near' && <Near pin={pin} onStation={onStation} />}
-      {way === 'after' && <After pin={pin} water={water} onStation={onStation} />}
-      {way === 'file' && <Bring onKept={onStation} />}
-      {way === 'record' && <FromRecord zone={zone} water={water} onKept={onStation} />}
-      {way === 'none' && (
-        <>
-          <p className="quiet">Levels stay where they are; depths are those you give.</p>
-          <Button type="primary" size="large" loading={none.isPending} onClick={() => none.mutate()}>
-            Go on without a tide
-          </Button>
-          {none.error && (
-            <p role="alert" className="caution">
-              {none.error.message}
-            </p>
-          )}
-        </>
-      )}
     </>
   );
 }

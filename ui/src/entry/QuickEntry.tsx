@@ -1,3 +1,4 @@
+import { soughtLast } from '../tie/asking';
 import { NumberField } from '../format/NumberField';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Drawer, Form, Input, Segmented, Select } from 'antd';
@@ -66,7 +67,9 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   const [present] = useState(here.present);
   const ahead = !!moment.frame && Date.parse(moment.frame.time) > present.getTime() + 300_000;
   const ended = old ? old.ended_at : moment.frame && !ahead ? moment.frame.time : present.toISOString();
-  const seed = { ...last(), ...dropEmpty(entry) };
+  // What is sought on screen, else what was logged last.
+  const sought = soughtLast();
+  const seed = { ...last(), ...(sought ? { target: sought } : {}), ...dropEmpty(entry) };
   // The tide kept with a spell is that of its middle, so that is what is shown.
   const minutes = Form.useWatch('minutes', form) ?? 30;
   const middle = Date.parse(ended) - minutes * 30_000;

@@ -17,7 +17,7 @@ export function useLeaveGuard(changed: boolean) {
     const asked = modal.confirm({
       title: 'Leave what you changed?',
       content: 'It is not kept yet.',
-      okText: 'Leave it',
+      okText: 'Go without it',
       cancelText: 'Stay',
       onOk: () => blocker.proceed(),
       onCancel: () => blocker.reset(),

@@ -1,3 +1,4 @@
+import { useUndo } from '../frame/useUndo';
 import { useColumns } from '../setup/MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
@@ -23,9 +24,17 @@ export function Kit() {
     onSuccess: changed,
     onError: (e) => void message.error(e.message),
   });
+  const undo = useUndo();
   const remove = useMutation({
-    mutationFn: (id: string) => api.deleteKit(id),
-    onSuccess: changed,
+    mutationFn: (i: KitItem) => api.deleteKit(i.id),
+    onSuccess: (_, i) => {
+      changed();
+      const { id, revision: _revision, ...body } = i;
+      undo(i.name, async () => {
+        await api.putKit(id, body);
+        changed();
+      });
+    },
     onError: (e) => void message.error(e.message),
   });
   const bring = useMutation({
@@ -123,7 +132,7 @@ export function Kit() {
                           void _revision;
                           add({ ...copy, name: `${i.name}, another` });
                         }}
-                        onRemove={() => remove.mutate(i.id)}
+                        onRemove={() => remove.mutate(i)}
                       />
                     )}
                   </li>

@@ -18,7 +18,7 @@ type Of = 'record' | 'turns';
 
 const about: Record<Of, string> = {
   record:
-    'A CSV file whose first line names the columns time and height_m (or height_cm, height_ft), fifteen days or more.',
+    'A CSV file whose first line names the columns time and height_m (or height_cm, height_ft), fifteen days or more. Other names and units are asked about.',
   turns:
     'A CSV file with the columns time, height_m (or height_cm, height_ft) and kind (high or low), fifteen days or more; a year gives a good station.',
 };

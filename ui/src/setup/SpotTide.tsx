@@ -1,3 +1,4 @@
+import { useUndo } from '../frame/useUndo';
 import { NumberField } from '../format/NumberField';
 import { depth } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -46,9 +47,13 @@ function Body({ t }: { t: Data }) {
     mutationFn: (seen_ms: number) => api.putCurrent(here.spot.id, { ...t.current, seen_ms }),
     onSuccess: done,
   });
+  const undo = useUndo();
   const forget = useMutation({
-    mutationFn: (id: string) => api.deleteNoted(here.spot.id, id),
-    onSuccess: () => invalidate('noted'),
+    mutationFn: (n: Data['noted'][number]) => api.deleteNoted(here.spot.id, n.id),
+    onSuccess: (_, { id, ...body }) => {
+      void invalidate('noted');
+      undo('The note', () => api.putNoted(here.spot.id, id, body).then(() => invalidate('noted')));
+    },
   });
   const l = t.learned;
   const error = put.error ?? current.error ?? forget.error;
@@ -83,7 +88,7 @@ function Body({ t }: { t: Data }) {
                 size="small"
                 type="text"
                 aria-label={`Forget ${n.kind} water ${clock(n.time, zone)}`}
-                onClick={() => forget.mutate(n.id)}
+                onClick={() => forget.mutate(n)}
               >
                 Forget
               </Button>

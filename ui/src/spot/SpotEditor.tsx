@@ -1,3 +1,4 @@
+import { useUndo } from '../frame/useUndo';
 import { useLeaveGuard } from '../frame/useLeaveGuard';
 import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
@@ -99,12 +100,14 @@ function Editor({ draft }: { draft: Draft }) {
       void go('/water');
     },
   });
+  const undo = useUndo();
   const remove = useMutation({
     mutationFn: () => api.deleteSpot(draft.id),
     onSuccess: async () => {
       letGo();
       await follow();
       void go('/water');
+      undo(draft.body.name, () => api.putSpot(draft.id, draft.body).then(follow));
     },
     onError: (e) => void message.error(e.message),
   });
@@ -199,7 +202,14 @@ function Editor({ draft }: { draft: Draft }) {
               <Button>Remove</Button>
             </Popconfirm>
           )}
-          <Button onClick={() => void go('/water')}>Leave it</Button>
+          <Button
+            onClick={() => {
+              letGo();
+              void go('/water');
+            }}
+          >
+            Leave it
+          </Button>
           <Button type="primary" htmlType="submit" loading={put.isPending}>
             Keep the spot
           </Button>

@@ -21,6 +21,9 @@ function stored(): Asking {
   }
 }
 
+/** What was sought last on this device; nothing where nothing was. */
+export const soughtLast = (): string | undefined => stored().targets[0];
+
 export function useAsking() {
   const [asking, set] = useState(stored);
   const change = useCallback((part: Partial<Asking>) => {

@@ -1,8 +1,9 @@
+import { useUndo } from '../frame/useUndo';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { api, type LatLon, type Water, type ZoneIn } from '../api/client';
+import { api, type LatLon, type Water, type Zone, type ZoneIn } from '../api/client';
 import { useInvalidate } from '../api/keys';
 
 const kinds = ['no take', 'seasonal', 'voluntary code'] as const;
@@ -16,6 +17,9 @@ const fresh = (ring: LatLon[]): ZoneIn => ({
   ring,
 });
 
+/** A zone as it is written, to bring it back. */
+const written = ({ id: _id, revision: _revision, warning: _warning, ...z }: Zone): ZoneIn => z;
+
 /** Areas with a rule, as the angler entered them; they come first wherever a spot lies inside. */
 export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => void; onDone: () => void }) {
   const { water, ring, onDraw, onDone } = props;
@@ -25,9 +29,13 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
   const follow = () => {
     void invalidate('water');
   };
+  const undo = useUndo();
   const remove = useMutation({
-    mutationFn: (id: string) => api.deleteZone(id),
-    onSuccess: follow,
+    mutationFn: (z: Zone) => api.deleteZone(z.id),
+    onSuccess: (_, z) => {
+      follow();
+      undo(z.name, () => api.putZone(z.id, water.id, written(z)).then(follow));
+    },
     onError: (e) => void message.error(e.message),
   });
   const done = () => {
@@ -63,7 +71,7 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
             <Button size="small" onClick={() => setEdited({ id: z.id, zone: z })}>
               Change
             </Button>{' '}
-            <Popconfirm title={`Remove ${z.name}?`} okText="Remove" onConfirm={() => remove.mutate(z.id)}>
+            <Popconfirm title={`Remove ${z.name}?`} okText="Remove" onConfirm={() => remove.mutate(z)}>
               <Button size="small">Remove</Button>
             </Popconfirm>
           </li>
