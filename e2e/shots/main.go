@@ -132,7 +132,8 @@ func firstPlace(p *browser.Page) error {
 	}
 	hand := `(() => { const d = new DataTransfer();
 		d.items.add(new File(["` + b.String() + `"], 'Tern Head.csv', {type: 'text/csv'}));
-		const i = document.querySelector('.file input'); i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`
+		const i = document.querySelector('.file input'); i.files = d.files;
+		i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`
 	for _, step := range []func() error{
 		func() error { return p.Fill("What you call the water", "Rill Mouth") },
 		func() error { return p.Fill("Latitude, longitude", "31.2, -45.1") },
