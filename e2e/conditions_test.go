@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/demo"
 	"greypebble/e2e/browser"
@@ -80,7 +81,7 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.Click("Table of high and low waters"))
 	handFile(t, p, "table", "yearbook.csv", "time,height_m,kind\n2026-01-01T06:00Z,99,high\n")
 	require.NoError(t, p.WaitText("a height of 99 m cannot be"))
-	handFile(t, p, "table", "yearbook.csv", string(turns.Write(list)))
+	handFile(t, p, "table", "yearbook.csv", string(turns.Write(list, quantity.Metric)))
 	require.NoError(t, p.WaitText(fmt.Sprintf("%d high and low waters", len(list))))
 	assert.Regexp(t, `M2\s+0\.5[45]\d`, eval[string](t, p, `document.querySelector('.analysis').innerText`))
 

@@ -53,7 +53,7 @@ func serving(t *testing.T, data string, more ...string) *running {
 		&http.Client{Jar: jar, Timeout: 20 * time.Second}, &bytes.Buffer{}}
 	said, err := r.cmd.StdoutPipe()
 	require.NoError(t, err)
-	r.cmd.Stderr = r.out
+	r.cmd.Stderr = r.cmd.Stdout
 	require.NoError(t, r.cmd.Start())
 	t.Cleanup(func() { _ = r.cmd.Process.Kill() })
 	lines := bufio.NewScanner(said)

@@ -11,9 +11,20 @@ import (
 	"strings"
 
 	"greypebble/core/kit"
+	"greypebble/core/quantity"
 	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
+
+// A number is written to more places than it is read to, so that what was converted both ways
+// is what it was.
+const placesWritten, placesRead = 14, 12
+
+// rounded to the places read.
+func rounded(v float64) float64 {
+	v, _ = strconv.ParseFloat(strconv.FormatFloat(v, 'g', placesRead, 64), 64)
+	return v
+}
 
 // column of the table: how it is read into an item and written from one.
 type column struct {
@@ -173,20 +184,35 @@ func read(t *table.Table) (kit.Item, error) {
 				}
 				i.Count = int(v)
 			} else {
-				*c.number(&i) = v * factor
+				*c.number(&i) = rounded(v * factor)
 			}
 		}
 	}
 	return i, nil
 }
 
-// Write things; what is not said stays empty.
-func Write(list []kit.Item) ([]byte, error) {
+// spoken is the measure each column is spoken in.
+var spoken = map[string]string{"length_m": "tackle", "weight_kg": "weight", "rated_kg": "weight", "spool_m": "tackle",
+	"turn_m": "tackle", "diameter_m": "tackle", "break_n": "line", "rated_m": "depth", "fall_ms": "run"}
+
+// in is the name of a column in somebody's units and what its numbers are to be divided by;
+// its own where [Read] takes no such unit.
+func (c column) in(u quantity.Units) (name string, factor float64) {
+	name = c.name[:strings.LastIndex(c.name, "_")+1] + quantity.Ending(u.Of(spoken[c.name]))
+	if factor, known := units[c.name][name]; known {
+		return name, factor
+	}
+	return c.name, 1
+}
+
+// Write things in the units spoken in; what is not said stays empty.
+func Write(list []kit.Item, u quantity.Units) ([]byte, error) {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
 	header := make([]string, len(columns))
+	factors := make([]float64, len(columns))
 	for i, c := range columns {
-		header[i] = c.name
+		header[i], factors[i] = c.in(u)
 	}
 	if err := w.Write(header); err != nil {
 		return nil, err
@@ -208,7 +234,7 @@ func Write(list []kit.Item) ([]byte, error) {
 				}
 			default:
 				if v := *c.number(i); v != 0 {
-					line[n] = strconv.FormatFloat(v, 'g', -1, 64)
+					line[n] = strconv.FormatFloat(v/factors[n], 'g', placesWritten, 64)
 				}
 			}
 		}

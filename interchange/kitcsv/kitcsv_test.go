@@ -7,17 +7,32 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/kit"
+	"greypebble/core/quantity"
 )
 
 func TestWhatIsWrittenIsRead(t *testing.T) {
 	list := kit.Templates()
 	list = append(list, kit.Item{Kind: kit.Lure, Name: "Grey one, \"the ugly\"", Offering: "minnow-plug", LengthM: 0.11, WeightKg: 0.018,
 		RatedM: 1.2, FallMS: 0.4, Finish: "dark", InHand: true, Count: 3})
-	raw, err := Write(list)
+	metric, err := Write(list, quantity.Metric)
 	require.NoError(t, err)
-	again, err := Read(raw)
+	assert.Contains(t, string(metric), "length_cm,weight_g,rated_g")
+	us, err := Write(list, quantity.US)
 	require.NoError(t, err)
-	assert.Equal(t, list, again)
+	assert.Contains(t, string(us), "length_in,weight_oz,rated_oz,ratio,spool_in,turn_in,diameter_in,break_lb,")
+	for _, raw := range [][]byte{metric, us} {
+		again, err := Read(raw)
+		require.NoError(t, err)
+		require.Len(t, again, len(list))
+		assert.Equal(t, list[len(list)-1], again[len(list)-1])
+		for i := range list {
+			for _, c := range columns {
+				if c.number != nil {
+					assert.InDelta(t, *c.number(&list[i]), *c.number(&again[i]), 1e-9, c.name)
+				}
+			}
+		}
+	}
 }
 
 func TestTablesAsPeopleHaveThem(t *testing.T) {
@@ -44,7 +59,7 @@ func TestTablesAsPeopleHaveThem(t *testing.T) {
 }
 
 func FuzzRead(f *testing.F) {
-	raw, err := Write(kit.Templates())
+	raw, err := Write(kit.Templates(), quantity.US)
 	require.NoError(f, err)
 	f.Add(raw)
 	f.Add([]byte("name;kind;weight_kg\nEgg;sinker;0,028\n"))
@@ -53,7 +68,7 @@ func FuzzRead(f *testing.F) {
 		if err != nil {
 			return
 		}
-		again, err := Write(list)
+		again, err := Write(list, quantity.US)
 		require.NoError(t, err)
 		back, err := Read(again)
 		require.NoError(t, err)
@@ -65,7 +80,7 @@ func TestFormulasAreDefusedAndComeBack(t *testing.T) {
 	list := []kit.Item{{Kind: kit.Bait, Name: "=1+1", Offering: "cut-mullet", InHand: true},
 		{Kind: kit.Bait, Name: "-x", Offering: "cut-mullet", InHand: true},
 		{Kind: kit.Bait, Name: "'@y", Offering: "cut-mullet", InHand: true}}
-	raw, err := Write(list)
+	raw, err := Write(list, quantity.Metric)
 	require.NoError(t, err)
 	for _, cell := range []string{"'=1+1", "'-x", "''@y"} {
 		assert.Contains(t, string(raw), ","+cell+",")

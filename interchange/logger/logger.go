@@ -16,6 +16,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/quantity"
 	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
@@ -125,8 +126,9 @@ func value(t *table.Table, name string, at time.Time, source string) (r conditio
 	return r, true, nil
 }
 
-// Write readings as a log, a line a moment and a column a kind.
-func Write(readings []conditions.Reading) []byte {
+// Write readings as a log, a line a moment and a column a kind, in the units spoken in where
+// [Read] takes them.
+func Write(readings []conditions.Reading, spoken quantity.Units) []byte {
 	var kinds []conditions.Kind
 	rows := map[time.Time]map[conditions.Kind]float64{}
 	for _, r := range readings {
@@ -151,16 +153,19 @@ func Write(readings []conditions.Reading) []byte {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
 	line := []string{"time"}
-	for _, k := range kinds {
-		line = append(line, string(k))
+	in := make([]string, len(kinds))
+	for i, k := range kinds {
+		var name string
+		name, in[i] = columnOf(k, spoken)
+		line = append(line, name)
 	}
 	_ = w.Write(line)
 	for _, t := range times {
 		line = append(line[:0], t.UTC().Format(time.RFC3339Nano))
-		for _, k := range kinds {
+		for i, k := range kinds {
 			text := ""
 			if v, there := rows[t][k]; there {
-				text = strconv.FormatFloat(v, 'g', -1, 64)
+				text = strconv.FormatFloat(written(v, in[i]), 'g', -1, 64)
 			}
 			line = append(line, text)
 		}
@@ -168,4 +173,31 @@ func Write(readings []conditions.Reading) []byte {
 	}
 	w.Flush()
 	return b.Bytes()
+}
+
+// columnOf a kind in the unit its measure is spoken in, and that unit; its own name and no unit
+// where it has none.
+func columnOf(k conditions.Kind, spoken quantity.Units) (name, unit string) {
+	for _, n := range conditions.Natures() {
+		if n.Kind != k {
+			continue
+		}
+		measure := n.Measure
+		if measure == "height" { // of waves, as depths are
+			measure = "depth"
+		}
+		unit = spoken.Of(measure)
+		if name = n.Columns.Stem + "_" + quantity.Ending(unit); unit != "" && columns[name].unit == unit {
+			return name, unit
+		}
+	}
+	return string(k), ""
+}
+
+// written so that the six places [Read] keeps are the same again.
+func written(v float64, unit string) float64 {
+	if unit == "" {
+		return v
+	}
+	return math.Round(quantity.Written(v, unit)*1e8) / 1e8
 }

@@ -11,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	"greypebble/core/conditions"
+	"greypebble/core/quantity"
 )
 
 const good = "time,water_temp_f,wind_speed_kn,note\n2026-11-20T06:00Z,59,10,mouth of the creek\n2026-11-20T06:10Z,59.9,,\n"
@@ -50,6 +51,7 @@ func TestMistakesAreNamed(t *testing.T) {
 
 func TestRoundTrip(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
+		spoken := rapid.SampledFrom([]quantity.Units{quantity.Metric, quantity.US, {Wind: "kn"}}).Draw(t, "spoken")
 		var list []conditions.Reading
 		for i := range rapid.IntRange(1, 20).Draw(t, "moments") {
 			at := time.Unix(1.7e9+int64(i)*600, 0).UTC()
@@ -64,7 +66,7 @@ func TestRoundTrip(t *testing.T) {
 		if len(list) == 0 {
 			return
 		}
-		again, err := Read(Write(list), nil, "x")
+		again, err := Read(Write(list, spoken), nil, "x")
 		require.NoError(t, err)
 		assert.ElementsMatch(t, list, again)
 	})
@@ -78,4 +80,11 @@ func FuzzRead(f *testing.F) {
 			t.Fatalf("%v %v", got, err)
 		}
 	})
+}
+
+func TestAColumnNamesItsUnit(t *testing.T) {
+	list := []conditions.Reading{{Kind: conditions.WaterTemp, Value: 15}, {Kind: conditions.WindSpeed, Value: 4.4704},
+		{Kind: conditions.SwellHeight, Value: 0.9144}, {Kind: conditions.Rain, Value: 2}}
+	assert.Equal(t, "time,rain_mm,swell_height_ft,water_temp_f,wind_speed_mph\n0001-01-01T00:00:00Z,2,3,59,10\n",
+		string(Write(list, quantity.US)))
 }

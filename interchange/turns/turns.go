@@ -14,6 +14,7 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/interchange/gauge"
 	"greypebble/interchange/parse"
@@ -107,12 +108,17 @@ func tellKinds(list []tide.Turn) {
 }
 
 // Write a table, times in UTC to the second and heights to the millimetre.
-func Write(list []tide.Turn) []byte {
+func Write(list []tide.Turn, spoken quantity.Units) []byte {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
-	_ = w.Write([]string{"time", "height_m", "kind"})
+	unit, places := spoken.Of("depth"), 3
+	if unit != "m" {
+		places = 2
+	}
+	_ = w.Write([]string{"time", "height_" + quantity.Ending(unit), "kind"})
 	for _, k := range list {
-		_ = w.Write([]string{k.Time.UTC().Format(time.RFC3339), strconv.FormatFloat(k.LevelM, 'f', 3, 64), k.Kind.String()})
+		_ = w.Write([]string{k.Time.UTC().Format(time.RFC3339), strconv.FormatFloat(quantity.Written(k.LevelM, unit), 'f', places, 64),
+			k.Kind.String()})
 	}
 	w.Flush()
 	return b.Bytes()

@@ -10,6 +10,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 )
 
@@ -56,9 +57,14 @@ func TestRoundTrip(t *testing.T) {
 			}
 			list = append(list, tide.Turn{Time: at, LevelM: math.Round(rapid.Float64Range(-9, 9).Draw(t, "level")*1000) / 1000, Kind: kind})
 		}
-		again, err := Read(Write(list), nil)
+		again, err := Read(Write(list, quantity.Metric), nil)
 		require.NoError(t, err)
 		assert.Equal(t, list, again)
+		feet, err := Read(Write(list, quantity.US), nil)
+		require.NoError(t, err)
+		for i := range feet {
+			assert.InDelta(t, list[i].LevelM, feet[i].LevelM, 0.0016, "a hundredth of a foot")
+		}
 	})
 }
 

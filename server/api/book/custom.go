@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"fmt"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 
@@ -103,6 +104,12 @@ type ownOutput struct {
 	}
 }
 
+type takenOutput struct {
+	Body struct {
+		Source string `json:"source" doc:"what was taken out, as a playbook file"`
+	}
+}
+
 type ownID struct {
 	ID string `path:"id" maxLength:"60"`
 }
@@ -139,12 +146,19 @@ func (s service) registerCustom(api huma.API) {
 		})
 	for kind, path := range map[string]string{store.CustomTarget: "targets", store.CustomRule: "own-rules"} {
 		web.Signed(api, s.Deps, web.Delete("/playbook/"+path+"/{id}", "delete-own-"+kind,
-			"Take your own "+kind+" out; the playbook's comes back"), func(ctx context.Context, as *web.Scope, in *ownID) (*struct{},
+			"Take your own "+kind+" out; the playbook's comes back"), func(ctx context.Context, as *web.Scope, in *ownID) (*takenOutput,
 			error) {
-			return nil, s.Store.EditOverlay(ctx, as.Angler, func(st *store.Store, o playbook.Overlay) error {
+			out := &takenOutput{}
+			return out, s.Store.EditOverlay(ctx, as.Angler, func(st *store.Store, o playbook.Overlay) error {
 				// What speaks of it must go first.
 				before := len(as.BookFitting(o).Aside())
-				o.Files = playbook.WithoutFile(o.Files, kind+" "+in.ID)
+				name := kind + " " + in.ID
+				source, err := playbook.Join(slices.DeleteFunc(slices.Clone(o.Files), func(f playbook.File) bool { return f.Name != name }))
+				if err != nil {
+					return err
+				}
+				out.Body.Source = string(source)
+				o.Files = playbook.WithoutFile(o.Files, name)
 				if aside := as.BookFitting(o).Aside(); len(aside) > before {
 					return web.InTheWay("Something of yours still speaks of it: " + web.Said(aside[len(aside)-1].Err))
 				}

@@ -54,8 +54,8 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	// Out as a file, gone, and in again to the same state.
 	var file, again string
 	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/playbook.yaml", nil, &file))
-	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, nil))
-	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil))
+	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, nil))
+	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil))
 	assert.NotContains(t, names(moss), "Pebble fish")
 	var kept struct{ Targets, Rules, Findings []string }
 	require.Equal(t, http.StatusOK, moss.Do("POST", "/interchange/playbook", file, &kept))
@@ -74,7 +74,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/targets/red-drum", testkit.ATarget("My drum"), nil))
 	assert.Contains(t, names(moss), "My drum")
 	assert.NotContains(t, names(moss), "Red drum")
-	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil))
+	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/targets/red-drum", nil, nil))
 	assert.Contains(t, names(moss), "Red drum")
 
 	for want, body := range map[string]object{
@@ -90,7 +90,7 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 	var found struct{ Findings []string }
 	require.Equal(t, http.StatusOK, moss.Do("PUT", "/playbook/own-rules/never", rule, &found))
 	assert.Contains(t, strings.Join(found.Findings, "|"), "can never apply")
-	require.Equal(t, http.StatusNoContent, moss.Do("DELETE", "/playbook/own-rules/never", nil, nil))
+	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/own-rules/never", nil, nil))
 	bad := testkit.ATarget("x")
 	bad["gone_below_c"] = 20
 	assert.Equal(t, 422, moss.Do("PUT", "/playbook/targets/x", bad, &p))

@@ -177,7 +177,7 @@ func (s service) kitFile(ctx context.Context, as *web.Scope, _ *struct{}) (*web.
 	for i := range items {
 		list[i] = items[i].Item
 	}
-	raw, err := kitcsv.Write(list)
+	raw, err := kitcsv.Write(list, as.Units)
 	if err != nil {
 		return nil, err
 	}

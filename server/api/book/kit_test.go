@@ -73,7 +73,7 @@ func TestTheKitIsKeptAndIsNobodyElses(t *testing.T) {
 	// Out as a table and in again: the same once more.
 	var file string
 	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/kit.csv", nil, &file))
-	assert.True(t, strings.HasPrefix(file, "kind,name,"))
+	assert.True(t, strings.HasPrefix(file, "kind,name,offering,length_cm,"), "in one's own units")
 	var read struct {
 		Items []object
 		Kept  bool

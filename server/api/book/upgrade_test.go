@@ -39,8 +39,8 @@ func TestWhatTheBookNoLongerKnowsIsSetAside(t *testing.T) {
 	rule := object{"says": "Under the old post", "family": "place", "effect": "clear plus", "certainty": "usual",
 		"targets": []string{"red-drum"}, "when": []object{{"of": "place", "any": []string{"pier"}}}}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/playbook/own-rules/new", rule, nil))
-	require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/playbook/own-rules/new", nil, nil))
-	require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/playbook/own-rules/old", nil, nil))
+	require.Equal(t, http.StatusOK, c.Do("DELETE", "/playbook/own-rules/new", nil, nil))
+	require.Equal(t, http.StatusOK, c.Do("DELETE", "/playbook/own-rules/old", nil, nil))
 	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/playbook/schools/Q6", object{"position": ""}, nil))
 	require.Equal(t, http.StatusOK, c.Do("GET", "/playbook", nil, &book))
 	assert.Empty(t, book.SetAside)

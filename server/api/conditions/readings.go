@@ -119,7 +119,7 @@ func (s service) readingsFile(ctx context.Context, as *web.Scope, in *readingsFi
 			seen = append(seen, r)
 		}
 	}
-	return web.Attached("readings.csv", "text/csv; charset=utf-8", logger.Write(seen)), nil
+	return web.Attached("readings.csv", "text/csv; charset=utf-8", logger.Write(seen, as.Units)), nil
 }
 
 func (s service) readLog(ctx context.Context, as *web.Scope, in *logInput) (*logOutput, error) {

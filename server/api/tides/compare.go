@@ -129,5 +129,5 @@ func (s service) turnsFile(ctx context.Context, as *web.Scope, in *turnsFileInpu
 	if err != nil {
 		return nil, err
 	}
-	return web.Attached("turns.csv", "text/csv; charset=utf-8", turns.Write(list)), nil
+	return web.Attached("turns.csv", "text/csv; charset=utf-8", turns.Write(list, as.Units)), nil
 }

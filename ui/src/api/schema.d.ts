@@ -5265,6 +5265,10 @@ export interface components {
              */
             reference_id?: string;
         };
+        TakenOutputBody: {
+            /** @description what was taken out, as a playbook file */
+            source: string;
+        };
         TargetBody: {
             away?: string[];
             /** @description months of the northern year */
@@ -10184,12 +10188,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["TakenOutputBody"];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -10422,12 +10428,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description No Content */
-            204: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["TakenOutputBody"];
+                };
             };
             /** @description Unauthorized */
             401: {

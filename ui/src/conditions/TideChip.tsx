@@ -3,6 +3,7 @@ import { Button } from 'antd';
 import { memo, useState } from 'react';
 import { api, type SpotState } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { useUndo } from '../frame/useUndo';
 import { fixed } from '../format/measure';
 import { NumberField } from '../format/NumberField';
 import { depth } from '../format/spoken';
@@ -72,7 +73,23 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
       }),
     onSuccess: done,
   });
-  const clear = useMutation({ mutationFn: () => api.deleteSurge(here.spot.water_id), onSuccess: done });
+  const undo = useUndo();
+  const clear = useMutation({
+    mutationFn: async () => {
+      const was = state.surge!;
+      await api.deleteSurge(here.spot.water_id);
+      return was;
+    },
+    onSuccess: (was) => {
+      done();
+      const fade_h = (Date.parse(was.ends_at) - Date.parse(was.seen_at)) / 3.6e6;
+      undo('What you saw of the level', () =>
+        api
+          .putSurge(here.spot.water_id, { by_m: was.by_m, fade_h, seen_at: was.seen_at })
+          .then(() => invalidate('tide')),
+      );
+    },
+  });
   const strength = state.conditions.find((c) => c.kind === 'tide_strength_pct');
   const error = put.error ?? clear.error;
   return (

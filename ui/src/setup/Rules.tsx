@@ -6,6 +6,7 @@ import { api, type Playbook, type Rule } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { factor } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
+import { useUndo } from '../frame/useUndo';
 import { OwnRule } from './OwnRule';
 import { SetAside } from './SetAside';
 
@@ -142,6 +143,7 @@ const mostShown = 120;
 
 function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: boolean }) {
   const invalidate = useInvalidate();
+  const undo = useUndo();
   const { message } = App.useApp();
   const put = useMutation({
     mutationFn: (c: { off?: boolean; effect?: string; certainty?: string }) => api.putRule(r.id, c),
@@ -152,8 +154,9 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
   });
   const remove = useMutation({
     mutationFn: () => api.deleteOwnRule(r.id),
-    onSuccess: () => {
+    onSuccess: ({ source }) => {
       void invalidate('playbook');
+      undo('Your rule', () => api.importOwn(source).then(() => invalidate('playbook')));
     },
     onError: (e) => void message.error(e.message),
   });

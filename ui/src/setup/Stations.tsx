@@ -4,6 +4,7 @@ import { Button, Select } from 'antd';
 import { api, type Station } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { fixed, metres } from '../format/measure';
+import { useUndo } from '../frame/useUndo';
 import { Bring } from './Bring';
 import { Compare } from './Compare';
 import { Secondary } from './Secondary';
@@ -18,6 +19,7 @@ function follows(s: Station, reference: string): string {
 /** The angler's tide stations, and which water follows which. */
 export function Stations() {
   const invalidate = useInvalidate();
+  const undo = useUndo();
   const stations = useQuery({ queryKey: keys.stations, queryFn: api.stations });
   const use = useMutation({
     mutationFn: (v: { water: string; station: string }) => api.useStation(v.water, v.station),
@@ -25,8 +27,26 @@ export function Stations() {
     onSuccess: () => invalidate('tide'),
   });
   const remove = useMutation({
-    mutationFn: api.deleteStation,
-    onSuccess: () => invalidate('tide'),
+    mutationFn: (s: Station) => api.deleteStation(s.id),
+    onSuccess: (_, s) => {
+      void invalidate('tide');
+      undo(s.name, () =>
+        api
+          .putStation(s.id, {
+            name: s.name,
+            source: s.source,
+            z0_m: s.z0_m,
+            constituents: s.constituents.map(({ name, amplitude_m, phase_deg }) => ({
+              name,
+              amplitude_m,
+              phase_deg,
+            })),
+            reference_id: s.reference_id,
+            offsets: s.offsets,
+          })
+          .then(() => invalidate('tide')),
+      );
+    },
   });
   const list = stations.data ?? [];
   const waters = list.flatMap((s) => s.waters.map((w) => ({ ...w, station: s.id })));
@@ -72,7 +92,7 @@ export function Stations() {
               this year’s high and low waters
             </a>
             {s.waters.length === 0 && (
-              <Button size="small" onClick={() => remove.mutate(s.id)} loading={remove.isPending}>
+              <Button size="small" onClick={() => remove.mutate(s)} loading={remove.isPending}>
                 Remove
               </Button>
             )}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Playbook, type TargetBody, type TargetFull } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberField';
+import { useUndo } from '../frame/useUndo';
 import { idFrom } from './OwnRule';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
@@ -35,6 +36,7 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
   const { target: t, book, onCopied } = props;
   const invalidate = useInvalidate();
   const { message } = App.useApp();
+  const undo = useUndo();
   const { id: _id, own: _own, over: _over, ...first } = t;
   void [_id, _own, _over];
   const [b, set] = useState<TargetBody>(first);
@@ -53,7 +55,10 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
   });
   const remove = useMutation({
     mutationFn: () => api.deleteTarget(t.id),
-    onSuccess: fresh,
+    onSuccess: ({ source }) => {
+      fresh();
+      undo(t.over ? `Your ${t.name}` : t.name, () => api.importOwn(source).then(fresh));
+    },
     onError: (e) => void message.error(e.message, 8),
   });
   const vocabulary = (name: string) => book.vocabularies.find((v) => v.name === name)?.words ?? [];

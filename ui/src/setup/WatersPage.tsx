@@ -6,6 +6,7 @@ import { Invented } from '../begin/Invented';
 import { api, type Schemas } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { clock, day } from '../format/time';
+import { useUndo } from '../frame/useUndo';
 
 type Listed = Schemas['WaterListed'];
 
@@ -104,6 +105,7 @@ function Forecast({ water }: { water: Listed }) {
   const invalidate = useInvalidate();
   const q = useQuery({ queryKey: ['water', water.id], queryFn: () => api.water(water.id) });
   const [typed, setTyped] = useState<string>();
+  const undo = useUndo();
   const put = useMutation({
     mutationFn: (url: string) => api.putFeed(water.id, url),
     onSuccess: () => {
@@ -113,7 +115,10 @@ function Forecast({ water }: { water: Listed }) {
   });
   const remove = useMutation({
     mutationFn: () => api.deleteFeed(water.id),
-    onSuccess: () => invalidate('water'),
+    onSuccess: () => {
+      void invalidate('water');
+      if (f) undo('The forecast address', () => api.putFeed(water.id, f.url).then(() => invalidate('water')));
+    },
   });
   const f = put.data ?? q.data?.feed;
   const url = typed ?? f?.url ?? '';
