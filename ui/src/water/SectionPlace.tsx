@@ -3,7 +3,7 @@ import { Button } from 'antd';
 import { Link } from 'react-router';
 import { api } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
-import { useMoment, usePlace } from '../moment/moment';
+import { useGoing, useMoment, usePlace } from '../moment/moment';
 import { Marks } from './Marks';
 import { PierReading } from './PierReading';
 import { Section } from './Section';
@@ -17,6 +17,11 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
   const moment = useMoment();
   const spot = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
   const state = useSpotState();
+  const going = useGoing();
+  const answered = going.visits.length > 0 || going.why !== undefined;
+  // All at once: what came later would move what is already read.
+  const ready = moment.frame && (spot.data ?? spot.error) && (state.data ?? state.error) && answered;
+  if (!ready) return <p className="quiet">One moment…</p>;
   return (
     <div className="water-two">
       <div className="water-draw">

@@ -39,6 +39,13 @@ export default function WaterPage() {
     localStorage.setItem(viewKey, v);
     setView(v);
   };
+  // What is known at once would only be moved by the rest; the map stays where it is.
+  if (!moment.frame && view === 'Section')
+    return (
+      <div className="water">
+        <h1 className="quiet">{here.spot.name}</h1>
+      </div>
+    );
   return (
     <div className="water" data-view={view}>
       <Invented withBegin />
