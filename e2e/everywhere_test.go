@@ -24,10 +24,12 @@ const shifts = `new Promise((done) => {
 })`
 
 // views are all the pages one can be on.
-var views = []string{"/water", "/water/edit", "/tie-on", "/tie-on/bench", "/tie-on/cards", "/begin", "/back",
-	"/set-up/you", "/set-up/units", "/set-up/limits", "/set-up/kit", "/set-up/book/targets", "/set-up/book/rules", "/set-up/book/schools", "/set-up/waters",
-	"/set-up/waters/stations", "/set-up/waters/gauge", "/set-up/waters/spot-tide", "/set-up/waters/ground", "/set-up/waters/readings",
-	"/set-up/files"}
+var views = []string{
+	"/water", "/water/edit", "/tie-on", "/tie-on/bench", "/tie-on/cards", "/begin", "/back", "/set-up/you", "/set-up/units",
+	"/set-up/limits", "/set-up/kit", "/set-up/book/targets", "/set-up/book/rules", "/set-up/book/schools", "/set-up/waters",
+	"/set-up/waters/stations", "/set-up/waters/gauge", "/set-up/waters/spot-tide", "/set-up/waters/ground",
+	"/set-up/waters/readings", "/set-up/files",
+}
 
 // Every page, in either system of units and in every light, has no fault axe finds, is no wider
 // than the screen, says no number that ran away, and does not jump while it loads.
