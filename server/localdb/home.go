@@ -172,20 +172,31 @@ func (h home) writeFor(as *identity, file, text string) error {
 }
 
 // takeLocks makes sure that no second server is started on the directory, which would
-// hang. Another program on it is told at once; a database whose program was killed is
-// waited for, it is about to end.
+// hang. Another program on it is told soon; a database whose program was killed is waited
+// for, it is about to end.
 func (s *Server) takeLocks(ctx context.Context) (err error) {
-	if s.ours, err = s.home.lock("lock"); err != nil {
+	if s.ours, err = s.home.await(ctx, "lock", briefly); err != nil {
 		return err
 	}
-	deadline := time.Now().Add(stopWithin)
+	s.theirs, err = s.home.await(ctx, "database", stopWithin)
+	return err
+}
+
+// briefly a lock may be held by nobody's program: by one that only looks ([Attach]), or by
+// what a killed one was about to start.
+const briefly = time.Second
+
+// await a lock, so long at most.
+func (h home) await(ctx context.Context, name string, within time.Duration) (*os.File, error) {
+	deadline := time.Now().Add(within)
 	for {
-		if s.theirs, err = s.home.lock("database"); err == nil || time.Now().After(deadline) {
-			return err
+		f, err := h.lock(name)
+		if err == nil || time.Now().After(deadline) {
+			return f, err
 		}
 		select {
 		case <-ctx.Done():
-			return ctx.Err()
+			return nil, ctx.Err()
 		case <-time.After(20 * time.Millisecond):
 		}
 	}

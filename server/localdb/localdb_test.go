@@ -82,3 +82,15 @@ func TestWhatIsMissingIsSaidInOneLine(t *testing.T) {
 	_, err = find("no-such-program")
 	assert.ErrorContains(t, err, "install Debian's package")
 }
+
+// Somebody who only looks whether a server runs keeps none from starting.
+func TestALookDoesNotKeepAServerOut(t *testing.T) {
+	dir := t.TempDir()
+	h := home(dir)
+	held, err := h.lock("lock")
+	require.NoError(t, err)
+	time.AfterFunc(100*time.Millisecond, func() { _ = held.Close() })
+	again, err := h.await(context.Background(), "lock", briefly)
+	require.NoError(t, err)
+	require.NoError(t, again.Close())
+}
