@@ -69,7 +69,15 @@ func TestTieOnFollowsSignsKitAndSides(t *testing.T) {
 
 	// Two choices side by side.
 	press(t, p, "Compare with")
-	require.NoError(t, p.WaitText("Laid aside"))
+	require.NoError(t, p.WaitText("is laid aside"))
+	require.NoError(t, p.Type("cut"))
+	require.NoError(t, p.Type("\r"))
+	require.NoError(t, p.Wait(`document.querySelector('.detail .compare tbody tr')`),
+		"where it was asked, typed")
+	picture(t, p, "compared")
+	require.NoError(t, p.Click("close"))
+	press(t, p, "Compare with")
+	require.NoError(t, p.WaitText("is laid aside"))
 	_, err := browser.Eval[any](p, `(document.querySelectorAll('.choice')[1].click(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Wait(`document.querySelector('.compare tbody tr')`))

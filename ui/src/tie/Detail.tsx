@@ -16,8 +16,10 @@ export function Detail(props: {
   stay?: string;
   hasKit: boolean;
   onCompare: () => void;
+  /** What is compared, where it was asked for. */
+  beside?: React.ReactNode;
 }) {
-  const { choice, usual, stay, hasKit, onCompare } = props;
+  const { choice, usual, stay, hasKit, onCompare, beside } = props;
   const entry = useEntry();
   const narrow = useNarrow();
   const c = choice.card;
@@ -64,6 +66,7 @@ export function Detail(props: {
           Compare with…
         </button>
       </div>
+      {beside}
       <div className="detail-two">
         <section>
           <h2>Why {times(choice.edge)}</h2>

@@ -11,7 +11,8 @@ import { clock } from '../format/time';
 import { useGiven, useMoment, usePlace } from '../moment/moment';
 import { Toggle } from '../water/Toggle';
 import { useAsking } from './asking';
-import { Compare, type Aside } from './Compare';
+import { Beside } from './Beside';
+import type { Aside } from './Compare';
 import { Detail } from './Detail';
 import { Going } from './Going';
 import { MyWay, type Way } from './MyWay';
@@ -114,10 +115,12 @@ export default function TiePage() {
     ...(advice.data?.cautions ?? []).filter((c) => c.severity === 'do not').map((c) => c.id),
   ].join();
   const folded = advice.data?.gravest === 'do not' && anyway !== against;
-  const asAside = (c: Choice): Aside => ({
-    pick: { ...question, targets: [c.target], offering: c.offering, kit_id: c.card.kit_id } as Pick,
+  const besideNow = (part: Partial<Pick>): Aside => ({
+    pick: { ...question, ...part } as Pick,
     says: clock(question.time, here.spot.time_zone),
   });
+  const asAside = (c: Choice): Aside =>
+    besideNow({ targets: [c.target], offering: c.offering, kit_id: c.card.kit_id });
   const choose = (c: Choice) => {
     setPicked(c === mine ? myWay : keyOf(c));
     if (aside) setBeside(asAside(c));
@@ -132,6 +135,22 @@ export default function TiePage() {
         setAside(asAside(chosen));
         setBeside(undefined);
       }}
+      beside={
+        aside && (
+          <Beside
+            aside={aside}
+            beside={beside}
+            listed={choices}
+            offerings={book.data?.offerings ?? []}
+            onWith={(offering) => setBeside(besideNow({ targets: aside.pick.targets, offering }))}
+            onMoment={() => setBeside(asAside(chosen))}
+            onClose={() => {
+              setAside(undefined);
+              setBeside(undefined);
+            }}
+          />
+        )
+      }
     />
   );
   const disagreed = Object.keys(asking.schools).length;
@@ -230,36 +249,6 @@ export default function TiePage() {
         <button className="act unfold" onClick={() => setAnyway(against)}>
           What one would tie on, were it not for that
         </button>
-      )}
-      {aside && (
-        <div className="beside">
-          {beside ? (
-            <Compare
-              a={aside}
-              b={beside}
-              onClose={() => {
-                setAside(undefined);
-                setBeside(undefined);
-              }}
-            />
-          ) : (
-            <p className="panel laid-aside">
-              Laid aside: <b>{aside.pick.offering}</b> at {aside.says}. Choose another below, or move the time
-              and{' '}
-              <button
-                className="plain"
-                disabled={!chosen}
-                onClick={() => chosen && setBeside(asAside(chosen))}
-              >
-                compare it with this moment
-              </button>
-              .{' '}
-              <button className="plain" onClick={() => setAside(undefined)}>
-                Never mind
-              </button>
-            </p>
-          )}
-        </div>
       )}
       {advice.error && (
         <p role="alert" className="panel">
