@@ -55,8 +55,8 @@ var allowed = map[string][]string{
 	"interchange/columns":   {},
 	"interchange/table":     {"interchange/parse"},
 	"interchange/nmea":      {},
-	"interchange/turns":     {"core/tide", "interchange/parse", "interchange/table", "interchange/gauge"},
-	"interchange/logger":    {"core/conditions", "interchange/parse", "interchange/nmea", "interchange/table"},
+	"interchange/turns":     {"core/quantity", "core/tide", "interchange/parse", "interchange/table", "interchange/gauge"},
+	"interchange/logger":    {"core/conditions", "core/quantity", "interchange/parse", "interchange/nmea", "interchange/table"},
 	"interchange/soundings": {"core/ground", "interchange/feature", "interchange/parse", "interchange/nmea", "interchange/table"},
 	"interchange/format":    {"core/ground", "interchange/*"},
 

@@ -31,6 +31,43 @@ export function Detail(props: {
       offering: choice.offering,
       mark: choice.mark,
     });
+  const rig = <RigOf choice={choice} />;
+  const why = (
+    <div className="detail-two">
+      <section>
+        <h2>Why {times(choice.edge)}</h2>
+        <Parts choice={choice} usual={usual} />
+        {choice.for.length > 0 && (
+          <>
+            <h2>Why this one</h2>
+            <ul className="for-it small">
+              {choice.for.map((p) => (
+                <li key={p.rule}>{p.says}</li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+      <section>
+        {choice.arithmetic.length > 0 && (
+          <>
+            <h2>The arithmetic</h2>
+            <dl className="workings">
+              {choice.arithmetic.map((a) => (
+                <div key={a.label}>
+                  <dt>
+                    {a.label} <b>{a.result}</b>
+                  </dt>
+                  <dd className="small">= {a.formula}</dd>
+                  {a.weak && <dd className="quiet small">{a.weak}</dd>}
+                </div>
+              ))}
+            </dl>
+          </>
+        )}
+      </section>
+    </div>
+  );
   return (
     <article className="detail panel" aria-label="The chosen presentation">
       {!narrow && <h1>{unbroken(choice.sentence)}</h1>}
@@ -38,7 +75,13 @@ export function Detail(props: {
         <div>
           <Shown choice={choice} how={unbroken(choice.retrieve)} />
         </div>
-        <RigOf choice={choice} />
+        {!narrow && rig}
+      </div>
+      <div className="detail-log">
+        <Button type="primary" onClick={() => log('catch')}>
+          Caught on this
+        </Button>
+        <Button onClick={() => log('blank')}>Blank on this</Button>
       </div>
       <dl className="card-lines">
         <Line name="Offering">
@@ -67,55 +110,28 @@ export function Detail(props: {
         </button>
       </div>
       {beside}
-      <div className="detail-two">
-        <section>
-          <h2>Why {times(choice.edge)}</h2>
-          <Parts choice={choice} usual={usual} />
-          {choice.for.length > 0 && (
-            <>
-              <h2>Why this one</h2>
-              <ul className="for-it small">
-                {choice.for.map((p) => (
-                  <li key={p.rule}>{p.says}</li>
-                ))}
-              </ul>
-            </>
-          )}
-          <h2>Mind</h2>
-          {choice.cautions
-            .filter((k) => k.severity === 'note' || k.id === 'my way')
-            .map((k) => (
-              <p key={k.id + k.says} className="caution small">
-                {k.says}
-              </p>
-            ))}
-          <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
-        </section>
-        <section>
-          {choice.arithmetic.length > 0 && (
-            <>
-              <h2>The arithmetic</h2>
-              <dl className="workings">
-                {choice.arithmetic.map((a) => (
-                  <div key={a.label}>
-                    <dt>
-                      {a.label} <b>{a.result}</b>
-                    </dt>
-                    <dd className="small">= {a.formula}</dd>
-                    {a.weak && <dd className="quiet small">{a.weak}</dd>}
-                  </div>
-                ))}
-              </dl>
-            </>
-          )}
-          <div className="detail-log">
-            <Button type="primary" onClick={() => log('catch')}>
-              Caught on this
-            </Button>
-            <Button onClick={() => log('blank')}>Blank on this</Button>
+      <section className="mind">
+        <h2>Mind</h2>
+        {choice.cautions
+          .filter((k) => k.severity === 'note' || k.id === 'my way')
+          .map((k) => (
+            <p key={k.id + k.says} className="caution small">
+              {k.says}
+            </p>
+          ))}
+        <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
+      </section>
+      {narrow ? (
+        <details className="detail-why">
+          <summary>The rig drawn, why {times(choice.edge)}, the arithmetic</summary>
+          <div>
+            {rig}
+            {why}
           </div>
-        </section>
-      </div>
+        </details>
+      ) : (
+        why
+      )}
     </article>
   );
 }
