@@ -318,7 +318,7 @@ func TestAnotherAnglerSeesNoneOfIt(t *testing.T) {
 	setUp(t, p, "you")
 	require.NoError(t, p.WaitText(p.Angler))
 	require.NoError(t, p.Click("Sign out"))
-	require.NoError(t, p.WaitText("Password"))
+	require.NoError(t, p.Wait(`!document.querySelector('.setup-list') && document.body.innerText.includes('Sign in')`))
 	assert.Equal(t, 401, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.status)`))
 }
 
