@@ -107,13 +107,14 @@ func tellKinds(list []tide.Turn) {
 	}
 }
 
-// Write a table, times in UTC to the second and heights to the millimetre.
+// Write a table, times in UTC to the second, heights to the millimetre or the hundredth of a
+// foot, as depths are spoken of.
 func Write(list []tide.Turn, spoken quantity.Units) []byte {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
-	unit, places := spoken.Of("depth"), 3
-	if unit != "m" {
-		places = 2
+	unit, places := "m", 3
+	if spoken.Of("depth") == "ft" { // of what depths are spoken in, [Read] takes these
+		unit, places = "ft", 2
 	}
 	_ = w.Write([]string{"time", "height_" + quantity.Ending(unit), "kind"})
 	for _, k := range list {

@@ -53,7 +53,12 @@ func TestTargetsAndRulesOfOnesOwn(t *testing.T) {
 
 	// Out as a file, gone, and in again to the same state.
 	var file, again string
+	var taken struct{ Source string }
 	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/playbook.yaml", nil, &file))
+	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, &taken))
+	require.Equal(t, http.StatusOK, moss.Do("POST", "/interchange/playbook", taken.Source, nil), "what was taken out can be brought back")
+	require.Equal(t, http.StatusOK, moss.Do("GET", "/interchange/playbook.yaml", nil, &again))
+	assert.Equal(t, file, again)
 	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/own-rules/under-the-post", nil, nil))
 	require.Equal(t, http.StatusOK, moss.Do("DELETE", "/playbook/targets/pebble-fish", nil, nil))
 	assert.NotContains(t, names(moss), "Pebble fish")

@@ -69,16 +69,32 @@ func keepOwn(ctx context.Context, as *web.Scope, st *store.Store, o playbook.Ove
 	if err := tooMany(len(o.Files) + len(entries)); err != nil {
 		return err
 	}
-	// The file's targets come before rules kept earlier that may speak of them.
-	o.Files = append([]playbook.File{f}, o.Files...)
-	book := as.BookFitting(o)
-	for _, a := range book.Aside() {
-		if a.Name == f.Name {
-			return web.Wrong("body", a.Err)
+	// The file's targets may be spoken of by rules kept earlier, its rules of targets kept earlier.
+	var book *playbook.Book
+	var wrong error
+	kept := o.Files
+	for _, files := range [][]playbook.File{slices.Concat([]playbook.File{f}, kept), slices.Concat(kept, []playbook.File{f})} {
+		o.Files = files
+		book = as.BookFitting(o)
+		if wrong = asideOf(book, f.Name); wrong == nil {
+			break
 		}
+	}
+	if wrong != nil {
+		return web.Wrong("body", wrong)
 	}
 	for _, k := range book.Lint(func(r *playbook.Rule) bool { return r.Custom() && slices.Contains(out.Body.Rules, r.ID) }) {
 		out.Body.Findings = append(out.Body.Findings, k.String())
 	}
 	return st.PutAllCustom(ctx, as.Angler, entries)
+}
+
+// asideOf is why a file was set aside, if it was.
+func asideOf(book *playbook.Book, name string) error {
+	for _, a := range book.Aside() {
+		if a.Name == name {
+			return a.Err
+		}
+	}
+	return nil
 }
