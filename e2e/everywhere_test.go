@@ -56,6 +56,7 @@ func TestEveryPageHoldsStill(t *testing.T) {
 		_, err := browser.Eval[any](p, `localStorage.setItem('greypebble.light', '`+s.light+`')`)
 		require.NoError(t, err)
 		speakIn(t, p, s.units)
+		require.NoError(t, p.Straggle(s.light+s.units+"a"))
 		for _, path := range views {
 			at := path + " in " + s.light + ", " + s.units
 			require.NoError(t, p.Go(path))

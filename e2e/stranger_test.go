@@ -141,6 +141,8 @@ func TestTheInventedCoastIsLookedAt(t *testing.T) {
 	picture(t, p, "units")
 	noViolations(t, p, "units")
 	require.NoError(t, p.Click("Metric"))
+	// The page is drawn anew in the other units; what is pressed before that is lost with the old one.
+	require.NoError(t, p.Wait(`document.querySelector('.units-each').innerText.includes('°C')`))
 	require.NoError(t, p.Click("Water"))
 	require.NoError(t, p.Wait(`/\d m /.test(document.querySelector('.moment-label')?.innerText ?? '')`))
 	setUp(t, p, "waters")

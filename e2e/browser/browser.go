@@ -176,9 +176,21 @@ const moving = `((e, within) => document.getAnimations().some((a) => a.playState
 	Number.isFinite(a.effect?.getComputedTiming().endTime)
 	&& (a.effect.target?.contains(e) || within && e.contains(a.effect.target))))`
 
-// underWay counts a page's requests, so that one can wait for their answers.
+// underWay counts a page's requests, so that one can wait for their answers. Where Straggle was
+// asked for, each address is answered up to a quarter of a second late, by a lot of its own.
 const underWay = `(() => { const ask = window.fetch; window.underWay = 0;
-	window.fetch = (...a) => { window.underWay++; return ask(...a).finally(() => window.underWay--); }; })()`
+	const lot = (text) => [...text].reduce((h, c) => (Math.imul(h ^ c.charCodeAt(0), 16777619) >>> 0), 2166136261) / 2 ** 32;
+	const late = (a) => { const salt = localStorage.getItem('e2e.straggle');
+		return salt ? new Promise((r) => setTimeout(r, 250 * lot(salt + (a[0]?.url ?? a[0])))) : Promise.resolve(); };
+	window.fetch = (...a) => { window.underWay++;
+		return late(a).then(() => ask(...a)).finally(() => window.underWay--); }; })()`
+
+// Straggle has the pages that follow get their answers late and out of order, in an order that
+// a salt decides: what is built as answers arrive must not depend on which comes first.
+func (p *Page) Straggle(salt string) error {
+	_, err := Eval[any](p, `localStorage.setItem('e2e.straggle', `+quote(salt)+`)`)
+	return err
+}
 
 // WaitText until the page shows a text.
 func (p *Page) WaitText(text string) error {

@@ -17,6 +17,8 @@ export default function CardsPage() {
   const knot = knots.data?.find((k) => k.id === id);
   const rig = rigs.find((r) => r.id === id) ?? (knot ? undefined : rigs[0]);
   const everything = id === 'all';
+  // Either list without the other would be moved when the other comes.
+  if (book.isPending || knots.isPending) return null;
   return (
     <div className="cards">
       <nav className="bench-list" aria-label="Rigs and knots">
