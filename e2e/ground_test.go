@@ -93,10 +93,20 @@ func TestTheMapFloodsAndDrains(t *testing.T) {
 	_, err = browser.Eval[any](p, `(document.querySelector('.map-view').focus(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Type("\r"))
-	require.NoError(t, p.Wait(`/\d min paddle|h paddle|h \d+ paddle/.test(document.querySelector('.spot-list').innerText)`))
+	list := `document.querySelector('.spot-list').innerText`
+	require.NoError(t, p.Wait(`/\d min paddle|h paddle|h \d+ paddle/.test(`+list+`)`))
+	// What one has decides what is in reach; what is not is left out.
+	require.NoError(t, p.Pick("How you get about", "by car"))
+	require.NoError(t, p.Wait(list+`.includes('by road, guessed') && !`+list+`.includes('Lantern Lake')`))
+	require.NoError(t, p.Pick("How you get about", "on my legs"))
+	require.NoError(t, p.Wait(`!`+list+`.includes('paddle') && !`+list+`.includes('by road')`))
+	picture(t, p, "within-reach")
+	noViolations(t, p, "within reach")
+	require.NoError(t, p.Pick("How you get about", "as each is reached"))
+	require.NoError(t, p.Wait(list+`.includes('paddle')`))
 
-	require.NoError(t, p.Click("Town Wall"))
-	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Town Wall')`))
+	require.NoError(t, p.Click("Stone Arm"))
+	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Stone Arm')`))
 	noViolations(t, p, "map")
 }
 

@@ -37,6 +37,8 @@ type Target struct {
 	Best, Away []string
 	// Lives at these kinds of place, likes these kinds of mark.
 	Lives, Likes []string
+	// Ranges along the coasts, from memory; none: nothing is said.
+	Ranges []Range
 	// Eats these offerings by preference, takes those too.
 	Eats, Takes []string
 	// Hooks as they are sold: "1/0 to 3/0".
@@ -95,7 +97,7 @@ func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
 		"cautions",
-		"note", "says", "plenty", "pauses", "groundbait")
+		"note", "says", "plenty", "pauses", "groundbait", "ranges")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -106,6 +108,7 @@ func (b *Book) readTarget(n node) error {
 		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true),
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}
+	t.Ranges = read(r, "ranges", false, readRanges)
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
 	t.Pauses, t.Groundbait = 1, r.maybe("groundbait")
 	if _, there := r.in["pauses"]; there {

@@ -25,6 +25,7 @@ type sourceTarget struct {
 	GoneBelow  string            `yaml:"gone_below,omitempty"`
 	Best       []string          `yaml:"best,flow,omitempty"`
 	Away       []string          `yaml:"away,flow,omitempty"`
+	Ranges     []sourceRange     `yaml:"ranges,flow,omitempty"`
 	Lives      []string          `yaml:"lives,flow"`
 	Likes      []string          `yaml:"likes,flow,omitempty"`
 	Eats       []string          `yaml:"eats,flow,omitempty"`
@@ -47,6 +48,12 @@ type sourceSpan struct {
 	To   string `yaml:"to"`
 }
 
+type sourceRange struct {
+	Coast string  `yaml:"coast"`
+	South float64 `yaml:"south"`
+	North float64 `yaml:"north"`
+}
+
 // Source is the target as a playbook file.
 func (t *Target) Source() ([]byte, error) {
 	number := func(v float64, unit string) string { return strconv.FormatFloat(v, 'g', -1, 64) + " " + unit }
@@ -58,6 +65,9 @@ func (t *Target) Source() ([]byte, error) {
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, StayCold: t.StayCold, Cautions: t.Cautions, Note: t.Note,
 		Says: t.says}
 	out.Groundbait = t.Groundbait
+	for _, r := range t.Ranges {
+		out.Ranges = append(out.Ranges, sourceRange{string(r.Coast), r.South, r.North})
+	}
 	if t.Pauses != 1 {
 		out.Pauses = t.Pauses
 	}

@@ -59,12 +59,23 @@ const (
 var built = map[string]bool{"pier": true, "bridge": true, "jetty": true, "seawall": true}
 
 // Reach works out how long the way to spots takes over the ground of a water, each in its
-// own manner.
+// own manner, or by what one has.
 type Reach struct {
+	// By what one has to get about; as each spot is usually reached if left out.
+	By     ground.Means
 	grid   *ground.Grid
 	from   ground.LatLon
 	levelM float64
 	ways   map[going]*ground.Reached
+}
+
+// Way to a spot.
+type Way struct {
+	Took time.Duration
+	// Manner of the way; by car it is that of the last metres.
+	Manner ground.Manner
+	// Guessed: from the bee line, since nothing is known of the ground, or no road is.
+	Guessed bool
 }
 
 type going struct {
@@ -75,23 +86,35 @@ type going struct {
 // ReachFrom a place at a level of the tide, which is taken to stand still; grid is nil
 // where nothing is known of the ground.
 func ReachFrom(grid *ground.Grid, from ground.LatLon, levelM float64) *Reach {
-	return &Reach{grid, from, levelM, make(map[going]*ground.Reached)}
+	return &Reach{grid: grid, from: from, levelM: levelM, ways: make(map[going]*ground.Reached)}
 }
 
-// To a spot: how long it takes; there is false where no way leads there at this level.
-func (r *Reach) To(s *Spot) (took time.Duration, there bool) {
-	if r.grid == nil {
-		return s.Access.Straight(r.from, s.LatLon), true
+// To a spot; there is false where no way leads there at this level, or not by these means.
+func (r *Reach) To(s *Spot) (way Way, there bool) {
+	access, there := s.Access.ByMeans(r.By)
+	if !there {
+		return way, false
 	}
-	k := going{s.Access.Manner, s.Access.DraughtM}
+	way.Manner = access.Manner
+	if r.By == ground.ByCar {
+		// How the last metres lie is not known: the way must at least be open.
+		way.Took, way.Guessed = ground.Drive(r.from, s.LatLon), true
+		return way, access.Passable(r.levelM)
+	}
+	if r.grid == nil {
+		way.Took, way.Guessed = access.Straight(r.from, s.LatLon), true
+		return way, true
+	}
+	k := going{access.Manner, access.DraughtM}
 	if r.ways[k] == nil {
-		r.ways[k] = r.grid.Reach(r.from, r.levelM, s.Access)
+		r.ways[k] = r.grid.Reach(r.from, r.levelM, access)
 	}
 	slack := float64(slackM)
 	if built[s.Place] {
 		slack = builtSlackM
 	}
-	return r.ways[k].At(s.LatLon, slack)
+	way.Took, there = r.ways[k].At(s.LatLon, slack)
+	return way, there
 }
 
 // sameSpotM is how near two places of one name are one spot, metres.

@@ -15,6 +15,7 @@ import (
 	"greypebble/core/sweep"
 	"greypebble/core/tide"
 	"greypebble/server/api/web"
+	"greypebble/server/desk"
 )
 
 type outlookInput struct {
@@ -25,9 +26,9 @@ type outlookInput struct {
 type outlookSpot struct {
 	SpotID     string   `json:"spot_id"`
 	Open       bool     `json:"open" doc:"one can get in and back"`
-	Target     string   `json:"target,omitempty" doc:"that it is best for, of those that live there"`
+	Target     string   `json:"target,omitempty" doc:"that it is best for, of those of this coast that live there"`
 	TargetName string   `json:"target_name,omitempty"`
-	Targets    []string `json:"targets" nullable:"false" doc:"those that live there, best first"`
+	Targets    []string `json:"targets" nullable:"false" doc:"those of this coast that live there, best first"`
 	Edge       *float64 `json:"edge,omitempty" doc:"there × feeding; left out where it is shut or too shallow"`
 }
 
@@ -58,13 +59,11 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 		return out, nil
 	}
 	run := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: t, Days: 1, Step: atStep}
-	places := map[string]bool{}
 	for _, sp := range laid {
 		run.Spots = append(run.Spots, &sp.Spot.Spot)
-		places[sp.Place] = true
 	}
 	for i := range book.Targets {
-		if livesAtOne(&book.Targets[i], places) {
+		if t := &book.Targets[i]; slices.ContainsFunc(laid, func(sp *desk.Laid) bool { return ofItsOwn(t, &sp.Spot.Spot) }) {
 			run.Targets = append(run.Targets, &book.Targets[i])
 		}
 	}
@@ -86,7 +85,7 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 		at := func(k int) float64 { return float64(field.Edges[k][i][step]) }
 		var ranked []int
 		for k, target := range run.Targets {
-			if target.LivesAt(sp.Place) {
+			if ofItsOwn(target, &sp.Spot.Spot) {
 				ranked = append(ranked, k)
 			}
 		}
@@ -125,11 +124,7 @@ func (o outlookSpot) worth() float64 {
 // atStep is how finely an outlook looks at a day.
 const atStep = 10 * time.Minute
 
-func livesAtOne(t *playbook.Target, places map[string]bool) bool {
-	for p := range places {
-		if t.LivesAt(p) {
-			return true
-		}
-	}
-	return false
+// ofItsOwn says whether a fish lives at this kind of place on this coast.
+func ofItsOwn(t *playbook.Target, sp *spot.Spot) bool {
+	return t.LivesAt(sp.Place) && t.KnownAt(sp.LatLon)
 }

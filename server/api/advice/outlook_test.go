@@ -26,8 +26,23 @@ func TestTheOutlookBeginsWithTheBest(t *testing.T) {
 	var targets []struct {
 		ID    string
 		Lives []string
+		Known bool
 	}
 	require.Equal(t, http.StatusOK, c.Do("GET", "/targets", nil, &targets))
+	// The coast lies on the west of an Atlantic: fish of other coasts come last, and nowhere is best for one.
+	known, kelp := map[string]bool{}, -1
+	for i, k := range targets {
+		known[k.ID] = k.Known
+		if k.ID == "kelp-bass" {
+			kelp = i
+		}
+		if i > 0 {
+			assert.False(t, k.Known && !targets[i-1].Known, "%s comes after one that is not known here", k.ID)
+		}
+	}
+	assert.True(t, known["red-drum"])
+	assert.False(t, known["kelp-bass"])
+	assert.Greater(t, kelp, 10)
 	last := 100.0
 	for _, s := range o.Spots {
 		if s.Edge == nil {
@@ -35,6 +50,7 @@ func TestTheOutlookBeginsWithTheBest(t *testing.T) {
 			continue
 		}
 		assert.LessOrEqual(t, *s.Edge, last)
+		assert.True(t, known[s.Target], s.Target)
 		last = *s.Edge
 		var at struct{ Place string }
 		require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+s.SpotID, nil, &at))

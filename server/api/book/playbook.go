@@ -5,6 +5,7 @@ import (
 	"context"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -12,6 +13,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/server/api/web"
+	"greypebble/server/store"
 )
 
 type ruleOut struct {
@@ -231,6 +233,7 @@ type targetOut struct {
 	Note  string `json:"note"`
 	// Lives at these kinds of place.
 	Lives []string `json:"lives" nullable:"false"`
+	Known bool     `json:"known" doc:"about one of your spots, as far as the book tells; those that are come first"`
 }
 
 type targetsOutput struct {
@@ -242,10 +245,25 @@ func (s service) targets(ctx context.Context, as *web.Scope, _ *struct{}) (*targ
 	if err != nil {
 		return nil, err
 	}
-	out := &targetsOutput{Body: []targetOut{}}
-	for _, t := range book.Targets {
-		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: as.Units.Fill(t.Note),
-			Lives: t.Lives})
+	spots, err := s.Store.Spots(ctx, as.Angler)
+	if err != nil {
+		return nil, err
 	}
+	out := &targetsOutput{Body: []targetOut{}}
+	for i := range book.Targets {
+		t := &book.Targets[i]
+		known := len(spots) == 0 || slices.ContainsFunc(spots, func(sp *store.Spot) bool { return t.KnownAt(sp.LatLon) })
+		out.Body = append(out.Body, targetOut{ID: t.ID, Name: t.Name, Said: t.InSentence(), Latin: t.Latin, Note: as.Units.Fill(t.Note),
+			Lives: t.Lives, Known: known})
+	}
+	slices.SortStableFunc(out.Body, func(a, b targetOut) int {
+		switch {
+		case a.Known == b.Known:
+			return 0
+		case a.Known:
+			return -1
+		}
+		return 1
+	})
 	return out, nil
 }

@@ -14,13 +14,15 @@ type reachInput struct {
 	wire.ByID
 	Lat  float64   `query:"lat" minimum:"-90" maximum:"90" required:"true" doc:"where one sets out"`
 	Lon  float64   `query:"lon" minimum:"-180" maximum:"180" required:"true"`
+	By   string    `query:"by" enum:"legs,kayak,boat,car" doc:"what one has to get about with; as each spot is usually reached if left out"`
 	Time time.Time `query:"time" doc:"now if left out; the tide is taken to stand still"`
 }
 
 type reachOut struct {
 	SpotID  string   `json:"spot_id"`
-	Minutes *float64 `json:"minutes,omitempty" doc:"left out where no way leads there at this level"`
-	Bee     bool     `json:"bee_line" doc:"nothing is known of the ground: as the crow flies"`
+	Minutes *float64 `json:"minutes,omitempty" doc:"left out where no way leads there at this level, or not by these means"`
+	Manner  string   `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"of the way; by car, of its last metres"`
+	Guessed bool     `json:"guessed" doc:"from the bee line: nothing is known of the ground, or of the road"`
 }
 
 type reachOutput struct {
@@ -42,11 +44,12 @@ func (s service) reach(ctx context.Context, as *web.Scope, in *reachInput) (*rea
 	}
 	out := &reachOutput{Body: []reachOut{}}
 	reach := spot.ReachFrom(grid, ground.LatLon{Lat: in.Lat, Lon: in.Lon}, level)
+	reach.By = ground.Means(in.By)
 	for _, sp := range spots {
-		o := reachOut{SpotID: sp.ID.String(), Bee: grid == nil}
-		if took, there := reach.To(&sp.Spot); there {
-			minutes := took.Minutes()
-			o.Minutes = &minutes
+		o := reachOut{SpotID: sp.ID.String()}
+		if way, there := reach.To(&sp.Spot); there {
+			minutes := way.Took.Minutes()
+			o.Minutes, o.Manner, o.Guessed = &minutes, string(way.Manner), way.Guessed
 		}
 		out.Body = append(out.Body, o)
 	}

@@ -98,12 +98,12 @@ func TestHowLongTheWayTakes(t *testing.T) {
 		var list []struct {
 			SpotID  string `json:"spot_id"`
 			Minutes *float64
-			Bee     bool `json:"bee_line"`
+			Guessed bool
 		}
 		require.Equal(t, http.StatusOK, c.Do("GET", path+query, nil, &list))
 		out := map[string]*float64{}
 		for _, r := range list {
-			assert.False(t, r.Bee, "the ground is known")
+			assert.Equal(t, strings.Contains(query, "by=car") && r.Minutes != nil, r.Guessed, "the ground is known, roads are not")
 			out[r.SpotID] = r.Minutes
 		}
 		return out
@@ -117,5 +117,14 @@ func TestHowLongTheWayTakes(t *testing.T) {
 	assert.Greater(t, *lake, 40.0, "5 km at a paddle's pace")
 	low := reach("lat=31.177&lon=-45.147&time=2026-11-20T17:22:00Z")
 	assert.Nil(t, low[c.ID("Lantern Lake")], "the sill is dry")
+	// What one has decides what is in reach.
+	const from = "lat=31.177&lon=-45.147&time=2026-11-20T11:12:00Z&by="
+	legs, kayak, car := reach(from+"legs"), reach(from+"kayak"), reach(from+"car")
+	assert.Nil(t, legs[c.ID("Lantern Lake")], "nobody walks over the sill")
+	assert.NotNil(t, kayak[c.ID("Lantern Lake")])
+	assert.Nil(t, kayak[c.ID("Town Wall")])
+	require.NotNil(t, car[c.ID("Town Wall")])
+	assert.Less(t, *car[c.ID("Town Wall")], 60.0)
+	assert.Equal(t, http.StatusUnprocessableEntity, c.Do("GET", path+from+"balloon", nil, nil))
 	assert.Equal(t, http.StatusNotFound, kit.Fresh(t, "moss").Do("GET", path+"lat=31.177&lon=-45.147", nil, nil))
 }

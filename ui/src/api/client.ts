@@ -37,6 +37,10 @@ export type ReadFeatures = Schemas['ReadFeaturesOutputBody'];
 export type ImportPlan = Schemas['ImportOutputBody'];
 export type Formats = Schemas['FormatsOutputBody'];
 export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
+/** What one has to get about with. */
+export type Means = NonNullable<
+  NonNullable<paths['/v1/waters/{id}/reach']['get']['parameters']['query']>['by']
+>;
 export type GridQuery = paths['/v1/interchange/grid']['post']['parameters']['query'];
 export type Playbook = Schemas['PlaybookOutputBody'];
 export type Rule = Schemas['RuleOut'];
@@ -228,10 +232,8 @@ export const api = {
     return r.arrayBuffer();
   },
   words: () => settle(client.GET('/v1/ground/words')),
-  reach: (id: string, lat: number, lon: number, time: string, signal?: AbortSignal) =>
-    settle(
-      client.GET('/v1/waters/{id}/reach', { params: { path: { id }, query: { lat, lon, time } }, signal }),
-    ),
+  reach: (id: string, query: { lat: number; lon: number; time: string; by?: Means }, signal?: AbortSignal) =>
+    settle(client.GET('/v1/waters/{id}/reach', { params: { path: { id }, query }, signal })),
   finds: (id: string, level_m: number, signal?: AbortSignal) =>
     settle(client.GET('/v1/waters/{id}/finds', { params: { path: { id }, query: { level_m } }, signal })),
   cut: (id: string, from: LatLon, to: LatLon) =>

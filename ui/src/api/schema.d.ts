@@ -4037,10 +4037,10 @@ export interface components {
             /** @description one can get in and back */
             open: boolean;
             spot_id: string;
-            /** @description that it is best for, of those that live there */
+            /** @description that it is best for, of those of this coast that live there */
             target?: string;
             target_name?: string;
-            /** @description those that live there, best first */
+            /** @description those of this coast that live there, best first */
             targets: string[];
         };
         OwnFileOutputBody: {
@@ -4309,11 +4309,16 @@ export interface components {
             turns: components["schemas"]["TurnAt"][];
         };
         ReachOut: {
-            /** @description nothing is known of the ground: as the crow flies */
-            bee_line: boolean;
+            /** @description from the bee line: nothing is known of the ground, or of the road */
+            guessed: boolean;
+            /**
+             * @description of the way; by car, of its last metres
+             * @enum {string}
+             */
+            manner?: "on foot" | "wading" | "kayak" | "boat";
             /**
              * Format: double
-             * @description left out where no way leads there at this level
+             * @description left out where no way leads there at this level, or not by these means
              */
             minutes?: number;
             spot_id: string;
@@ -5364,6 +5369,8 @@ export interface components {
         };
         TargetOut: {
             id: string;
+            /** @description about one of your spots, as far as the book tells; those that are come first */
+            known: boolean;
             latin: string;
             lives: string[];
             name: string;
@@ -13697,6 +13704,8 @@ export interface operations {
                 /** @description where one sets out */
                 lat: number;
                 lon: number;
+                /** @description what one has to get about with; as each spot is usually reached if left out */
+                by?: "legs" | "kayak" | "boat" | "car";
                 /** @description now if left out; the tide is taken to stand still */
                 time?: string;
             };

@@ -47,6 +47,7 @@ export default function BackPage() {
         <Select
           aria-label="Target"
           allowClear
+          showSearch={{ optionFilterProp: 'label' }}
           placeholder="any target"
           value={f.target}
           onChange={(target) => setF({ ...f, target })}

@@ -175,7 +175,10 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
           name="target"
           rules={[{ required: true, message: 'Say what you were after.' }]}
         >
-          <Select options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))} />
+          <Select
+            showSearch={{ optionFilterProp: 'label' }}
+            options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
+          />
         </Form.Item>
         <Form.Item
           label="Fished for"

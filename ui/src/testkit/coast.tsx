@@ -172,6 +172,7 @@ const target = (id: string, name: string) => ({
   latin: '',
   note: '',
   lives: ['oyster bar'],
+  known: true,
 });
 
 /** The server of the made-up shore. What a test is about it replaces. */

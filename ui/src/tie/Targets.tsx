@@ -3,8 +3,6 @@ import type { Target } from '../api/client';
 import { Toggle } from '../water/Toggle';
 import type { Asking } from './asking';
 
-const none: string[] = [];
-
 /** How many targets of the place stand as buttons; the rest are in the list. */
 const shown = 6;
 
@@ -12,15 +10,16 @@ const shown = 6;
 export function Targets(props: {
   all: Target[];
   place: string;
-  /** Ids of targets, best of the day first, where that is known. */
+  /** Ids of the targets of this spot, best of the day first, once that is known. */
   ranked?: string[];
   asking: Asking;
   onChange: (part: Partial<Asking>) => void;
 }) {
-  const { all, place, ranked = none, asking, onChange } = props;
-  // Those that gain most at this place today come first.
-  const at = (t: Target) => (ranked.includes(t.id) ? ranked.indexOf(t.id) : ranked.length);
-  const here = all.filter((t) => t.lives.includes(place)).sort((a, b) => at(a) - at(b));
+  const { all, place, ranked, asking, onChange } = props;
+  // Those of this coast that gain most at this place today come first.
+  const here = ranked
+    ? ranked.flatMap((id) => all.find((t) => t.id === id) ?? [])
+    : all.filter((t) => t.known && t.lives.includes(place));
   const buttons = [
     ...here.slice(0, shown),
     ...all.filter((t) => asking.targets.includes(t.id) && !here.slice(0, shown).includes(t)),

@@ -18,6 +18,7 @@ const fish = (id: string, ...lives: string[]): Target => ({
   latin: id,
   note: '',
   lives,
+  known: true,
 });
 const asking = { targets: ['drum'], several: false, kitOnly: false, schools: {} };
 

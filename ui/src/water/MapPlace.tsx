@@ -12,7 +12,7 @@ import { useMoment, usePlace } from '../moment/moment';
 import { NewMark } from './NewMark';
 import { ContourPick } from './ContourPick';
 import { FindList, rejected } from './FindList';
-import { picked, SpotFilter, unpicked, type Pick } from './SpotFilter';
+import { meansLast, picked, rememberMeans, SpotFilter, unpicked, type Pick } from './SpotFilter';
 import { SpotList } from './SpotList';
 import { ZoneList } from './ZoneList';
 
@@ -43,7 +43,7 @@ export default function MapPlace() {
     placeholderData: keepPreviousData,
   });
   const [side, setSide] = useState<Side>('Spots');
-  const [pick, setPick] = useState<Pick>(unpicked);
+  const [pick, setPick] = useState<Pick>(() => ({ ...unpicked, by: meansLast() }));
   const [tool, setTool] = useState<Tool>();
   const [points, setPoints] = useState<LatLon[]>([]);
   const [find, setFind] = useState<number>();
@@ -57,12 +57,12 @@ export default function MapPlace() {
     if (tool) drawn.current?.scrollIntoView({ block: 'nearest' });
   }, [tool]);
   const spots = chart.data?.spots ?? nowhere;
-  const start = pick.start;
+  const { start, by } = pick;
   const waters = useMemo(() => [...new Set(here.spots.map((s) => s.water_id))], [here.spots]);
   const reaches = useQueries({
     queries: waters.map((id) => ({
-      queryKey: ['reach', id, start, time],
-      queryFn: ({ signal }: { signal: AbortSignal }) => api.reach(id, start!.lat, start!.lon, time!, signal),
+      queryKey: ['reach', id, start, by, time],
+      queryFn: ({ signal }: { signal: AbortSignal }) => api.reach(id, { ...start!, time: time!, by }, signal),
       enabled: !!start && !!time,
       placeholderData: keepPreviousData,
     })),
@@ -179,11 +179,20 @@ export default function MapPlace() {
         {side === 'Spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
         {side === 'Spots' && !mark && (
           <>
-            <SpotFilter pick={pick} onPick={setPick} kinds={kinds} onStart={askStart} />
+            <SpotFilter
+              pick={pick}
+              onPick={(p) => {
+                rememberMeans(p.by);
+                setPick(p);
+              }}
+              kinds={kinds}
+              onStart={askStart}
+            />
             <SpotList
               spots={spots}
               shown={shown}
               reaches={start ? reaches : undefined}
+              by={start && by}
               chosen={here.spot.id}
               onChoose={here.choose}
             />

@@ -1,7 +1,7 @@
 import { NumberField } from '../format/NumberField';
 import { Button, Select } from 'antd';
 import { memo } from 'react';
-import type { ChartSpot, LatLon, Schemas } from '../api/client';
+import type { ChartSpot, LatLon, Means, Schemas } from '../api/client';
 import { Toggle } from './Toggle';
 
 export type Reach = Schemas['ReachOut'];
@@ -12,11 +12,28 @@ export interface Pick {
   open: boolean;
   sheltered: boolean;
   /** Minutes on the way at most, from the start. */
-  within?: number;
+  within: number;
   start?: LatLon;
+  /** What one has to get about with; left out: as each spot is usually reached. */
+  by?: Means;
 }
 
-export const unpicked: Pick = { kind: '', open: false, sheltered: false };
+export const unpicked: Pick = { kind: '', open: false, sheltered: false, within: 45 };
+
+const means: { value: Means | ''; label: string }[] = [
+  { value: '', label: 'as each is reached' },
+  { value: 'legs', label: 'on my legs' },
+  { value: 'kayak', label: 'by kayak' },
+  { value: 'boat', label: 'by boat' },
+  { value: 'car', label: 'by car' },
+];
+
+const key = 'greypebble.means';
+
+/** What one got about with last, on this device. */
+export const meansLast = () =>
+  means.find((m) => m.value && m.value === localStorage.getItem(key))?.value as Means | undefined;
+export const rememberMeans = (by?: Means) => localStorage.setItem(key, by ?? '');
 
 export function picked(spots: ChartSpot[], p: Pick, reaches?: Map<string, Reach>): ChartSpot[] {
   return spots.filter((s) => {
@@ -25,7 +42,7 @@ export function picked(spots: ChartSpot[], p: Pick, reaches?: Map<string, Reach>
       (!p.kind || s.place === p.kind) &&
       (!p.open || s.open) &&
       (!p.sheltered || s.surface.sheltered) &&
-      (!reaches || p.within === undefined || (way !== undefined && way <= p.within))
+      (!reaches || (way !== undefined && way <= p.within))
     );
   });
 }
@@ -61,8 +78,15 @@ export const SpotFilter = memo(function SpotFilter(props: {
             min={5}
             max={600}
             step={5}
-            value={pick.within ?? 45}
-            onChange={(within) => onPick({ ...pick, within })}
+            value={pick.within}
+            onChange={(within) => onPick({ ...pick, within: within ?? unpicked.within })}
+          />{' '}
+          <Select
+            aria-label="How you get about"
+            value={pick.by ?? ''}
+            onChange={(by) => onPick({ ...pick, by: (by || undefined) as Pick['by'] })}
+            options={means}
+            popupMatchSelectWidth={false}
           />{' '}
           from{' '}
           <button className="plain" onClick={onStart}>
@@ -71,7 +95,7 @@ export const SpotFilter = memo(function SpotFilter(props: {
           <Button
             type="text"
             aria-label="Forget where I set out"
-            onClick={() => onPick({ ...pick, start: undefined, within: undefined })}
+            onClick={() => onPick({ ...pick, start: undefined })}
           >
             ×
           </Button>

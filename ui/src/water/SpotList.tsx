@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import type { ChartSpot } from '../api/client';
+import type { ChartSpot, Means } from '../api/client';
 import { clock, lasting } from '../format/time';
 import type { Reach } from './SpotFilter';
 
@@ -17,17 +17,20 @@ export const SpotList = memo(function SpotList(props: {
   spots: ChartSpot[];
   shown: Set<string>;
   reaches?: Map<string, Reach>;
+  by?: Means;
   chosen: string;
   onChoose: (id: string) => void;
 }) {
-  const { spots, shown, reaches, chosen, onChoose } = props;
+  const { spots, shown, reaches, by, chosen, onChoose } = props;
   const list = spots.filter((s) => shown.has(s.id));
   if (list.length === 0)
     return (
       <p className="panel">
         {spots.length === 0
           ? 'No spots yet. “New spot” puts the first one on the map.'
-          : 'No spot is like that now. Move the ribbon, or ask for less.'}
+          : reaches
+            ? 'No spot is like that and in reach now. Allow more minutes, another way to go, or move the ribbon.'
+            : 'No spot is like that now. Move the ribbon, or ask for less.'}
       </p>
     );
   // What is open first, the nearest first where a way is known.
@@ -47,10 +50,8 @@ export const SpotList = memo(function SpotList(props: {
               <span className={s.closing ? 'when closing' : 'when'}>{when(s)}</span>
               <span className="quiet small">
                 {s.place}, {s.surface.word}
-                {reach &&
-                  (reach.minutes === undefined
-                    ? ', no way there at this level'
-                    : `, ${lasting(reach.minutes * 60000)} ${going[s.manner]}${reach.bee_line ? ' in a bee line' : ''}`)}
+                {reach?.minutes !== undefined &&
+                  `, ${lasting(reach.minutes * 60000)} ${by === 'car' ? 'by road' : going[reach.manner!]}${reach.guessed ? ', guessed from the bee line' : ''}`}
               </span>
               {s.warnings.map((w) => (
                 <span key={w} className="caution small">

@@ -37,7 +37,7 @@ describe('the list beside the map', () => {
   it('has what is open first, then what is nearest, then the alphabet', () => {
     const reach = (id: string, minutes?: number): [string, Reach] => [
       id,
-      { spot_id: id, minutes, bee_line: false },
+      { spot_id: id, minutes, manner: 'kayak', guessed: id === 'b' },
     ];
     const said = list(
       [spot('a', {}), spot('b', { open: true }), spot('c', { open: true }), spot('d', { open: true })],
@@ -45,8 +45,8 @@ describe('the list beside the map', () => {
     );
     expect(said.map((s) => s!.slice(0, 6))).toEqual(['Spot c', 'Spot b', 'Spot d', 'Spot a']);
     expect(said[0]).toContain('20 min paddle');
-    expect(said[1]).toContain('1 h 30 paddle');
-    expect(said[2]).toContain('no way there at this level');
+    expect(said[1]).toContain('1 h 30 paddle, guessed from the bee line');
+    expect(said[2]).not.toContain('paddle');
   });
   it('says until when, or from when', () => {
     const said = list([
