@@ -100,6 +100,13 @@ func TestTidesOfOnesOwn(t *testing.T) {
 	}
 	require.NoError(t, p.WaitText("has high water 40 min later (± 0) and low water 65 min later"))
 	noViolations(t, p, "set-up with a comparison")
+	creek := `[...document.querySelectorAll('.station')].find((s) => s.innerText.includes('Creek head'))`
+	_, err = browser.Eval[any](p, `(`+creek+`.open = true, 1)`)
+	require.NoError(t, err)
+	press(t, p, "Remove")
+	require.NoError(t, p.Wait(`!`+creek))
+	press(t, p, "Undo")
+	require.NoError(t, p.Wait(creek))
 
 	setUp(t, p, "waters/spot-tide")
 	// Two low waters noted where the ribbon stands learn a lag.

@@ -476,4 +476,6 @@ func TestTheWaterStandsHigherThanPredicted(t *testing.T) {
 	require.NoError(t, p.Click(eval[string](t, p, chip+`.querySelector('b').innerText`)))
 	require.NoError(t, p.Click("Back to the prediction"))
 	require.NoError(t, p.Wait(`document.querySelector('[data-mark=edge] .depth').innerText === `+strconv.Quote(edge)))
+	press(t, p, "Undo")
+	require.NoError(t, p.Wait(chip+`.innerText.includes('+0.40 m')`))
 }

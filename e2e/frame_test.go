@@ -31,6 +31,16 @@ func TestWhatIsTakenOutComesBack(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelector('[data-spell="`+newest+`"]')`))
 	assert.Equal(t, strings.Fields(was)[:6], strings.Fields(eval[string](t, p,
 		`document.querySelector('[data-spell="`+newest+`"]').innerText`))[:6])
+
+	setUp(t, p, "waters")
+	address := `document.querySelector('.feed-address input').value`
+	require.NoError(t, p.Fill("Forecast address", "https://127.0.0.1/csv"))
+	press(t, p, "Try it")
+	require.NoError(t, p.WaitText("It did not go well"), "what came of it is said, and the address is kept")
+	press(t, p, "Take it away")
+	require.NoError(t, p.Wait(address+` === ''`))
+	press(t, p, "Undo")
+	require.NoError(t, p.Wait(address+` === 'https://127.0.0.1/csv'`))
 }
 
 // A record with columns of its own names, in feet, is asked about and then read; the next of
@@ -92,6 +102,75 @@ func TestAChangedFormAsksBeforeItIsLeft(t *testing.T) {
 	require.NoError(t, p.Click("Tie on"))
 	press(t, p, "Go without it")
 	require.NoError(t, p.Wait(`location.pathname === '/tie-on'`))
+
+	// An entry half made, and a thing of the kit that another is opened over.
+	require.NoError(t, p.Click("Catch"))
+	require.NoError(t, p.Fill("Note", "under the lamp"))
+	require.NoError(t, p.Click("Close"))
+	require.NoError(t, p.WaitText("Leave what you changed?"))
+	press(t, p, "Stay")
+	require.NoError(t, p.Wait(`document.querySelector('.entry textarea').value === 'under the lamp'`))
+	require.NoError(t, p.Click("Close"))
+	press(t, p, "Go without it")
+	require.NoError(t, p.Wait(`!document.querySelector('.entry')`))
+	setUp(t, p, "kit")
+	things := `document.querySelectorAll('.kit-name')`
+	require.NoError(t, p.Wait(things+`.length > 2`))
+	_, err := browser.Eval[any](p, `(`+things+`[0].click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Fill("Name", "The old one"))
+	_, err = browser.Eval[any](p, `(`+things+`[1].click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.WaitText("Leave what you changed?"))
+	press(t, p, "Stay")
+	press(t, p, "Keep")
+	require.NoError(t, p.Wait(`[...`+things+`].some((b) => b.innerText.startsWith('The old one'))`))
+	_, err = browser.Eval[any](p, `(`+things+`[3].click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(things+`[3].getAttribute('aria-expanded') === 'true'`), "what is kept may be left")
+}
+
+// What is refused is said above the button that was pressed, and what was typed is still there.
+func TestAFaultStandsAboveItsButton(t *testing.T) {
+	for _, c := range []struct{ room, fill, with, press, refused string }{
+		{"kit", "Name", " ", "Keep", "name"},
+		{"book/targets", "Hooks", "\b", "Keep for me", "hooks"},
+		{"waters", "Forecast address", "ftp://forecast", "Try it", "http"},
+	} {
+		p := signedIn(t, "wren", browser.Phone)
+		require.NoError(t, p.Go("/set-up/"+c.room))
+		if c.room == "kit" {
+			require.NoError(t, p.Wait(`document.querySelector('.kit-name')`))
+			_, err := browser.Eval[any](p, `(document.querySelector('.kit-name').click(), 1)`)
+			require.NoError(t, err)
+		}
+		require.NoError(t, p.Fill(c.fill, c.with))
+		press(t, p, c.press)
+		alert := `document.querySelector('main [role=alert]')`
+		require.NoError(t, p.Wait(alert), "%s", c.room)
+		assert.Contains(t, eval[string](t, p, alert+`.innerText`), c.refused)
+		above := eval[float64](t, p, `[...document.querySelectorAll('main button')].find((b) => b.innerText.trim() === '`+c.press+
+			`').getBoundingClientRect().top - `+alert+`.getBoundingClientRect().bottom`)
+		assert.True(t, above >= 0 && above < 60, "%s: %v px above", c.room, above)
+		picture(t, p, "fault "+strings.ReplaceAll(c.room, "/", " "))
+	}
+}
+
+// A catch begun while something to tie on is shown starts from that.
+func TestAnEntryStartsFromTheScreen(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	choose(t, p, "Kettle Bar")
+	require.NoError(t, p.Click("Tie on"))
+	unfold(t, p)
+	require.NoError(t, p.Wait(`document.querySelectorAll('.choice').length > 1`))
+	_, err := browser.Eval[any](p, `(document.querySelectorAll('.choice')[1].click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Still())
+	told := eval[string](t, p, `document.querySelector('.detail h1').innerText`)
+	require.NoError(t, p.Click("Catch"))
+	require.NoError(t, p.Wait(`document.querySelector('.entry')`))
+	assert.Contains(t, told, eval[string](t, p, `document.querySelector('.entry #offering').value`))
+	assert.NotEmpty(t, eval[string](t, p, `document.querySelector('.entry #offering').value`))
 }
 
 // focused says what the keyboard stands on: its label, or what is written on it.

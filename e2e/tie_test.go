@@ -174,6 +174,8 @@ func TestARuleOfOnesOwn(t *testing.T) {
 	require.NoError(t, err)
 	press(t, p, "Take it out")
 	require.NoError(t, p.Wait(`!`+row))
+	press(t, p, "Undo")
+	require.NoError(t, p.Wait(row))
 }
 
 func TestTieOnOnAPhone(t *testing.T) {
@@ -244,7 +246,7 @@ func TestMyWayAndMyLimits(t *testing.T) {
 	require.NoError(t, p.WaitText("Do not wade"))
 	setUp(t, p, "limits")
 	require.NoError(t, p.Click("Back to the usual"))
-	require.NoError(t, p.WaitText("Your limits are kept."))
+	require.NoError(t, p.WaitText("Your limits is taken out."))
 }
 
 func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }
@@ -282,7 +284,14 @@ func TestATargetOfOnesOwn(t *testing.T) {
 	assert.True(t, eval[bool](t, p, `fetch('/api/v1/targets').then((r) => r.json()).then((l) => l.some((k) => k.id === 'pebble-drum'))`))
 	require.NoError(t, p.Go("/set-up/book/targets"))
 	require.NoError(t, p.Wait(panel))
-	require.NoError(t, p.Wait(`fetch('/api/v1/playbook/targets/pebble-drum', {method: 'DELETE'}).then((r) => r.status === 204)`))
+	require.NoError(t, p.Fill("Target to read or change", "Pebble\r"))
+	require.NoError(t, p.Wait(panel+`.innerText.includes('Pebble drum (yours)')`))
+	press(t, p, "Take out")
+	yours := `fetch('/api/v1/targets').then((r) => r.json()).then((l) => l.some((k) => k.id === 'pebble-drum'))`
+	require.NoError(t, p.WaitText("Pebble drum is taken out."))
+	assert.False(t, eval[bool](t, p, yours))
+	press(t, p, "Undo")
+	require.NoError(t, p.Wait(yours))
 }
 
 // A kit comes in from a table; a table that is wrong says where, and nothing is kept.

@@ -5,6 +5,7 @@ import { createBrowserRouter, Navigate, Route, RouterProvider, Routes } from 're
 import { Problem } from './api/client';
 import { Begin } from './begin/Begin';
 import { Frame } from './frame/Frame';
+import { LeaveGuard } from './frame/LeaveGuard';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
@@ -32,26 +33,28 @@ const queries = new QueryClient({
 /** Everything behind the gate, each page with its address. */
 function Pages() {
   return (
-    <Gate begin={<Begin />}>
-      <Suspense>
-        <Routes>
-          <Route element={<Frame />}>
-            <Route path="/water" element={<WaterPage />} />
-            <Route path="/water/edit" element={<SpotEditor />} />
-            <Route path="/water/edit/:id" element={<SpotEditor />} />
-            <Route path="/tie-on" element={<TiePage />} />
-            <Route path="/tie-on/bench" element={<BenchPage />} />
-            <Route path="/tie-on/bench/:id" element={<BenchPage />} />
-            <Route path="/tie-on/cards" element={<CardsPage />} />
-            <Route path="/tie-on/cards/:id" element={<CardsPage />} />
-            <Route path="/begin" element={<FirstWater />} />
-            <Route path="/back" element={<BackPage />} />
-            <Route path="/set-up/*" element={<SetupPage />} />
-            <Route path="*" element={<Navigate to="/water" replace />} />
-          </Route>
-        </Routes>
-      </Suspense>
-    </Gate>
+    <LeaveGuard>
+      <Gate begin={<Begin />}>
+        <Suspense>
+          <Routes>
+            <Route element={<Frame />}>
+              <Route path="/water" element={<WaterPage />} />
+              <Route path="/water/edit" element={<SpotEditor />} />
+              <Route path="/water/edit/:id" element={<SpotEditor />} />
+              <Route path="/tie-on" element={<TiePage />} />
+              <Route path="/tie-on/bench" element={<BenchPage />} />
+              <Route path="/tie-on/bench/:id" element={<BenchPage />} />
+              <Route path="/tie-on/cards" element={<CardsPage />} />
+              <Route path="/tie-on/cards/:id" element={<CardsPage />} />
+              <Route path="/begin" element={<FirstWater />} />
+              <Route path="/back" element={<BackPage />} />
+              <Route path="/set-up/*" element={<SetupPage />} />
+              <Route path="*" element={<Navigate to="/water" replace />} />
+            </Route>
+          </Routes>
+        </Suspense>
+      </Gate>
+    </LeaveGuard>
   );
 }
 

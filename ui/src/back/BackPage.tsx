@@ -1,9 +1,10 @@
+import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
 import { useTitle } from '../frame/useTitle';
 import { rate } from '../format/measure';
 import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { App, Button, Segmented, Select } from 'antd';
+import { Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Spell, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
@@ -224,7 +225,6 @@ function SpellDetail({ s }: { s: Spell }) {
   const entry = useEntry();
   const invalidate = useInvalidate();
   const kinds = useKinds();
-  const { message } = App.useApp();
   const undo = useUndo();
   const follow = () => invalidate('log');
   const remove = useMutation({
@@ -233,7 +233,6 @@ function SpellDetail({ s }: { s: Spell }) {
       void follow();
       undo('The spell', () => api.putSpell(s.id, again(s)).then(follow));
     },
-    onError: (e) => void message.error(e.message),
   });
   const release = useMutation({
     mutationFn: (c: Spell['catches'][number]) => api.deleteCatch(c.id),
@@ -243,7 +242,6 @@ function SpellDetail({ s }: { s: Spell }) {
         api.putCatch(c.id, { spell_id: s.id, ...written(c) }).then(follow),
       );
     },
-    onError: (e) => void message.error(e.message),
   });
   return (
     <div className="log-detail">
@@ -314,11 +312,7 @@ function SpellDetail({ s }: { s: Spell }) {
         </ul>
       )}
       {s.note && <p>{s.note}</p>}
-      {remove.error && (
-        <p role="alert" className="entry-error">
-          {remove.error.message}
-        </p>
-      )}
+      <Fault of={[remove, release]} />
       <div className="log-acts">
         <Button size="small" onClick={() => entry.open({ kind: s.blank ? 'blank' : 'catch', spell: s })}>
           Change

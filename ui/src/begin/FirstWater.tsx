@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useEffect, useRef, useState } from 'react';
@@ -5,7 +6,7 @@ import { useNavigate } from 'react-router';
 import { v7 } from 'uuid';
 import { api, type LatLon, type SpotBody, type Station, type Template } from '../api/client';
 import { useInvalidate } from '../api/keys';
-import { useLeaveGuard } from '../frame/useLeaveGuard';
+import { useLeaveGuard } from '../frame/unkept';
 import { useTitle } from '../frame/useTitle';
 import { Kind } from './Kind';
 import { Tide } from './Tide';
@@ -29,7 +30,7 @@ export default function FirstWater() {
   const [name, setName] = useState('');
   const [ways, setWays] = useState<Pick<SpotBody, 'manner' | 'in' | 'out'>>();
   useTitle(steps[step], 'First water');
-  const letGo = useLeaveGuard(step > 0 || water !== '');
+  const { letGo } = useLeaveGuard(step > 0 || water !== '');
   // Focus goes where the work goes on.
   const head = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
@@ -132,11 +133,7 @@ export default function FirstWater() {
       {step === 3 && template && (
         <>
           <Ways template={template} value={ways} onChange={setWays} />
-          {keep.error && (
-            <p role="alert" className="caution">
-              {keep.error.message}
-            </p>
-          )}
+          <Fault of={[keep]} />
           <Button type="primary" size="large" loading={keep.isPending} onClick={() => keep.mutate()}>
             Show me the water
           </Button>

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Segmented } from 'antd';
 import { useEffect, useState } from 'react';
@@ -96,11 +97,7 @@ function Bend(props: { first: Template; station: Station; onTemplate: (t: Templa
           />
         ))}
       </div>
-      {bent.error && (
-        <p role="alert" className="caution">
-          {bent.error.message}
-        </p>
-      )}
+      <Fault of={[bent]} />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useState, type ReactNode } from 'react';
@@ -57,11 +58,7 @@ export function Tide(props: {
         <Button type="primary" size="large" loading={none.isPending} onClick={() => none.mutate()}>
           Go on without a tide
         </Button>
-        {none.error && (
-          <p role="alert" className="caution">
-            {none.error.message}
-          </p>
-        )}
+        <Fault of={[none]} />
       </>
     ),
   };
@@ -151,11 +148,7 @@ function Near(props: { pin: LatLon; onStation: (s: Station, zone?: string) => vo
   return (
     <>
       <Choose pin={props.pin} act="Take it" busy={take.isPending} onChoose={(k) => take.mutate(k)} />
-      {take.error && (
-        <p role="alert" className="caution">
-          {take.error.message}
-        </p>
-      )}
+      <Fault of={[take]} />
     </>
   );
 }
@@ -212,11 +205,7 @@ function After(props: { pin: LatLon; water: string; onStation: (s: Station, zone
           <Button type="primary" htmlType="submit" disabled={later === undefined} loading={keep.isPending}>
             Go on
           </Button>
-          {keep.error && (
-            <p role="alert" className="caution">
-              {keep.error.message}
-            </p>
-          )}
+          <Fault of={[keep]} />
         </form>
       )}
     </>

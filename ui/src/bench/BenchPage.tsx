@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Button, Input, Select } from 'antd';
@@ -125,11 +126,7 @@ function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string 
           />
         ))}
       </div>
-      {result.error && (
-        <p role="alert" className="caution">
-          {result.error.message}
-        </p>
-      )}
+      <Fault of={[result]} />
       {line && (
         <>
           <p className="bench-result" role="status">

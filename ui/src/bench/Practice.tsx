@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
@@ -170,6 +171,7 @@ export function Practice({ usual }: { usual?: Usual }) {
                 : `If it kept its bearing: ${swims.aim.why}.`}
             </p>
           )}
+          <Fault of={[judge]} />
           <div className="bench-acts">
             <Button type="primary" onClick={next}>
               Another fish
@@ -181,7 +183,6 @@ export function Practice({ usual }: { usual?: Usual }) {
               {score.strikes} of {score.throws} throws
             </span>
           </div>
-          {judge.error && <p role="alert">{judge.error.message}</p>}
         </div>
       </div>
     </article>

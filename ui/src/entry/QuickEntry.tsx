@@ -11,22 +11,30 @@ import { useKinds, type Kind, type Kinds, write } from '../conditions/kinds';
 import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
 import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
+import { useLeaveGuard } from '../frame/unkept';
 import { last, remember, type Entry } from './entry';
 import './entry.css';
 
 /** Logs a catch or a blank in a few touches; tide, light and moon are filled in. */
 export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
+  const [changed, setChanged] = useState(false);
+  const { letGo, leave } = useLeaveGuard(changed);
+  const close = () => {
+    letGo();
+    setChanged(false);
+    onClose();
+  };
   return (
     <Drawer
       open={!!entry}
-      onClose={onClose}
+      onClose={() => leave(close)}
       destroyOnHidden
       placement="right"
       size={Math.min(460, window.innerWidth)}
       title={entry?.spell ? 'Change this spell' : 'Into the log'}
       styles={{ body: { paddingTop: 14 } }}
     >
-      {entry && <EntryForm entry={entry} onClose={onClose} />}
+      {entry && <EntryForm entry={entry} onClose={close} onChange={() => setChanged(true)} />}
     </Drawer>
   );
 }
@@ -47,7 +55,8 @@ interface Fields {
   readings?: Partial<Record<Kind, number | null>>;
 }
 
-function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
+function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => void }) {
+  const { entry, onClose, onChange } = props;
   const here = usePlace();
   const moment = useMoment();
   const given = useGiven();
@@ -70,6 +79,9 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
   // What is sought on screen, else what was logged last.
   const sought = soughtLast();
   const seed = { ...last(), ...(sought ? { target: sought } : {}), ...dropEmpty(entry) };
+  // What was used last may have been at another spot.
+  const marks = (moment.ribbon?.marks ?? []).map((k) => k.name);
+  const mark = old ? old.mark : seed.mark && marks.includes(seed.mark) ? seed.mark : undefined;
   // The tide kept with a spell is that of its middle, so that is what is shown.
   const minutes = Form.useWatch('minutes', form) ?? 30;
   const middle = Date.parse(ended) - minutes * 30_000;
@@ -132,12 +144,13 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
       className="entry"
       requiredMark={false}
       onFinish={(f: Fields) => save.mutate(f)}
+      onValuesChange={onChange}
       initialValues={{
         minutes: old ? (Date.parse(old.ended_at) - Date.parse(old.started_at)) / 60000 : 30,
         target: old?.target ?? seed.target,
         approach: (old ? old.approach : seed.approach) || undefined,
         offering: old ? old.offering : seed.offering,
-        mark: (old ? old.mark : seed.mark) || undefined,
+        mark: mark || undefined,
         note: old?.note ?? entry?.note,
         readings: observed(kinds, old, given.readings),
       }}
@@ -214,10 +227,7 @@ function EntryForm({ entry, onClose }: { entry: Entry; onClose: () => void }) {
         </Form.Item>
       </div>
       <Form.Item label="Mark" name="mark">
-        <Select
-          allowClear
-          options={(moment.ribbon?.marks ?? []).map((k) => ({ value: k.name, label: k.name }))}
-        />
+        <Select allowClear options={marks.map((k) => ({ value: k, label: k }))} />
       </Form.Item>
       <div className="entry-three">
         {overridable.map((n) => {

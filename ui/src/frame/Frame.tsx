@@ -1,8 +1,8 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
 import { QuickEntry } from '../entry/QuickEntry';
-import { EntryContext, type Entry } from '../entry/entry';
+import { EntryContext, type Entry, type OnScreen } from '../entry/entry';
 import { usePlace } from '../moment/moment';
 import { typing } from '../moment/typing';
 import { FoldedRibbon } from '../ribbon/FoldedRibbon';
@@ -25,19 +25,29 @@ export function Frame() {
   const fold = useFold();
   const [entry, setEntry] = useState<Entry | null>(null);
 
-  const entries = useMemo(() => ({ open: setEntry }), []);
+  const onScreen = useRef<OnScreen | undefined>(undefined);
+
+  const entries = useMemo(
+    () => ({
+      open: (e: Entry) => setEntry(e.spell ? e : { ...onScreen.current, ...e }),
+      show: (now: OnScreen | undefined) => {
+        onScreen.current = now;
+      },
+    }),
+    [],
+  );
 
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (typing(e)) return;
       if (e.key === 'c' || e.key === 'b') {
         e.preventDefault();
-        setEntry({ kind: e.key === 'c' ? 'catch' : 'blank' });
+        entries.open({ kind: e.key === 'c' ? 'catch' : 'blank' });
       }
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  }, [entries]);
 
   return (
     <EntryContext value={entries}>
@@ -62,10 +72,10 @@ export function Frame() {
             Set-up
           </NavLink>
           <div className="rail-log">
-            <button onClick={() => setEntry({ kind: 'catch' })} title="Log a catch (c)">
+            <button onClick={() => entries.open({ kind: 'catch' })} title="Log a catch (c)">
               Catch
             </button>
-            <button onClick={() => setEntry({ kind: 'blank' })} title="Log a blank (b)">
+            <button onClick={() => entries.open({ kind: 'blank' })} title="Log a blank (b)">
               Blank
             </button>
           </div>

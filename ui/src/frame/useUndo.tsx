@@ -4,11 +4,11 @@ import { useCallback } from 'react';
 /** So long can be undone what was removed, seconds. */
 const within = 10;
 
-/** Says that something was removed, with a button that brings it back. */
-export function useUndo() {
+/** Says what is taken out, with a button to call it back, and runs what the angler then wants. */
+function useOffer() {
   const { message } = App.useApp();
   return useCallback(
-    (what: string, bringBack: () => Promise<unknown>) => {
+    (what: string, undo: () => void) => {
       const key = `${what} ${Date.now()}`;
       void message.open({
         key,
@@ -20,7 +20,7 @@ export function useUndo() {
               size="small"
               onClick={() => {
                 message.destroy(key);
-                bringBack().catch((e: Error) => void message.error(e.message));
+                undo();
               }}
             >
               Undo
@@ -30,5 +30,33 @@ export function useUndo() {
       });
     },
     [message],
+  );
+}
+
+/** Says that something was removed, with a button that brings it back. */
+export function useUndo() {
+  const { message } = App.useApp();
+  const offer = useOffer();
+  return useCallback(
+    (what: string, bringBack: () => Promise<unknown>) =>
+      offer(what, () => {
+        bringBack().catch((e: Error) => void message.error(e.message));
+      }),
+    [offer, message],
+  );
+}
+
+/** For what cannot be brought back once it is gone: it goes when nobody called it back in time. */
+export function usePostponed() {
+  const offer = useOffer();
+  return useCallback(
+    (what: string, act: () => void, back: () => void) => {
+      const waiting = setTimeout(act, within * 1000);
+      offer(what, () => {
+        clearTimeout(waiting);
+        back();
+      });
+    },
+    [offer],
   );
 }

@@ -1,3 +1,5 @@
+import { useAskFirst, useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
 import { useColumns } from '../setup/MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -16,13 +18,13 @@ export function Kit() {
   const { message } = App.useApp();
   const kit = useQuery({ queryKey: keys.kit, queryFn: api.kit });
   const [open, setOpen] = useState('');
+  const askFirst = useAskFirst();
   const changed = () => {
     void invalidate('kit');
   };
   const put = useMutation({
     mutationFn: (i: { id: string; body: KitBody & { revision?: number } }) => api.putKit(i.id, i.body),
     onSuccess: changed,
-    onError: (e) => void message.error(e.message),
   });
   const undo = useUndo();
   const remove = useMutation({
@@ -35,7 +37,6 @@ export function Kit() {
         changed();
       });
     },
-    onError: (e) => void message.error(e.message),
   });
   const bring = useMutation({
     mutationFn: (text: string) => api.importKit(text, false),
@@ -43,7 +44,6 @@ export function Kit() {
       changed();
       void message.success(`${r.items.length} things added`);
     },
-    onError: (e) => void message.error(e.message),
   });
   const columns = useColumns('kit', (text) => bring.mutate(text), true);
   if (kit.error)
@@ -89,6 +89,7 @@ export function Kit() {
           </a>
         )}
       </div>
+      <Fault of={open ? [bring] : [bring, put, remove]} />
       {columns.form}
       {items.length === 0 && (
         <p className="quiet">
@@ -116,7 +117,7 @@ export function Kit() {
                       <button
                         className="kit-name"
                         aria-expanded={open === i.id}
-                        onClick={() => setOpen(open === i.id ? '' : i.id)}
+                        onClick={() => askFirst(() => setOpen(open === i.id ? '' : i.id))}
                       >
                         <b>{i.name}</b> <span className="quiet small">{inShort(i)}</span>
                       </button>
@@ -126,6 +127,7 @@ export function Kit() {
                         key={i.revision}
                         item={i}
                         finishes={finishes}
+                        acts={[put, remove]}
                         onSave={(body) => put.mutate({ id: i.id, body })}
                         onDuplicate={() => {
                           const { revision: _revision, ...copy } = bodyOf(i);
@@ -153,12 +155,18 @@ function bodyOf(i: KitItem): KitBody & { revision: number } {
 function KitForm(props: {
   item: KitItem;
   finishes: string[];
+  /** What its buttons set off. */
+  acts: { error: Error | null }[];
   onSave: (b: KitBody & { revision: number }) => void;
   onDuplicate: () => void;
   onRemove: () => void;
 }) {
   const { item, finishes, onSave, onDuplicate, onRemove } = props;
   const [b, set] = useState(() => bodyOf(item));
+  useLeaveGuard(
+    Object.entries(bodyOf(item)).some(([k, v]) => b[k as keyof KitBody] !== v) ||
+      Object.keys(b).length > Object.keys(bodyOf(item)).length,
+  );
   return (
     <div className="form kit-form">
       <label>
@@ -186,6 +194,7 @@ function KitForm(props: {
           Weedless
         </Checkbox>
       )}
+      <Fault of={props.acts} />
       <div className="kit-acts">
         <Button type="primary" onClick={() => onSave(b)}>
           Keep

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { number, show } from '../format/spoken';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Progress, Segmented } from 'antd';
@@ -233,11 +234,7 @@ function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station)
         Keep as a station
       </Button>
       {!ready && <p className="quiet small">Still wanted: {missing.join(', and ')}.</p>}
-      {keep.error && (
-        <p role="alert" className="caution">
-          {keep.error.message}
-        </p>
-      )}
+      <Fault of={[keep]} />
     </form>
   );
 }

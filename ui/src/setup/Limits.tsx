@@ -1,3 +1,6 @@
+import { useUndo } from '../frame/useUndo';
+import { useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { NumberField } from '../format/NumberField';
 import { number } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -12,16 +15,18 @@ type Own = Record<string, { think: number | null; do_not: number | null }>;
 export function Limits() {
   const invalidate = useInvalidate();
   const { message } = App.useApp();
+  const undo = useUndo();
   const limits = useQuery({ queryKey: keys.limits, queryFn: api.limits });
   const [changed, setChanged] = useState<Own>({});
+  const { letGo } = useLeaveGuard(Object.keys(changed).length > 0);
   const save = useMutation({
     mutationFn: (own: Own) => api.putLimits(Object.entries(own).map(([id, l]) => ({ id, ...l }))),
-    onSuccess: () => {
+    onSuccess: (_, own) => {
+      letGo();
       setChanged({});
-      void message.success('Your limits are kept.');
+      if (Object.keys(own).length > 0) void message.success('Your limits are kept.');
       return invalidate('limits');
     },
-    onError: (e) => void message.error(e.message),
   });
   if (!limits.data) return null;
   const list = limits.data.limits;
@@ -72,6 +77,7 @@ export function Limits() {
           ))}
         </tbody>
       </table>
+      <Fault of={[save]} />
       <div className="limits-acts">
         <Button
           type="primary"
@@ -81,7 +87,15 @@ export function Limits() {
         >
           Keep my limits
         </Button>
-        {list.some((l) => l.own) && <Button onClick={() => save.mutate({})}>Back to the usual</Button>}
+        {list.some((l) => l.own) && (
+          <Button
+            onClick={() =>
+              save.mutate({}, { onSuccess: () => undo('Your limits', () => save.mutateAsync(own)) })
+            }
+          >
+            Back to the usual
+          </Button>
+        )}
       </div>
     </section>
   );

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { Button, Segmented } from 'antd';
 import { useState } from 'react';
@@ -50,6 +51,7 @@ export function Noting() {
         <span>Height above datum, if read</span>
         <NumberField measure="depth" value={heightM} onChange={setHeight} />
       </label>
+      <Fault of={[put]} />
       <Button htmlType="submit" disabled={!time || ahead} loading={put.isPending}>
         {time
           ? `It stood at ${clock(time, here.spot.time_zone)}, ${day(time, here.spot.time_zone)}`
@@ -60,7 +62,6 @@ export function Noting() {
           ? 'That is yet to come: move the ribbon back to when it stood.'
           : 'Move the ribbon to another time if need be.'}
       </p>
-      {put.error && <p role="alert">{put.error.message}</p>}
     </form>
   );
 }

@@ -3,7 +3,8 @@ import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
-import { useLeaveGuard } from '../frame/useLeaveGuard';
+import { Fault } from '../frame/Fault';
+import { useLeaveGuard } from '../frame/unkept';
 
 interface Row {
   of: string;
@@ -55,7 +56,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
   const [certainty, setCertainty] = useState('usual');
   const [targets, setTargets] = useState<string[]>([]);
   const [rows, setRows] = useState<Row[]>([blank]);
-  const letGo = useLeaveGuard(says !== '' || rows.some((r) => r.of !== ''));
+  const { letGo, leave } = useLeaveGuard(says !== '' || rows.some((r) => r.of !== ''));
   const vocabulary = (of: string) => book.vocabularies.find((v) => v.name === of);
   const put = useMutation({
     mutationFn: () =>
@@ -85,12 +86,12 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
           }),
       }),
     onSuccess: (r) => {
+      letGo();
       void invalidate('playbook');
       if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
       else void message.success('Your rule is in the playbook.');
       onDone();
     },
-    onError: (e) => void message.error(e.message, 8),
   });
   const words = (list: string[]) => list.map((v) => ({ value: v, label: v.replaceAll('_', ' ') }));
   const change = (i: number, part: Partial<Row>) =>
@@ -194,6 +195,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
           rows,
         })}
       </p>
+      <Fault of={[put]} />
       <div className="kit-acts">
         <Button onClick={() => setRows([...rows, blank])}>And another condition</Button>
         <Button
@@ -206,8 +208,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
         <Button
           type="text"
           onClick={() => {
-            letGo();
-            onDone();
+            leave(onDone);
           }}
         >
           Cancel

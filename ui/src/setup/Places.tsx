@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useColumns } from './MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Segmented, Select } from 'antd';
@@ -95,9 +96,9 @@ export function Places() {
             });
         }}
       />
+      {columns.form}
       {(refused || read.error) && (
         <p role="alert" className="caution">
-          {columns.form}
           {refused || `${file?.name}: ${read.error?.message}`}
         </p>
       )}
@@ -120,11 +121,7 @@ export function Places() {
             {list.features.length > 60 && <li className="quiet">and {list.features.length - 60} more</li>}
           </ul>
           {planned.data && <Planned plan={planned.data} as={as} />}
-          {planned.error && (
-            <p role="alert" className="caution">
-              {planned.error.message}
-            </p>
-          )}
+          <Fault of={[planned]} />
           <div className="keep">
             <label>
               Take them as

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -56,11 +57,7 @@ export function RecoveryCodes() {
               onChange={(e) => setPassword(e.target.value)}
             />
           </label>
-          {make.error && (
-            <p role="alert" className="caution">
-              {make.error.message}
-            </p>
-          )}
+          <Fault of={[make]} />
           <Button htmlType="submit" disabled={!password} loading={make.isPending}>
             {n ? 'Make new ones' : 'Make codes'}
           </Button>

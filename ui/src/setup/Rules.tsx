@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -28,7 +29,6 @@ export function Rules() {
       const what = `${r.targets.length} targets and ${r.rules.length} rules are yours.`;
       void message.success(r.findings.length > 0 ? `${what} But: ${r.findings.join('; ')}` : what, 8);
     },
-    onError: (e) => void message.error(e.message, 8),
   });
   if (book.error)
     return (
@@ -102,6 +102,7 @@ export function Rules() {
         />
       ) : (
         <div className="kit-acts">
+          <Fault of={[bring]} />
           <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
           <ChooseFile
             says="Bring a playbook file…"
@@ -144,13 +145,11 @@ const mostShown = 120;
 function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: boolean }) {
   const invalidate = useInvalidate();
   const undo = useUndo();
-  const { message } = App.useApp();
   const put = useMutation({
     mutationFn: (c: { off?: boolean; effect?: string; certainty?: string }) => api.putRule(r.id, c),
     onSuccess: () => {
       void invalidate('playbook');
     },
-    onError: (e) => void message.error(e.message),
   });
   const remove = useMutation({
     mutationFn: () => api.deleteOwnRule(r.id),
@@ -158,7 +157,6 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
       void invalidate('playbook');
       undo('Your rule', () => api.importOwn(source).then(() => invalidate('playbook')));
     },
-    onError: (e) => void message.error(e.message),
   });
   const now = { off: r.off, effect: r.effect, certainty: r.certainty };
   const words = (list: string[]) => list.map((v) => ({ value: v, label: v }));
@@ -173,6 +171,7 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
           <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : factor(r.factor)}</span>
         </summary>
         <div className="rule-edit">
+          <Fault of={[put, remove]} />
           <Checkbox checked={!r.off} onChange={(e) => put.mutate({ ...now, off: !e.target.checked })}>
             I believe it
           </Checkbox>

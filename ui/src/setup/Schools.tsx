@@ -1,5 +1,5 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { App } from 'antd';
 import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { Positions } from '../tie/Positions';
@@ -7,14 +7,12 @@ import { Positions } from '../tie/Positions';
 /** Where anglers disagree: which side this angler takes, for good. */
 export function Schools() {
   const invalidate = useInvalidate();
-  const { message } = App.useApp();
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const take = useMutation({
     mutationFn: (t: { school: string; position: string }) => api.putSchool(t.school, t.position),
     onSuccess: () => {
       void invalidate('playbook');
     },
-    onError: (e) => void message.error(e.message),
   });
   if (!book.data) return null;
   return (
@@ -24,6 +22,7 @@ export function Schools() {
         Twelve old questions. Take a side and advice follows it; for one outing you can take another in Tie
         on.
       </p>
+      <Fault of={[take]} />
       <Positions
         schools={book.data.schools}
         taken={(s) => s.chosen}

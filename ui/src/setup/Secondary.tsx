@@ -1,3 +1,5 @@
+import { useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -19,6 +21,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
   const [text, setText] = useState<OffsetsTyped>(plainOffsets);
   const offsets = readOffsets(text);
   const ready = name.trim() !== '' && source.trim() !== '' && !!offsets && !!(reference ?? main[0]?.id);
+  const { letGo, leave } = useLeaveGuard(open && name !== '');
   const put = useMutation({
     mutationFn: () =>
       api.putStation(v7(), {
@@ -28,6 +31,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
         offsets: offsets!,
       }),
     onSuccess: () => {
+      letGo();
       void invalidate('tide');
       void message.success('The station is kept. Choose above which water follows it.');
       setOpen(false);
@@ -73,15 +77,20 @@ export function Secondary({ stations }: { stations: Station[] }) {
         />
       </label>
       <OffsetFields value={text} onChange={setText} />
+      <Fault of={[put]} />
       <Button type="primary" htmlType="submit" disabled={!ready} loading={put.isPending}>
         Keep the place
       </Button>
-      <Button onClick={() => setOpen(false)}>Leave it</Button>
-      {put.error && (
-        <p role="alert" className="caution">
-          {put.error.message}
-        </p>
-      )}
+      <Button
+        onClick={() =>
+          leave(() => {
+            setOpen(false);
+            setName('');
+          })
+        }
+      >
+        Leave it
+      </Button>
     </form>
   );
 }

@@ -1,32 +1,48 @@
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
-import { App, Button } from 'antd';
+import { Button } from 'antd';
+import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { usePostponed } from '../frame/useUndo';
 
 type Entry = Playbook['set_aside'][number];
+
+const keyOf = (a: Entry) => `${a.kind} ${a.id}`;
 
 /** What of one's own the playbook no longer knows: said, kept, and taken out if one wants. */
 export function SetAside({ list }: { list: Entry[] }) {
   const invalidate = useInvalidate();
-  const { message } = App.useApp();
   const takeOut = useMutation({
     mutationFn: ({ kind, id }: Entry) => {
       if (kind === 'target') return api.deleteTarget(id);
       return kind === 'school' ? api.putSchool(id, '') : api.deleteOwnRule(id);
     },
     onSuccess: () => void invalidate('playbook'),
-    onError: (e) => void message.error(e.message),
   });
-  if (list.length === 0) return null;
+  // What this playbook does not know cannot be read in again: it goes only once nobody called it back.
+  const postpone = usePostponed();
+  const [going, setGoing] = useState<string[]>([]);
+  const shown = list.filter((a) => !going.includes(keyOf(a)));
+  const out = (a: Entry) => {
+    setGoing((l) => [...l, keyOf(a)]);
+    postpone(
+      `Your ${a.kind} ${a.id}`,
+      () => takeOut.mutate(a),
+      () => setGoing((l) => l.filter((k) => k !== keyOf(a))),
+    );
+  };
+  if (shown.length === 0) return null;
   return (
     <div role="status" className="set-aside">
       <b>Set aside</b>, because this playbook does not know what they speak of. They are kept, and count again
       when it does.
+      <Fault of={[takeOut]} />
       <ul>
-        {list.map((a) => (
-          <li key={`${a.kind} ${a.id}`}>
+        {shown.map((a) => (
+          <li key={keyOf(a)}>
             Your {a.kind} {a.id}: {a.why}{' '}
-            <Button size="small" onClick={() => takeOut.mutate(a)}>
+            <Button size="small" onClick={() => out(a)}>
               Take it out
             </Button>
           </li>

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
 import { NumberField } from '../format/NumberField';
 import { depth } from '../format/spoken';
@@ -56,7 +57,6 @@ function Body({ t }: { t: Data }) {
     },
   });
   const l = t.learned;
-  const error = put.error ?? current.error ?? forget.error;
   return (
     <>
       <p className="quiet">
@@ -71,6 +71,7 @@ function Body({ t }: { t: Data }) {
         }}
       >
         <OffsetFields value={text} onChange={setText} />
+        <Fault of={[put]} />
         <Button htmlType="submit" disabled={!offsets} loading={put.isPending}>
           Use these
         </Button>
@@ -78,6 +79,7 @@ function Body({ t }: { t: Data }) {
       <h3>Learn them from what you note</h3>
       <p className="quiet">Note the time when the water stands here, and the height if you can read it.</p>
       <Noting />
+      <Fault of={[forget]} />
       {t.noted.length > 0 && (
         <ul className="noted">
           {t.noted.map((n) => (
@@ -149,15 +151,11 @@ function Body({ t }: { t: Data }) {
             onChange={setSeen}
           />
         </label>
+        <Fault of={[current]} />
         <Button htmlType="submit" loading={current.isPending}>
           Keep it
         </Button>
       </form>
-      {error && (
-        <p role="alert" className="caution">
-          {error.message}
-        </p>
-      )}
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { show } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
@@ -50,11 +51,10 @@ export function Stations() {
   });
   const list = stations.data ?? [];
   const waters = list.flatMap((s) => s.waters.map((w) => ({ ...w, station: s.id })));
-  const error = stations.error ?? use.error ?? remove.error;
   return (
     <section className="panel">
       <h2>Stations</h2>
-      {error && <p role="alert">{error.message}</p>}
+      <Fault of={[stations]} />
       {list.map((s) => (
         <details key={s.id} className="station">
           <summary>
@@ -76,6 +76,7 @@ export function Stations() {
                 </li>
               ))}
           </ul>
+          <Fault of={[remove]} />
           <p className="take">
             Take it along:{' '}
             {!s.reference_id && (
@@ -101,6 +102,7 @@ export function Stations() {
       ))}
       {list.length > 1 && (
         <div className="follow">
+          <Fault of={[use]} />
           {waters.map((w) => (
             <label key={w.id}>
               <span>{w.name} follows</span>

@@ -1,3 +1,5 @@
+import { useAskFirst, useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Select } from 'antd';
 import { useState } from 'react';
@@ -11,6 +13,7 @@ import { idFrom } from './OwnRule';
 export function TargetsPanel() {
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const [id, setId] = useState('red-drum');
+  const askFirst = useAskFirst();
   if (!book.data) return null;
   const t = book.data.targets.find((k) => k.id === id) ?? book.data.targets[0]!;
   return (
@@ -24,7 +27,7 @@ export function TargetsPanel() {
         aria-label="Target to read or change"
         showSearch={{ optionFilterProp: 'label' }}
         value={t.id}
-        onChange={setId}
+        onChange={(other) => askFirst(() => setId(other))}
         options={book.data.targets.map((k) => ({ value: k.id, label: k.name + (k.own ? ' (yours)' : '') }))}
       />
       <TargetForm key={t.id + String(t.own)} target={t} book={book.data} onCopied={setId} />
@@ -39,19 +42,21 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
   const undo = useUndo();
   const { id: _id, own: _own, over: _over, ...first } = t;
   void [_id, _own, _over];
-  const [b, set] = useState<TargetBody>(first);
+  const [begun] = useState<TargetBody>(first);
+  const [b, set] = useState(begun);
+  const { letGo } = useLeaveGuard(b !== begun);
   const fresh = () => {
     void invalidate('playbook');
   };
   const put = useMutation({
     mutationFn: (id: string) => api.putTarget(id, b),
     onSuccess: (r, id) => {
+      letGo();
       fresh();
       if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
       else void message.success(`${b.name} is kept.`);
       onCopied(id);
     },
-    onError: (e) => void message.error(e.message, 8),
   });
   const remove = useMutation({
     mutationFn: () => api.deleteTarget(t.id),
@@ -59,7 +64,6 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
       fresh();
       undo(t.over ? `Your ${t.name}` : t.name, () => api.importOwn(source).then(fresh));
     },
-    onError: (e) => void message.error(e.message, 8),
   });
   const vocabulary = (name: string) => book.vocabularies.find((v) => v.name === name)?.words ?? [];
   const lists: [keyof TargetBody, string, { value: string; label: string }[]][] = [
@@ -148,6 +152,7 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
           />
         </label>
       ))}
+      <Fault of={[put, remove]} />
       <div className="kit-acts">
         <Button type="primary" onClick={() => put.mutate(isCopy ? copyId : t.id)}>
           {isCopy ? `Add ${b.name}` : 'Keep for me'}

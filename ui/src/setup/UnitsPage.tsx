@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Segmented, Select } from 'antd';
 import { api } from '../api/client';
@@ -69,11 +70,7 @@ export function UnitsPage() {
         <p className="quiet small">
           Hooks and lines keep the sizes they are sold by; “ankle” and “waist” stay what they are.
         </p>
-        {save.error && (
-          <p role="alert" className="caution">
-            {save.error.message}
-          </p>
-        )}
+        <Fault of={[save]} />
       </section>
       <section className="panel">
         <h2>Hours and weeks</h2>

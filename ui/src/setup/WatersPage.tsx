@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
@@ -76,16 +77,13 @@ function Water({ w }: { w: Listed }) {
           <span>Name</span>
           <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
         </label>
+        <Fault of={[rename]} />
         <Button htmlType="submit" disabled={!name.trim() || name === w.name} loading={rename.isPending}>
           Rename
         </Button>
       </form>
       <Forecast water={w} />
-      {(rename.error ?? remove.error) && (
-        <p role="alert" className="caution">
-          {(rename.error ?? remove.error)!.message}
-        </p>
-      )}
+      <Fault of={[remove]} />
       <Button danger type="text" onClick={() => void ask()}>
         Take this water away…
       </Button>
@@ -116,6 +114,8 @@ function Forecast({ water }: { water: Listed }) {
   const remove = useMutation({
     mutationFn: () => api.deleteFeed(water.id),
     onSuccess: () => {
+      // What came of the address went with it.
+      put.reset();
       void invalidate('water');
       if (f) undo('The forecast address', () => api.putFeed(water.id, f.url).then(() => invalidate('water')));
     },
@@ -140,6 +140,7 @@ function Forecast({ water }: { water: Listed }) {
             onChange={(e) => setTyped(e.target.value)}
           />
         </label>
+        <Fault of={[put, remove]} />
         <Button htmlType="submit" disabled={!url.trim()} loading={put.isPending}>
           {f && url === f.url ? 'Try it again' : 'Try it'}
         </Button>
@@ -150,14 +151,13 @@ function Forecast({ water }: { water: Listed }) {
         )}
       </form>
       <p className="small" role="status">
-        {(put.error ?? remove.error)?.message ??
-          (f?.problem
-            ? `It did not go well: ${f.problem}.`
-            : put.data?.readings
-              ? `${put.data.readings} readings came, issued ${day(put.data.issued_at!, water.time_zone)} ${clock(put.data.issued_at!, water.time_zone)}.`
-              : f?.fetched_at
-                ? `Fetched ${day(f.fetched_at, water.time_zone)} ${clock(f.fetched_at, water.time_zone)}.`
-                : 'Without one, what is usual is assumed, and said to be.')}
+        {f?.problem
+          ? `It did not go well: ${f.problem}.`
+          : put.data?.readings
+            ? `${put.data.readings} readings came, issued ${day(put.data.issued_at!, water.time_zone)} ${clock(put.data.issued_at!, water.time_zone)}.`
+            : f?.fetched_at
+              ? `Fetched ${day(f.fetched_at, water.time_zone)} ${clock(f.fetched_at, water.time_zone)}.`
+              : 'Without one, what is usual is assumed, and said to be.'}
       </p>
     </>
   );

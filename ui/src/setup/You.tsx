@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Form, Input, Modal } from 'antd';
 import { useState } from 'react';
@@ -105,11 +106,7 @@ function Password() {
             Change it
           </Button>
         </Form.Item>
-        {change.error && (
-          <p role="alert" className="caution">
-            {change.error.message}
-          </p>
-        )}
+        <Fault of={[change]} />
       </Form>
     </section>
   );
@@ -188,11 +185,7 @@ function Leave() {
                 onChange={(e) => setPassword(e.target.value)}
               />
             </label>
-            {leave.error && (
-              <p role="alert" className="caution">
-                {leave.error.message}
-              </p>
-            )}
+            <Fault of={[leave]} />
             <div className="map-acts">
               <Button danger type="primary" htmlType="submit" disabled={!password} loading={leave.isPending}>
                 Delete everything now

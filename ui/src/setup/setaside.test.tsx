@@ -10,7 +10,7 @@ afterEach(() => {
   vi.restoreAllMocks();
 });
 
-it('says what the playbook no longer knows, and takes out the one that is touched', async () => {
+it('says what the playbook no longer knows, and takes out those that nobody called back', async () => {
   const calls = {
     rule: vi.spyOn(api, 'deleteOwnRule').mockResolvedValue(undefined as never),
     target: vi.spyOn(api, 'deleteTarget').mockResolvedValue(undefined as never),
@@ -27,10 +27,18 @@ it('says what the playbook no longer knows, and takes out the one that is touche
     />,
   );
   await screen.findByText(/Your rule mine: unknown target "gone"/);
-  for (const b of screen.getAllByRole('button')) fireEvent.click(b);
+  vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+  for (const b of screen.getAllByRole('button', { name: 'Take it out' })) fireEvent.click(b);
+  expect(screen.queryByText(/Your target old:/)).toBeNull();
+  await vi.advanceTimersByTimeAsync(100);
+  fireEvent.click(screen.getAllByRole('button', { name: 'Undo' })[1]!);
+  expect(screen.getByText(/Your target old:/)).toBeTruthy();
+  expect(calls.rule).not.toHaveBeenCalled();
+  await vi.advanceTimersByTimeAsync(10_000);
+  vi.useRealTimers();
   await waitFor(() => expect(calls.rule).toHaveBeenCalledWith('mine'));
-  expect(calls.target).toHaveBeenCalledWith('old');
   expect(calls.school).toHaveBeenCalledWith('Q6', '');
+  expect(calls.target).not.toHaveBeenCalled();
 });
 
 it('is nothing where all fits', async () => {

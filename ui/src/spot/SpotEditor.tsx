@@ -1,5 +1,5 @@
 import { useUndo } from '../frame/useUndo';
-import { useLeaveGuard } from '../frame/useLeaveGuard';
+import { useLeaveGuard } from '../frame/unkept';
 import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Popconfirm } from 'antd';
@@ -76,7 +76,7 @@ function Editor({ draft }: { draft: Draft }) {
   const { water, cells, words } = useWater(body.water_id);
   const set = (part: Partial<SpotBody>) => setBody((b) => ({ ...b, ...part }));
   const isNew = draft.revision === 0;
-  const letGo = useLeaveGuard(body !== draft.body);
+  const { letGo } = useLeaveGuard(body !== draft.body);
 
   const follow = async () => {
     await invalidate('spots');
@@ -109,7 +109,6 @@ function Editor({ draft }: { draft: Draft }) {
       void go('/water');
       undo(draft.body.name, () => api.putSpot(draft.id, draft.body).then(follow));
     },
-    onError: (e) => void message.error(e.message),
   });
   const cut = useMutation({
     mutationFn: ([from, to]: [LatLon, LatLon]) => api.cut(body.water_id, from, to),
@@ -124,7 +123,6 @@ function Editor({ draft }: { draft: Draft }) {
         section_bearing_deg: Math.round(c.bearing_deg * 10) / 10,
       });
     },
-    onError: (e) => void message.error(e.message),
   });
   const place = (p: LatLon) => {
     const q = { lat: Number(p.lat.toFixed(6)), lon: Number(p.lon.toFixed(6)) };
@@ -180,7 +178,7 @@ function Editor({ draft }: { draft: Draft }) {
   const waters = [
     ...new Map(here.spots.map((s) => [s.water_id, { id: s.water_id, name: s.water }])).values(),
   ];
-  const problem = put.error;
+  const problem = put.error ?? remove.error ?? cut.error;
   if (!words) return null;
   return (
     <form
@@ -190,6 +188,15 @@ function Editor({ draft }: { draft: Draft }) {
         put.mutate();
       }}
     >
+      {problem && (
+        <p role="alert" className="caution">
+          {problem.message}{' '}
+          {problem instanceof Problem && problem.status === 409
+            ? 'It was changed elsewhere meanwhile: open it again, and enter your change anew.'
+            : problem instanceof Problem &&
+              problem.fields.map((f) => `${f.location}: ${f.message}`).join('; ')}
+        </p>
+      )}
       <div className="spot-head">
         <h1>{isNew ? 'A new spot' : `Change ${draft.body.name}`}</h1>
         <div className="map-acts">
@@ -202,28 +209,12 @@ function Editor({ draft }: { draft: Draft }) {
               <Button>Remove</Button>
             </Popconfirm>
           )}
-          <Button
-            onClick={() => {
-              letGo();
-              void go('/water');
-            }}
-          >
-            Leave it
-          </Button>
+          <Button onClick={() => void go('/water')}>Leave it</Button>
           <Button type="primary" htmlType="submit" loading={put.isPending}>
             Keep the spot
           </Button>
         </div>
       </div>
-      {problem && (
-        <p role="alert" className="caution">
-          {problem.message}{' '}
-          {problem instanceof Problem && problem.status === 409
-            ? 'It was changed elsewhere meanwhile: open it again, and enter your change anew.'
-            : problem instanceof Problem &&
-              problem.fields.map((f) => `${f.location}: ${f.message}`).join('; ')}
-        </p>
-      )}
       <div className="spot-two">
         <section className="panel form">
           <SpotFields body={body} words={words} waters={waters} onChange={set} />

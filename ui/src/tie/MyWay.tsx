@@ -83,15 +83,15 @@ export function MyWay(props: {
             onChange={(style) => take({ style })}
           />
         </label>
+        {problem && (
+          <p role="alert" className="caution small">
+            {problem}
+          </p>
+        )}
         <Button type="primary" loading={asking} onClick={() => onAsk(way)}>
           What is it worth?
         </Button>
       </div>
-      {problem && (
-        <p role="alert" className="small">
-          {problem}
-        </p>
-      )}
     </details>
   );
 }

@@ -1,3 +1,4 @@
+import { useOnScreen } from '../entry/entry';
 import { useTitle } from '../frame/useTitle';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
@@ -105,6 +106,12 @@ export default function TiePage() {
       ? mine
       : (choices.find((c) => keyOf(c) === picked) ??
         (beyond && keyOf(beyond) === picked ? beyond : choices[0]));
+  useOnScreen({
+    target: chosen?.target ?? asking.targets[0],
+    approach: chosen?.approach,
+    offering: chosen?.offering,
+    mark: chosen?.mark,
+  });
   const shut =
     moment.frame && moment.ribbon && !moment.frame.open
       ? `${moment.frame.way_title} at ${clock(moment.frame.time, here.spot.time_zone)}. ${moment.frame.way}`

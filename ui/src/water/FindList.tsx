@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { show } from '../format/spoken';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button } from 'antd';
@@ -71,7 +72,6 @@ export function FindList(props: {
       onChoose(undefined);
       void invalidate('spots');
     },
-    onError: (e) => void message.error(e.message),
   });
   if (!gridded)
     return <p className="panel">Bring depths in under Set-up, and what stands out in them is listed here.</p>;
@@ -100,6 +100,7 @@ export function FindList(props: {
             </button>
             {i === chosen && (
               <div className="find-acts">
+                <Fault of={[take]} />
                 <Button size="small" type="primary" loading={take.isPending} onClick={() => take.mutate(f)}>
                   Take as a mark
                 </Button>

@@ -1,3 +1,5 @@
+import { useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { NumberField } from '../format/NumberField';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
@@ -18,6 +20,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
   const [note, setNote] = useState('');
   const [snag, setSnag] = useState(false);
   const [elevation, setElevation] = useState<number>();
+  const { letGo, leave } = useLeaveGuard(name !== '' || note !== '');
   const put = useMutation({
     mutationFn: () =>
       api.putMark(here.spot.id, v7(), {
@@ -30,6 +33,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         ...(elevation !== undefined && { elevation_m: elevation }),
       }),
     onSuccess: () => {
+      letGo();
       void message.success(`${name} is a mark of ${here.spot.name}.`);
       void invalidate('spots');
       onDone();
@@ -84,16 +88,12 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
       <Checkbox checked={snag} onChange={(e) => setSnag(e.target.checked)}>
         It catches line
       </Checkbox>
-      {put.error && (
-        <p role="alert" className="caution">
-          {put.error.message}
-        </p>
-      )}
+      <Fault of={[put]} />
       <div className="map-acts">
         <Button type="primary" htmlType="submit" loading={put.isPending}>
           Keep the mark
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={() => leave(onDone)}>Leave it</Button>
       </div>
     </form>
   );

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { NumberField } from '../format/NumberField';
 import { axis, depth, unitOf } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -80,7 +81,6 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       void invalidate('spots');
       onClose();
     },
-    onError: (e) => void message.error(e.message),
   });
   const add = (distance: number) => {
     setSeen((l) => [
@@ -162,12 +162,9 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
           />
         </label>
       )}
-      {read.error && (
-        <p role="alert" className="caution small">
-          {read.error.message}
-        </p>
-      )}
+      <Fault of={[read]} />
       {result && <Told surf={result} cuts={help.cuts} />}
+      <Fault of={[keep]} />
       <div className="surf-acts">
         {result?.section && (
           <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate()}>

@@ -1,6 +1,8 @@
+import { useLeaveGuard } from '../frame/unkept';
+import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
 import { useMutation } from '@tanstack/react-query';
-import { App, Button, Input, Popconfirm, Select } from 'antd';
+import { Button, Input, Popconfirm, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type LatLon, type Water, type Zone, type ZoneIn } from '../api/client';
@@ -24,7 +26,6 @@ const written = ({ id: _id, revision: _revision, warning: _warning, ...z }: Zone
 export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => void; onDone: () => void }) {
   const { water, ring, onDraw, onDone } = props;
   const invalidate = useInvalidate();
-  const { message } = App.useApp();
   const [edited, setEdited] = useState<{ id: string; zone: ZoneIn }>();
   const follow = () => {
     void invalidate('water');
@@ -36,7 +37,6 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
       follow();
       undo(z.name, () => api.putZone(z.id, water.id, written(z)).then(follow));
     },
-    onError: (e) => void message.error(e.message),
   });
   const done = () => {
     setEdited(undefined);
@@ -63,6 +63,7 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
       <div className="map-acts">
         <Button onClick={onDraw}>Draw a zone</Button>
       </div>
+      <Fault of={[remove]} />
       <ul className="zones">
         {water.zones.map((z) => (
           <li key={z.id} className="panel">
@@ -94,6 +95,11 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
   const { waterId, id, onDone } = props;
   const [z, setZone] = useState<ZoneIn>({ ...props.zone });
   const [season, setSeason] = useState([shown(z.from_md), shown(z.to_md)]);
+  const { letGo, leave } = useLeaveGuard(
+    !id ||
+      JSON.stringify([z, season]) !==
+        JSON.stringify([props.zone, [shown(props.zone.from_md), shown(props.zone.to_md)]]),
+  );
   const put = useMutation({
     mutationFn: () => {
       const { name, kind, says, source, checked_on, ring } = z;
@@ -102,7 +108,10 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
       if (from || to) Object.assign(zone, { from_md: from, to_md: to });
       return api.putZone(id ?? v7(), waterId, zone);
     },
-    onSuccess: onDone,
+    onSuccess: () => {
+      letGo();
+      onDone();
+    },
   });
   const set = (part: Partial<ZoneIn>) => setZone({ ...z, ...part });
   return (
@@ -153,16 +162,12 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
         Looked up on
         <Input type="date" value={z.checked_on} onChange={(e) => set({ checked_on: e.target.value })} />
       </label>
-      {put.error && (
-        <p role="alert" className="caution">
-          {put.error.message}
-        </p>
-      )}
+      <Fault of={[put]} />
       <div className="map-acts">
         <Button type="primary" htmlType="submit" loading={put.isPending}>
           Keep the zone
         </Button>
-        <Button onClick={onDone}>Leave it</Button>
+        <Button onClick={() => leave(onDone)}>Leave it</Button>
       </div>
     </form>
   );
