@@ -234,6 +234,14 @@ func TestMyWayAndMyLimits(t *testing.T) {
 	require.NoError(t, p.WaitText("Your way:"))
 	require.NoError(t, p.Wait(`document.querySelector('.detail h1').innerText.includes('Live finger mullet')`))
 	noViolations(t, p, "my way")
+	// It is laid aside and compared as it was typed, the rig with it.
+	press(t, p, "Compare with")
+	require.NoError(t, p.WaitText("is laid aside"))
+	_, err := browser.Eval[any](p, `(document.querySelector('.choices .choice').click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.compare')?.innerText.includes('Live finger mullet')`))
+	noViolations(t, p, "my way compared")
+	require.NoError(t, p.Click("close"))
 
 	setUp(t, p, "limits")
 	require.NoError(t, p.Wait(`document.querySelector('.limits')`))

@@ -27,9 +27,10 @@ const (
 	SwellPeriod Kind = "swell_period_s"
 	// FishDepth is how deep fish show on a sounder, or were met: one reading for each level.
 	FishDepth Kind = "fish_depth_m"
-	// Rain of an hour, and the depth a sounder reads, are known only when somebody says
+	// Rain of an hour, the barometer, and the depth a sounder reads, are known only when somebody says
 	// so: nothing is assumed of them.
 	Rain         Kind = "rain_mm"
+	Barometer    Kind = "air_pressure_pa"
 	SounderDepth Kind = "sounder_depth_m"
 	// Standing is how far the water has stood above prediction for days and weeks, as an
 	// onshore wind or a full river keeps it.
@@ -105,7 +106,8 @@ type Columns struct {
 
 // endings of columns, and the unit each stands for.
 var endings = map[string]string{"c": "°C", "f": "°F", "k": "K", "ms": "m/s", "kn": "kn", "kmh": "km/h", "mph": "mph", "deg": "deg",
-	"fraction": "", "pct": "%", "m": "m", "ft": "ft", "cm": "cm", "s": "s", "mm": "mm"}
+	"fraction": "", "pct": "%", "m": "m", "ft": "ft", "cm": "cm", "s": "s", "mm": "mm",
+	"pa": "Pa", "hpa": "hPa", "mbar": "mbar", "inhg": "inHg", "mmhg": "mmHg"}
 
 // Names of the columns and the unit of each.
 func (c Columns) Names() map[string]string {
@@ -175,6 +177,11 @@ var table = []Nature{
 		// kg/m² of CF is a millimetre
 		Min: 0, Max: 500, Step: 0.5, Decimals: 1, Fresh: time.Hour, Spread: spread(0.5, 2, 5), Assumed: math.NaN(),
 		Columns: Columns{"rain", []string{"mm"}}, CF: "precipitation_amount"},
+	// From the lowest and the highest ever measured at sea level, 870 and 1084 hPa (WMO World
+	// Weather and Climate Extremes Archive).
+	{Kind: Barometer, Name: "barometer", Long: "Air pressure at sea level", Unit: "Pa", Dimension: quantity.Pressure, Measure: "pressure",
+		Min: 86_000, Max: 109_000, Step: 100, Decimals: 0, Fresh: 3 * time.Hour, Spread: spread(50, 200, 1000), Assumed: math.NaN(),
+		Columns: Columns{"air_pressure", []string{"pa", "hpa", "mbar", "inhg", "mmhg"}}, CF: "air_pressure_at_mean_sea_level"},
 	{Kind: SounderDepth, Name: "sounder", Long: "Depth under the sounder", Unit: "m", Dimension: quantity.Length, Measure: "depth",
 		Min: 0, Max: 11000, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 10 * time.Minute, Spread: spread(0.02, 0.2, 0.5),
 		Assumed: math.NaN(), Columns: Columns{"sounder_depth", lengths}},

@@ -35,6 +35,7 @@ func Measures() []Measure {
 		{"line", "line", Mass, []Choice{{"kg", 1, 0.5, false}, {"lb", 0, 1, false}}},
 		{"fish", "fish", Mass, []Choice{{"kg", 1, 0.1, false}, {"lb", 1, 0.5, false}}},
 		{"temperature", "temperature", Temperature, []Choice{{"°C", 0, 1, false}, {"°F", 0, 1, false}}},
+		{"pressure", "barometer", Pressure, []Choice{{"hPa", 0, 1, false}, {"inHg", 2, 0.05, false}, {"mmHg", 0, 1, false}}},
 	}
 }
 

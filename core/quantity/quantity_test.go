@@ -112,3 +112,14 @@ func TestUnitsMayBeMixed(t *testing.T) {
 	_, err := ParseUnits("imperial")
 	assert.ErrorContains(t, err, "imperial")
 }
+
+// The standard atmosphere is 101 325 Pa, 1013.25 hPa, 760 mmHg, 29.921 inHg (NIST SP 811).
+func TestTheStandardAtmosphere(t *testing.T) {
+	for _, text := range []string{"101325 Pa", "1013.25 hPa", "1013.25 mbar", "101.325 kPa", "760 mmHg", "29.9213 inHg"} {
+		v, err := Of(Pressure, text)
+		require.NoError(t, err)
+		assert.InDelta(t, 101325, v, 1, text)
+	}
+	assert.Equal(t, "inHg", US.Of("pressure"))
+	assert.Equal(t, "hPa", Units{}.Of("pressure"), "settings of before it could be chosen")
+}

@@ -126,6 +126,8 @@ func example(d Dimension, offered string) string {
 		return "12 °C or 54 F"
 	case Speed:
 		return "5 m/s or 12 kn"
+	case Pressure:
+		return "1013 hPa or 29.92 inHg"
 	}
 	return strings.TrimSpace("10 " + offered)
 }

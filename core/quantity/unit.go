@@ -23,16 +23,17 @@ const (
 	Angle                        // deg
 	Fraction                     // 0…1
 	Illuminance                  // lx
+	Pressure                     // Pa
 )
 
 var dimensionNames = [...]string{"number", "length", "speed", "rate of rise", "temperature", "mass", "time", "angle", "fraction",
-	"illuminance"}
+	"illuminance", "pressure"}
 
 func (d Dimension) String() string { return dimensionNames[d] }
 
 // SI is the symbol of the unit values of the dimension are kept in.
 func (d Dimension) SI() string {
-	return [...]string{"", "m", "m/s", "m/h", "°C", "kg", "s", "deg", "", "lx"}[d]
+	return [...]string{"", "m", "m/s", "m/h", "°C", "kg", "s", "deg", "", "lx", "Pa"}[d]
 }
 
 type unit struct {
@@ -63,6 +64,9 @@ var units = map[string]unit{
 	"s": {Time, 1, 0}, "min": {Time, 60, 0}, "h": {Time, 3600, 0}, "d": {Time, 86400, 0},
 	"deg": {Angle, 1, 0}, "°": {Angle, 1, 0}, "degrees": {Angle, 1, 0}, "%": {Fraction, 0.01, 0}, "fraction": {Fraction, 1, 0},
 	"lx": {Illuminance, 1, 0},
+	"Pa": {Pressure, 1, 0}, "hPa": {Pressure, 100, 0}, "mbar": {Pressure, 100, 0}, "kPa": {Pressure, 1000, 0},
+	// The conventional inch and millimetre of mercury (NIST SP 811, appendix B.8).
+	"inHg": {Pressure, 3386.389, 0}, "mmHg": {Pressure, 133.3224, 0},
 }
 
 // Quantity is a value in SI and what it measures.

@@ -18,17 +18,19 @@ type Units struct {
 	// that of fish.
 	Line, Weight, Fish string
 	Temperature        string
+	// Pressure of the air.
+	Pressure string
 	// Clock is how hours are written, [Hours24] or [Hours12].
 	Clock string
 }
 
 // Metric units.
 var Metric = Units{Depth: "m", Tackle: "cm", Distance: "m", Wind: "m/s", Boat: "kn", Run: "m/s",
-	Line: "kg", Weight: "g", Fish: "kg", Temperature: "°C", Clock: Hours24}
+	Line: "kg", Weight: "g", Fish: "kg", Temperature: "°C", Pressure: "hPa", Clock: Hours24}
 
 // US units.
 var US = Units{Depth: "ft", Tackle: "in", Distance: "ft", Wind: "mph", Boat: "kn", Run: "ft/s",
-	Line: "lb", Weight: "oz", Fish: "lb", Temperature: "°F", Clock: Hours12}
+	Line: "lb", Weight: "oz", Fish: "lb", Temperature: "°F", Pressure: "inHg", Clock: Hours12}
 
 // ParseUnits reads "metric" (also the empty text) or "us".
 func ParseUnits(s string) (Units, error) {
@@ -51,7 +53,8 @@ type field struct {
 func (u Units) fields() []field {
 	return []field{{"depth", Length, u.Depth}, {"tackle", Length, u.Tackle}, {"distance", Length, u.Distance},
 		{"wind", Speed, u.Wind}, {"boat", Speed, u.Boat}, {"run", Speed, u.Run},
-		{"line", Mass, u.Line}, {"weight", Mass, u.Weight}, {"fish", Mass, u.Fish}, {"temperature", Temperature, u.Temperature}}
+		{"line", Mass, u.Line}, {"weight", Mass, u.Weight}, {"fish", Mass, u.Fish}, {"temperature", Temperature, u.Temperature},
+		{"pressure", Pressure, u.Pressure}}
 }
 
 // Validate refuses a unit that is unknown or measures something else, and names it.

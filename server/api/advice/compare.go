@@ -15,6 +15,8 @@ type PickBody struct {
 	AdviseBody
 	Offering string `json:"offering,omitempty" doc:"by its name in a choice; the best if left out"`
 	KitID    string `json:"kit_id,omitempty" doc:"which thing of your kit, where two go by that name"`
+	// Way of one's own.
+	Way *WayBody `json:"way,omitempty" doc:"a presentation of your own, in place of one that was offered"`
 }
 
 type compareAdviceInput struct {
@@ -45,6 +47,13 @@ type compareAdviceOutput struct {
 const mostRanked = 1000
 
 func (s service) pickOf(ctx context.Context, as *web.Scope, b *PickBody, at string) (*advise.Choice, error) {
+	if b.Way != nil {
+		a, err := s.mine(ctx, as, &b.AdviseBody, *b.Way, at, at+".way")
+		if err != nil {
+			return nil, err
+		}
+		return &a.Choices[0], nil
+	}
 	q, err := s.question(ctx, as, &b.AdviseBody)
 	if err != nil {
 		return nil, web.Within(at, err)

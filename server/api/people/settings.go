@@ -22,6 +22,7 @@ type unitsBody struct {
 	Line        string `json:"line" enum:"kg,lb"`
 	Fish        string `json:"fish" enum:"kg,lb"`
 	Temperature string `json:"temperature" enum:"°C,°F"`
+	Pressure    string `json:"pressure,omitempty" default:"hPa" enum:"hPa,inHg,mmHg" doc:"of the air"`
 	Clock       string `json:"clock" enum:"24 h,12 h"`
 }
 
@@ -43,13 +44,13 @@ func settingsOf(s account.Settings) settingsBody {
 		clock = quantity.Hours24
 	}
 	return settingsBody{unitsBody{u.Of("depth"), u.Of("tackle"), u.Of("distance"), u.Of("wind"), u.Of("boat"), u.Of("run"),
-		u.Of("weight"), u.Of("line"), u.Of("fish"), u.Of("temperature"), clock}, s.Week, s.Chosen}
+		u.Of("weight"), u.Of("line"), u.Of("fish"), u.Of("temperature"), u.Of("pressure"), clock}, s.Week, s.Chosen}
 }
 
 func (b settingsBody) settings() account.Settings {
 	u := b.Units
 	return account.Settings{Units: quantity.Units{Depth: u.Depth, Tackle: u.Tackle, Distance: u.Distance, Wind: u.Wind, Boat: u.Boat,
-		Run: u.Run, Weight: u.Weight, Line: u.Line, Fish: u.Fish, Temperature: u.Temperature, Clock: u.Clock}, Week: b.Week,
+		Run: u.Run, Weight: u.Weight, Line: u.Line, Fish: u.Fish, Temperature: u.Temperature, Pressure: u.Pressure, Clock: u.Clock}, Week: b.Week,
 		Chosen: b.Chosen}
 }
 

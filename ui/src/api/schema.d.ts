@@ -3263,7 +3263,7 @@ export interface components {
             /** @description who may say it: angler, log, forecast */
             given_by: string[];
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_pressure_pa" | "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description as a form asks for it */
             long: string;
             /** Format: double */
@@ -4160,6 +4160,8 @@ export interface components {
              * @enum {string}
              */
             units?: "metric" | "us";
+            /** @description a presentation of your own, in place of one that was offered */
+            way?: components["schemas"]["WayBody"];
             /** @description say which reading would change the choice */
             what_would_change?: boolean;
         };
@@ -4338,7 +4340,7 @@ export interface components {
         };
         ReadingIn: {
             /** @enum {string} */
-            kind: "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
+            kind: "air_pressure_pa" | "air_temp_c" | "clarity_secchi_m" | "cloud_fraction" | "fish_depth_m" | "level_standing_m" | "rain_mm" | "sounder_depth_m" | "swell_height_m" | "swell_period_s" | "water_temp_c" | "wind_from_deg" | "wind_speed_ms";
             /** @description the kind's own unit if left out */
             unit?: string;
             /** Format: double */
@@ -5538,6 +5540,12 @@ export interface components {
             /** @enum {string} */
             line: "kg" | "lb";
             /**
+             * @description of the air
+             * @default hPa
+             * @enum {string}
+             */
+            pressure: "hPa" | "inHg" | "mmHg";
+            /**
              * @description of water and lures
              * @enum {string}
              */
@@ -5765,6 +5773,14 @@ export interface components {
         WaterRef: {
             id: string;
             name: string;
+        };
+        WayBody: {
+            /** @description its name or id */
+            mark: string;
+            offering_id: string;
+            rig_id: string;
+            /** @description how it is moved; the best of the rig's ways if left out */
+            style?: string;
         };
         WayOut: {
             cadence: string;

@@ -66,6 +66,8 @@ function example(dimension: string, offered: string): string {
       return 'something like 12 °C or 54 F';
     case 'speed':
       return 'something like 5 m/s or 12 kn';
+    case 'pressure':
+      return 'something like 1013 hPa or 29.92 inHg';
   }
   return `a number${offered ? ` of ${offered}` : ''}`;
 }

@@ -85,6 +85,17 @@ describe('the moment', () => {
     press('.');
     expect(shown()).toBe(iso(noon + (72 * 60 + 10) * minute));
   });
+  it('stays on a moment to come through a reload, and on none that has gone by', async () => {
+    await opened();
+    press('.');
+    cleanup();
+    show(<Probe />);
+    await waitFor(() => expect(shown()).toBe(iso(noon + 10 * minute)));
+    press(',');
+    press(',');
+    cleanup();
+    await opened();
+  });
   it('goes on past the edge of the ribbon', async () => {
     await opened();
     act(() => moment.moveTo(moment.ribbon!.frames.length - 1));

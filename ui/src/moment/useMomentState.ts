@@ -12,10 +12,22 @@ export const tenMinutes = 600_000;
 /** A turn is shown to the second, so one closer than that is the one we are on. */
 const onTurn = 1500;
 
+const key = 'greypebble.moment';
+
+/**
+ * The moment to come that was shown when this page was loaded last: a reload stays on it. It goes with the tab,
+ * so that nobody who opens the program takes tomorrow for now.
+ */
+function kept(now: Date): number | undefined {
+  const time = Number(sessionStorage.getItem(key));
+  return time > now.getTime() && time < now.getTime() + 15 * 24 * hour ? time : undefined;
+}
+
 /** The ribbon of the chosen spot and the moment on it, moved by touch and by keys. */
 export function useMomentState({ now, spot }: Place): { moment: Moment; from: number } {
-  const [time, setTime] = useState(() => Math.round(now.getTime() / tenMinutes) * tenMinutes);
-  const [from, setFrom] = useState(() => now.getTime() - before);
+  const [time, setTime] = useState(() => kept(now) ?? Math.round(now.getTime() / tenMinutes) * tenMinutes);
+  const [from, setFrom] = useState(() => (kept(now) ?? now.getTime()) - before);
+  useEffect(() => sessionStorage.setItem(key, String(time)), [time]);
   const query = useQuery({
     queryKey: ['ribbon', spot.id, from],
     queryFn: ({ signal }) => api.ribbon(spot.id, new Date(from).toISOString(), hours, signal),

@@ -1,4 +1,4 @@
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
@@ -24,16 +24,20 @@ export function useColumns(
   /** The reader refuses columns it does not know. */
   strict = false,
 ) {
-  const columns = useQuery({ queryKey: keys.columns, queryFn: api.fileColumns, staleTime: Infinity });
+  const queries = useQueryClient();
+  const known = { queryKey: keys.columns, queryFn: api.fileColumns, staleTime: Infinity };
+  const columns = useQuery(known);
   const [waiting, setWaiting] = useState<Waiting>();
   const wanted = columns.data?.[reader] ?? [];
   const take = async (f: File) => {
     const text = await f.text();
+    // A file may be handed over before it is known what columns are read.
+    const wanted = (await queries.ensureQueryData(known).catch(() => undefined))?.[reader] ?? [];
     const { names } = header(text);
     setWaiting(undefined);
     if (names.length < 2 || wanted.length === 0 || fits(names, wanted, strict)) return onText(text, f.name);
-    const known = localStorage.getItem(key(reader, names));
-    if (known) return onText(renamed(text, JSON.parse(known) as (string | undefined)[]), f.name);
+    const mapped = localStorage.getItem(key(reader, names));
+    if (mapped) return onText(renamed(text, JSON.parse(mapped) as (string | undefined)[]), f.name);
     setWaiting({ name: f.name, text });
   };
   const form = waiting && (

@@ -107,4 +107,16 @@ export function UnitsPage() {
   );
 }
 
-const order = ['depth', 'distance', 'tackle', 'weight', 'fish', 'line', 'temperature', 'wind', 'boat', 'run'];
+const order = [
+  'depth',
+  'distance',
+  'tackle',
+  'weight',
+  'fish',
+  'line',
+  'temperature',
+  'pressure',
+  'wind',
+  'boat',
+  'run',
+];

@@ -177,6 +177,7 @@ const target = (id: string, name: string) => ({
 
 /** The server of the made-up shore. What a test is about it replaces. */
 export function serve() {
+  sessionStorage.clear();
   vi.spyOn(api, 'kinds').mockResolvedValue(kinds);
   vi.spyOn(api, 'state').mockResolvedValue(state);
   vi.spyOn(api, 'visits').mockResolvedValue({ visits: [] });

@@ -26,6 +26,9 @@ import { useNarrow } from './useNarrow';
 import { Whisker } from './Whisker';
 import './tie.css';
 
+/** A way of one's own as it is asked after. */
+const written = ({ target: _target, style, ...way }: Way) => ({ ...way, ...(style && { style }) });
+
 /** What to tie on and how to move it, at the chosen spot and moment. */
 export default function TiePage() {
   const here = usePlace();
@@ -92,8 +95,7 @@ export default function TiePage() {
   });
   const weighed = useQuery({
     queryKey: ['edge', question, way],
-    queryFn: ({ signal }) =>
-      api.edge({ ...question, ...way!, targets: [way!.target], style: way!.style || undefined }, signal),
+    queryFn: ({ signal }) => api.edge({ ...question, ...written(way!), targets: [way!.target] }, signal),
     enabled: !!time && !!way,
     retry: false,
   });
@@ -127,7 +129,13 @@ export default function TiePage() {
     says: clock(question.time, here.spot.time_zone),
   });
   const asAside = (c: Choice): Aside =>
-    besideNow({ targets: [c.target], offering: c.offering, kit_id: c.card.kit_id });
+    c === mine
+      ? besideNow({
+          targets: [c.target],
+          offering: c.offering,
+          way: written(way!),
+        })
+      : besideNow({ targets: [c.target], offering: c.offering, kit_id: c.card.kit_id });
   const choose = (c: Choice) => {
     setPicked(c === mine ? myWay : keyOf(c));
     if (aside) setBeside(asAside(c));
