@@ -50,8 +50,8 @@ func settingsOf(s account.Settings) settingsBody {
 func (b settingsBody) settings() account.Settings {
 	u := b.Units
 	return account.Settings{Units: quantity.Units{Depth: u.Depth, Tackle: u.Tackle, Distance: u.Distance, Wind: u.Wind, Boat: u.Boat,
-		Run: u.Run, Weight: u.Weight, Line: u.Line, Fish: u.Fish, Temperature: u.Temperature, Pressure: u.Pressure, Clock: u.Clock}, Week: b.Week,
-		Chosen: b.Chosen}
+		Run: u.Run, Weight: u.Weight, Line: u.Line, Fish: u.Fish, Temperature: u.Temperature, Pressure: u.Pressure, Clock: u.Clock},
+		Week: b.Week, Chosen: b.Chosen}
 }
 
 func (s service) registerSettings(api huma.API) {
