@@ -101,6 +101,7 @@ soak: build ## ten minutes of that with faults, and the tests that draw lots, wh
 	go build -o bin/load ./bench/load
 	bin/load -people 40 -for 10m -soak
 	GREYPEBBLE_SOAK=1 go test -count=1 -timeout 60m -run 'CutOff|NothingOdd|Acknowledged|OffsetsStay|FullDisk' ./server/store ./cmd/greypebble ./server/api
+	GREYPEBBLE_SOAK=1 go test -count=1 -timeout 60m -run HoldsStill ./e2e
 
 shots: ui ## the pictures of docs/screenshots, from the demo data
 	@scripts/setup.sh mariadb chromium

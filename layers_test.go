@@ -58,7 +58,7 @@ var allowed = map[string][]string{
 	"interchange/turns":     {"core/quantity", "core/tide", "interchange/parse", "interchange/table", "interchange/gauge"},
 	"interchange/logger":    {"core/conditions", "core/quantity", "interchange/parse", "interchange/nmea", "interchange/table"},
 	"interchange/soundings": {"core/ground", "interchange/feature", "interchange/parse", "interchange/nmea", "interchange/table"},
-	"interchange/format":    {"core/ground", "interchange/*"},
+	"interchange/format":    {"core/ground", "core/quantity", "interchange/*"},
 
 	"server/feed":     {"core/*", "interchange/*", "server/store"},
 	"server/feed/sim": {"core/*", "interchange/*"},

@@ -36,7 +36,7 @@ var Readers = map[string][]Column{
 		{"height of the ground, or depth under the datum", heights, true}},
 	"section": {{"distance along it", names("distance", "m", "ft"), true}, {"height of the ground, or depth", heights, true}},
 	"places": {{"name", []string{"name"}, true}, lat, lon, {"kind of place", []string{"type"}, false},
-		{"height over chart datum", []string{"elevation_m"}, false}, {"note", []string{"note"}, false}},
+		{"height over chart datum", names("elevation", "m", "ft"), false}, {"note", []string{"note"}, false}},
 	"kit": {{"kind of thing: rod, reel, line, lure …", []string{"kind"}, true}, {"name", []string{"name"}, true},
 		{"which offering of the book it is", []string{"offering"}, false},
 		{"length", names("length", "m", "cm", "ft", "in"), false}, {"weight", names("weight", "kg", "g", "oz"), false},

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 	"greypebble/interchange/feature"
 )
 
@@ -53,13 +54,18 @@ func TestTheTablesAreWhole(t *testing.T) {
 
 // What a format writes it reads back: the same names at the same places.
 func TestPlacesComeBackFromEveryFormat(t *testing.T) {
+	low := -0.61
 	want := []feature.Feature{
 		{Kind: feature.Point, Name: "Reed gap", Comment: "<&> seen in spring", Type: "oyster bar",
-			Parts: [][]feature.Position{{{Lat: 31.2002, Lon: -45.154}}}},
+			Parts: [][]feature.Position{{{Lat: 31.2002, Lon: -45.154, Ele: &low}}}},
 		{Kind: feature.Point, Name: "Ünder the pier, \"third\"", Parts: [][]feature.Position{{{Lat: -10.5, Lon: 179.9999}}}},
 	}
-	for _, f := range OfPlaces() {
-		raw, err := f.Write(want)
+	for i, f := range append(OfPlaces(), OfPlaces()...) {
+		u := quantity.Metric
+		if i >= len(OfPlaces()) {
+			u = quantity.US
+		}
+		raw, err := f.Write(want, u)
 		require.NoError(t, err, f.ID)
 		got, skipped, err := f.Read(raw)
 		require.NoError(t, err, "%s: %s", f.ID, raw)
@@ -70,8 +76,13 @@ func TestPlacesComeBackFromEveryFormat(t *testing.T) {
 			assert.InDelta(t, want[i].Parts[0][0].Lat, got[i].Parts[0][0].Lat, 1e-7, f.ID)
 			assert.InDelta(t, want[i].Parts[0][0].Lon, got[i].Parts[0][0].Lon, 1e-7, f.ID)
 		}
+		if f.ID == "csv" {
+			assert.Contains(t, string(raw), "elevation_"+u.Of("depth"))
+			require.NotNil(t, got[0].Parts[0][0].Ele)
+			assert.InDelta(t, low, *got[0].Parts[0][0].Ele, 1e-6)
+		}
 		// Nothing is a file too, and no file is an error with words, not a panic.
-		raw, err = f.Write(nil)
+		raw, err = f.Write(nil, u)
 		require.NoError(t, err, f.ID)
 		got, _, err = f.Read(raw)
 		assert.Empty(t, got, f.ID)

@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"strings"
 
+	"greypebble/core/quantity"
 	"greypebble/interchange/feature"
 	"greypebble/interchange/geojson"
 	"greypebble/interchange/gpx"
@@ -30,7 +31,8 @@ type Places struct {
 	// Whole says that it carries a whole spot, section, ways and marks.
 	Whole bool
 	Read  func(raw []byte) ([]feature.Feature, []feature.Skipped, error)
-	Write func(list []feature.Feature) ([]byte, error)
+	// Write in the units spoken in, where the format leaves the choice.
+	Write func(list []feature.Feature, u quantity.Units) ([]byte, error)
 }
 
 // creator of the files written.
@@ -38,13 +40,18 @@ const creator = "Grey Pebble"
 
 var ofPlaces = []Places{
 	{Kind{"gpx", "GPX", "waypoints, routes and tracks", []string{".gpx"}, "application/gpx+xml"}, false,
-		gpx.Read, func(list []feature.Feature) ([]byte, error) { return gpx.Write(list, creator) }},
+		gpx.Read, inMetres(func(list []feature.Feature) ([]byte, error) { return gpx.Write(list, creator) })},
 	{Kind{"geojson", "GeoJSON", "whole spots, with section, ways and marks", []string{".geojson", ".json"}, "application/geo+json"}, true,
-		geojson.Read, geojson.Write},
+		geojson.Read, inMetres(geojson.Write)},
 	{Kind{"kml", "KML", "places for a globe", []string{".kml"}, "application/vnd.google-earth.kml+xml"}, false,
-		kml.Read, kml.Write},
+		kml.Read, inMetres(kml.Write)},
 	{Kind{"csv", "CSV", "a table of points", []string{".csv"}, "text/csv; charset=utf-8"}, false,
-		pointcsv.Read, func(list []feature.Feature) ([]byte, error) { return pointcsv.Write(list), nil }},
+		pointcsv.Read, func(list []feature.Feature, u quantity.Units) ([]byte, error) { return pointcsv.Write(list, u), nil }},
+}
+
+// inMetres writes a format that has heights in metres, whoever reads it.
+func inMetres(write func([]feature.Feature) ([]byte, error)) func([]feature.Feature, quantity.Units) ([]byte, error) {
+	return func(list []feature.Feature, _ quantity.Units) ([]byte, error) { return write(list) }
 }
 
 // OfPlaces are the formats of places, in the order they are offered.

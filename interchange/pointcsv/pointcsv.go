@@ -1,6 +1,6 @@
 // Package pointcsv reads and writes named points as CSV (see interchange/table for
 // separators): columns name, lat and lon in degrees of WGS 84, and, where they are
-// there, type, elevation_m and note. Errors name line and column.
+// there, type, elevation_m (or elevation_ft) and note. Errors name line and column.
 package pointcsv
 
 import (
@@ -8,16 +8,26 @@ import (
 	"encoding/csv"
 	"fmt"
 	"math"
+	"slices"
 	"strconv"
 	"strings"
 
+	"greypebble/core/quantity"
 	"greypebble/interchange/feature"
 	"greypebble/interchange/parse"
 	"greypebble/interchange/table"
 )
 
-// columns as they are written; the first three are needed.
-var columns = []string{"name", "lat", "lon", "type", "elevation_m", "note"}
+// columns as they are written, in metres; the first three are needed.
+var columns = []string{"name", "lat", "lon", "type", elevation + "m", "note"}
+
+// elevation columns begin so; the ending tells the unit.
+const elevation = "elevation_"
+
+// elevations read, by column: metres to one of the unit.
+var elevations = map[string]float64{elevation + "m": 1, elevation + "ft": foot}
+
+const foot = 0.3048
 
 // Read points. A line without a name is kept: what becomes of it is not for the
 // format to say.
@@ -75,33 +85,53 @@ func read(t *table.Table) (feature.Feature, error) {
 	if err := p.Check(); err != nil {
 		return f, parse.At(t.Line(), "lat", err.Error())
 	}
-	if _, there := t.Columns["elevation_m"]; there {
-		v, err := t.Number("elevation_m")
+	for name, metres := range elevations {
+		if _, there := t.Columns[name]; !there {
+			continue
+		}
+		v, err := t.Number(name)
 		if err != nil {
 			return f, err
 		}
-		if !math.IsNaN(v) {
-			p.Ele = &v
+		if math.IsNaN(v) {
+			continue
 		}
+		if p.Ele != nil {
+			return f, parse.At(t.Line(), name, "stands in another unit too; expected one of them")
+		}
+		v *= metres
+		p.Ele = &v
 	}
 	f.Parts = [][]feature.Position{{p}}
 	return f, nil
 }
 
-// Write the points of a list; lines and areas are left out, which the format
-// cannot carry.
-func Write(list []feature.Feature) []byte {
+// Write the points of a list, elevations in the units spoken in; lines and areas are left
+// out, which the format cannot carry.
+func Write(list []feature.Feature, u quantity.Units) []byte {
 	var b bytes.Buffer
 	w := csv.NewWriter(&b)
-	rows := [][]string{columns}
+	name := elevation + quantity.Ending(u.Of("depth"))
+	if elevations[name] == 0 {
+		name = elevation + "m"
+	}
+	rows := [][]string{slices.Clone(columns)}
+	rows[0][slices.Index(columns, elevation+"m")] = name
 	number := func(v float64) string { return strconv.FormatFloat(v, 'f', -1, 64) }
+	height := func(m float64) string {
+		if elevations[name] == 1 {
+			return number(m)
+		}
+		// Feet to a millionth: what was typed in them is written as it was.
+		return number(math.Round(m/elevations[name]*1e6) / 1e6)
+	}
 	for _, f := range list {
 		if f.Kind != feature.Point {
 			continue
 		}
 		p, ele := f.Parts[0][0], ""
 		if p.Ele != nil {
-			ele = number(*p.Ele)
+			ele = height(*p.Ele)
 		}
 		rows = append(rows, []string{table.Guarded(f.Name), number(p.Lat), number(p.Lon), table.Guarded(f.Type), ele,
 			table.Guarded(f.Description)})

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"greypebble/core/quantity"
 	"greypebble/interchange/feature"
 )
 
@@ -32,6 +33,7 @@ func TestMistakesAreNamed(t *testing.T) {
 		"name,lat,lon\n\xff,31,45\n":                "not UTF-8",
 		"name,name,lat,lon\na,b,1,2\n":              "two such columns",
 		"name,lat,lon,elevation_m\na,31,-45,deep\n": "column elevation_m",
+		"name,lat,lon,elevation_m,elevation_ft\na,31,-45,1,3\n": "stands in another unit too",
 	} {
 		got, _, err := Read([]byte(text))
 		assert.ErrorContains(t, err, want, text)
@@ -51,7 +53,7 @@ func TestRoundTrip(t *testing.T) {
 			return feature.Feature{Kind: feature.Point, Name: text.Draw(t, "name"), Type: text.Draw(t, "type"),
 				Description: text.Draw(t, "note"), Parts: [][]feature.Position{{p}}}
 		}), 1, 20).Draw(t, "list")
-		got, _, err := Read(Write(list))
+		got, _, err := Read(Write(list, quantity.Metric))
 		require.NoError(t, err)
 		assert.Equal(t, list, got)
 	})

@@ -43,7 +43,7 @@ func (s service) export(ctx context.Context, as *web.Scope, in *exportInput) (*w
 			list = append(list, blurred(sp, secret, ground.BlurWithin(in.BlurM)))
 		}
 	}
-	raw, err := f.Write(list)
+	raw, err := f.Write(list, as.Units)
 	return web.Attached("spots."+f.ID, f.MIME, raw), err
 }
 
