@@ -27,10 +27,21 @@ type look struct {
 // Assess a moment at a spot, on its tide: the cautions, gravest first.
 func Assess(m *spot.Moment, c *tide.Curve, l Limits, u quantity.Units) []Caution {
 	k := look{m: m, limits: l, units: u}
+	return k.all(func() { k.way(c) })
+}
+
+// AtPlace are the cautions of a moment but for how long the way stays open, for those who know
+// that already.
+func AtPlace(m *spot.Moment, l Limits, u quantity.Units) []Caution {
+	k := look{m: m, limits: l, units: u}
+	return k.all(func() {})
+}
+
+func (k *look) all(way func()) []Caution {
 	k.thunder()
 	k.cold()
-	k.way(c)
-	switch m.Spot.Access.Manner {
+	way()
+	switch k.m.Spot.Access.Manner {
 	case ground.Kayak:
 		k.kayak()
 	case ground.Boat:

@@ -63,6 +63,11 @@ func (t *Target) KnownAt(p ground.LatLon) bool {
 	})
 }
 
+// LivesAbout says whether the target lives at such a place and is known there.
+func (t *Target) LivesAbout(place string, at ground.LatLon) bool {
+	return t.LivesAt(place) && t.KnownAt(at)
+}
+
 // readRanges reads [{coast: …, south: …, north: …}].
 func readRanges(n node) ([]Range, error) {
 	items, err := n.items()

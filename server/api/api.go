@@ -19,6 +19,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/server/account"
 	"greypebble/server/api/advice"
+	"greypebble/server/api/ahead"
 	"greypebble/server/api/bench"
 	"greypebble/server/api/book"
 	"greypebble/server/api/conditions"
@@ -33,7 +34,7 @@ import (
 
 // rooms of the API, in the order of its document.
 var rooms = []func(huma.API, *web.Deps){
-	people.Register, tides.Register, conditions.Register, places.Register, advice.Register, book.Register, bench.Register, files.Register,
+	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register, files.Register,
 	logbook.Register,
 }
 

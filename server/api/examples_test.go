@@ -57,7 +57,11 @@ func examples(c *testkit.Client) map[string]example {
 	us := object{"depth": "ft", "tackle": "in", "distance": "yd", "wind": "kn", "boat": "mph", "run": "ft/s", "weight": "oz", "line": "lb",
 		"fish": "lb", "temperature": "°F", "clock": "12 h"}
 	return map[string]example{
-		"GET /outlook":                  {query: map[string]string{"time": when}},
+		"GET /outlook": {query: map[string]string{"time": when}},
+		"GET /ahead":   {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
+		"GET /ahead/windows": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1", "by_day": "true",
+			"margin_min": "30", "manners": "kayak", "places": "oyster bar", "weekdays": "6", "free_from_h": "6", "free_until_h": "20",
+			"most": "5"}},
 		"POST /anglers":                 {body: object{"name": "odd one", "password": "four words in a row", "invite": ""}},
 		"POST /recover":                 {body: object{"name": "nobody", "password": "four words in a row", "code": "abcd-2345-efgh-6789"}},
 		"PUT /account/settings":         {body: object{"units": us, "week": "sunday", "chosen": true}},

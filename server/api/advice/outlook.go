@@ -9,7 +9,6 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/spot"
 	"greypebble/core/sweep"
@@ -63,7 +62,7 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 		run.Spots = append(run.Spots, &sp.Spot.Spot)
 	}
 	for i := range book.Targets {
-		if t := &book.Targets[i]; slices.ContainsFunc(laid, func(sp *desk.Laid) bool { return ofItsOwn(t, &sp.Spot.Spot) }) {
+		if t := &book.Targets[i]; slices.ContainsFunc(laid, func(sp *desk.Laid) bool { return t.LivesAbout(sp.Place, sp.LatLon) }) {
 			run.Targets = append(run.Targets, &book.Targets[i])
 		}
 	}
@@ -85,7 +84,7 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 		at := func(k int) float64 { return float64(field.Edges[k][i][step]) }
 		var ranked []int
 		for k, target := range run.Targets {
-			if ofItsOwn(target, &sp.Spot.Spot) {
+			if target.LivesAbout(sp.Place, sp.LatLon) {
 				ranked = append(ranked, k)
 			}
 		}
@@ -123,8 +122,3 @@ func (o outlookSpot) worth() float64 {
 
 // atStep is how finely an outlook looks at a day.
 const atStep = 10 * time.Minute
-
-// ofItsOwn says whether a fish lives at this kind of place on this coast.
-func ofItsOwn(t *playbook.Target, sp *spot.Spot) bool {
-	return t.LivesAt(sp.Place) && t.KnownAt(sp.LatLon)
-}

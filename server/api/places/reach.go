@@ -22,7 +22,7 @@ type reachOut struct {
 	SpotID  string   `json:"spot_id"`
 	Minutes *float64 `json:"minutes,omitempty" doc:"left out where no way leads there at this level, or not by these means"`
 	Manner  string   `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"of the way; by car, of its last metres"`
-	Guessed bool     `json:"guessed" doc:"from the bee line: nothing is known of the ground, or of the road"`
+	Bee     bool     `json:"bee_line" doc:"from the bee line: nothing is known of the ground, or of the road"`
 }
 
 type reachOutput struct {
@@ -49,7 +49,7 @@ func (s service) reach(ctx context.Context, as *web.Scope, in *reachInput) (*rea
 		o := reachOut{SpotID: sp.ID.String()}
 		if way, there := reach.To(&sp.Spot); there {
 			minutes := way.Took.Minutes()
-			o.Minutes, o.Manner, o.Guessed = &minutes, string(way.Manner), way.Guessed
+			o.Minutes, o.Manner, o.Bee = &minutes, string(way.Manner), way.Guessed
 		}
 		out.Body = append(out.Body, o)
 	}

@@ -98,12 +98,12 @@ func TestHowLongTheWayTakes(t *testing.T) {
 		var list []struct {
 			SpotID  string `json:"spot_id"`
 			Minutes *float64
-			Guessed bool
+			Bee     bool `json:"bee_line"`
 		}
 		require.Equal(t, http.StatusOK, c.Do("GET", path+query, nil, &list))
 		out := map[string]*float64{}
 		for _, r := range list {
-			assert.Equal(t, strings.Contains(query, "by=car") && r.Minutes != nil, r.Guessed, "the ground is known, roads are not")
+			assert.Equal(t, strings.Contains(query, "by=car") && r.Minutes != nil, r.Bee, "the ground is known, roads are not")
 			out[r.SpotID] = r.Minutes
 		}
 		return out

@@ -178,6 +178,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the coming days hold at your spots, hour by hour */
+        get: operations["ahead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/ahead/windows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The windows in them, best first, and what to think of now */
+        get: operations["aheadWindows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/anglers": {
         parameters: {
             query?: never;
@@ -2061,6 +2095,72 @@ export interface components {
             way: string;
             what_would_change: components["schemas"]["TurningOut"][];
         };
+        AheadWindow: {
+            /**
+             * Format: date-time
+             * @description the margin before it shuts
+             */
+            be_out_by?: string;
+            /** Format: date-time */
+            best_from: string;
+            /** Format: date-time */
+            best_until: string;
+            /**
+             * Format: double
+             * @description fish a rod-hour that makes of the usual catch
+             */
+            catch: number;
+            /** @description the best lies in the dark */
+            dark: boolean;
+            /**
+             * Format: double
+             * @description the mean of its best hour
+             */
+            edge: number;
+            /**
+             * Format: date-time
+             * @description when it begins to be worth it; null: before these days
+             */
+            from: string | null;
+            manner: string;
+            /**
+             * Format: date-time
+             * @description when the way opens, where it was shut
+             */
+            opens?: string;
+            /** @description further targets worth it then, best first */
+            others: components["schemas"]["OtherTarget"][];
+            place: string;
+            says: string;
+            /** Format: date-time */
+            shuts?: string;
+            spot: string;
+            /** Format: uuid */
+            spot_id: string;
+            target: string;
+            target_name: string;
+            time_zone: string;
+            /**
+             * Format: date-time
+             * @description null: after these days
+             */
+            to: string | null;
+            /** @description its weather was told; else the usual is assumed */
+            told: boolean;
+        };
+        AheadWindowsOutputBody: {
+            /** @description the window that speaks of */
+            first?: components["schemas"]["AheadWindow"];
+            /**
+             * Format: int64
+             * @description so many there are, of which those are the best
+             */
+            found: number;
+            /** @description what to think of now: what is on, what comes next, or why nothing is */
+            now: string;
+            /** @description best first */
+            windows: components["schemas"]["AheadWindow"][];
+        };
         AnalyseOutputBody: {
             /** @description slowest first */
             constituents: components["schemas"]["EstimateOut"][];
@@ -2678,6 +2778,36 @@ export interface components {
             /** Format: double */
             bearing_deg: number;
             section: components["schemas"]["SectionPoint"][];
+        };
+        DayAhead: {
+            /**
+             * Format: date-time
+             * @description the beginning of the day there
+             */
+            from: string;
+            /** @description its phase at noon */
+            moon: string;
+            /**
+             * @description whether it is the day of springs or neaps
+             * @enum {string}
+             */
+            tide: "" | "springs" | "neaps";
+        };
+        DaysOutputBody: {
+            /** @description names of spots without a mark, of which nothing can be said */
+            bare: string[];
+            /**
+             * Format: date-time
+             * @description a full hour
+             */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            spots: components["schemas"]["SpotDays"][];
+            /** Format: int64 */
+            step_min: number;
+            targets: components["schemas"]["SoughtTarget"][];
+            waters: components["schemas"]["WaterDays"][];
         };
         DirectionOut: {
             /** Format: double */
@@ -3963,6 +4093,15 @@ export interface components {
             name: string;
             password: string;
         };
+        NotThen: {
+            /**
+             * Format: int64
+             * @description the first of those it holds for
+             */
+            hour: number;
+            /** @description why not to go; the same until another stands */
+            says: string;
+        };
         NotedBody: {
             /**
              * Format: double
@@ -4023,6 +4162,12 @@ export interface components {
              * @description minutes later at low water
              */
             lag_low_min: number;
+        };
+        OtherTarget: {
+            /** Format: double */
+            edge: number;
+            name: string;
+            target: string;
         };
         OutlookOutputBody: {
             /** @description best first */
@@ -4312,7 +4457,7 @@ export interface components {
         };
         ReachOut: {
             /** @description from the bee line: nothing is known of the ground, or of the road */
-            guessed: boolean;
+            bee_line: boolean;
             /**
              * @description of the way; by car, of its last metres
              * @enum {string}
@@ -4747,6 +4892,10 @@ export interface components {
             /** Format: date-time */
             sunset: string | null;
         };
+        SoughtTarget: {
+            id: string;
+            name: string;
+        };
         SpanOut: {
             /** Format: date-time */
             from: string;
@@ -4912,6 +5061,26 @@ export interface components {
              * @description how high one stands; else the higher of the ways
              */
             stand_m?: number;
+            /** Format: uuid */
+            water_id: string;
+        };
+        SpotDays: {
+            against: components["schemas"]["NotThen"][];
+            /** @description by target, an hour a number: a hundred times the best edge in it, 0 where one cannot fish */
+            cells: {
+                [key: string]: number[] | null;
+            };
+            /** @description a figure an hour: 1 dark, 0 not */
+            dark: string;
+            manner: string;
+            place: string;
+            spot: string;
+            /** Format: uuid */
+            spot_id: string;
+            /** @description a letter an hour: o one can fish, d do not go, t too little water, s shut by the tide, c closed by a rule */
+            state: string;
+            /** @description a figure an hour: 1 its weather was told, 0 the usual is assumed */
+            told: string;
             /** Format: uuid */
             water_id: string;
         };
@@ -5703,6 +5872,13 @@ export interface components {
             c?: number;
             /** Format: date-time */
             time: string;
+        };
+        WaterDays: {
+            days: components["schemas"]["DayAhead"][];
+            time_zone: string;
+            water: string;
+            /** Format: uuid */
+            water_id: string;
         };
         WaterFeedInputBody: {
             /** @description of a service that gives an hourly forecast as CSV with CF standard names */
@@ -6743,6 +6919,146 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CompareAdviceOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    ahead: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                days?: number;
+                /** @description ids; left out: all that live about your spots */
+                targets?: string[] | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    aheadWindows: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                days?: number;
+                /** @description ids; left out: all that live about your spots */
+                targets?: string[] | null;
+                /** @description edge that is worth going for; 1 is an ordinary spell */
+                least?: number;
+                /** @description between civil dawn and dusk only */
+                by_day?: boolean;
+                /** @description minutes to be out before the way shuts */
+                margin_min?: number;
+                /** @description left out: any */
+                manners?: ("on foot" | "wading" | "kayak" | "boat")[] | null;
+                /** @description kinds of place; left out: any */
+                places?: string[] | null;
+                /** @description that one is free on, Sunday is 0; left out: all */
+                weekdays?: number[] | null;
+                /** @description the hour of the day one is free from */
+                free_from_h?: number;
+                free_until_h?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AheadWindowsOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -51,7 +51,7 @@ export const SpotList = memo(function SpotList(props: {
               <span className="quiet small">
                 {s.place}, {s.surface.word}
                 {reach?.minutes !== undefined &&
-                  `, ${lasting(reach.minutes * 60000)} ${by === 'car' ? 'by road' : going[reach.manner!]}${reach.guessed ? ', guessed from the bee line' : ''}`}
+                  `, ${lasting(reach.minutes * 60000)} ${by === 'car' ? 'by road' : going[reach.manner!]}${reach.bee_line ? ', guessed from the bee line' : ''}`}
               </span>
               {s.warnings.map((w) => (
                 <span key={w} className="caution small">

@@ -37,7 +37,7 @@ describe('the list beside the map', () => {
   it('has what is open first, then what is nearest, then the alphabet', () => {
     const reach = (id: string, minutes?: number): [string, Reach] => [
       id,
-      { spot_id: id, minutes, manner: 'kayak', guessed: id === 'b' },
+      { spot_id: id, minutes, manner: 'kayak', bee_line: id === 'b' },
     ];
     const said = list(
       [spot('a', {}), spot('b', { open: true }), spot('c', { open: true }), spot('d', { open: true })],

@@ -21,9 +21,9 @@ describe('picking spots out', () => {
   });
   it('leaves out what no way leads to, and what is too far,', () => {
     const reaches = new Map([
-      ['a', { spot_id: 'a', minutes: 20, guessed: false }],
-      ['b', { spot_id: 'b', minutes: 50, guessed: false }],
-      ['c', { spot_id: 'c', guessed: false }],
+      ['a', { spot_id: 'a', minutes: 20, bee_line: false }],
+      ['b', { spot_id: 'b', minutes: 50, bee_line: false }],
+      ['c', { spot_id: 'c', bee_line: false }],
     ]);
     expect(ids(unpicked)).toEqual(['a', 'b', 'c']);
     expect(ids({ ...unpicked, within: 60 }, reaches)).toEqual(['a', 'b']);

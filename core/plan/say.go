@@ -1,0 +1,108 @@
+package plan
+
+import (
+	"fmt"
+	"time"
+
+	"greypebble/core/quantity"
+)
+
+// Says a window in words, in the time of its place: "Red drum at Kettle Bar, ×1.8: best 14:10–15:10,
+// be out by 16:40."
+func (o *Outlook) Says(w Window, zone *time.Location, u quantity.Units) string {
+	at := clockOn(w.BestFrom, zone, u)
+	s := fmt.Sprintf("%s at %s, %s: best %s–%s", o.Asked.Targets[w.Target].Name, o.Asked.Spots[w.Spot].Name, times(w.Edge),
+		at(w.BestFrom), at(w.BestUntil))
+	if w.Dark {
+		s += " in the dark"
+	}
+	if !w.BeOutBy.IsZero() {
+		s += ", be out by " + at(w.BeOutBy)
+	}
+	if !w.Told {
+		s += "; nobody has told that day's weather yet"
+	}
+	return s + "."
+}
+
+// SaysNow is the line of what to think of at a time: what is on, what comes next, or why nothing is.
+func (o *Outlook) SaysNow(windows []Window, t time.Time, zoneOf func(spot int) *time.Location, u quantity.Units) string {
+	if w, on, found := Now(windows, t); found {
+		zone := zoneOf(w.Spot)
+		says := o.Says(w, zone, u)
+		if on {
+			return "Now: " + says
+		}
+		return "Next, " + dayAt(w.From, t, zone, u) + ": " + says
+	}
+	if len(windows) > 0 {
+		w := soonest(windows)
+		return "Nothing is worth it before " + dayAt(w.From, t, zoneOf(w.Spot), u) + ": " + o.Says(w, zoneOf(w.Spot), u)
+	}
+	if anyOpen(o, t) {
+		return "Nothing is better than that in these days. Ask for less, or for another fish."
+	}
+	if at, opens, found := o.NextOpening(t); found {
+		return fmt.Sprintf("Everything is shut. The first to open is %s, %s.", o.Asked.Spots[at].Name, dayAt(opens, t, zoneOf(at), u))
+	}
+	return "Everything is shut as far as these days go."
+}
+
+// anyOpen says whether there is an hour from a time on in which one can fish somewhere.
+func anyOpen(o *Outlook, t time.Time) bool {
+	for i := range o.Places {
+		for h, s := range o.Places[i].State {
+			if s == Open && o.middle(h).After(t) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+func soonest(windows []Window) Window {
+	first := windows[0]
+	for _, w := range windows {
+		if w.From.Before(first.From) {
+			first = w
+		}
+	}
+	return first
+}
+
+// dayAt names a time as seen from another: "today at 14:10", "tomorrow at 6:30 am", "Sat 21 Nov at 06:30".
+func dayAt(t, from time.Time, zone *time.Location, u quantity.Units) string {
+	t, from = t.In(zone), from.In(zone)
+	clock := " at " + u.ShowClock(t)
+	switch t.Format(time.DateOnly) {
+	case from.Format(time.DateOnly):
+		return "today" + clock
+	case from.AddDate(0, 0, 1).Format(time.DateOnly):
+		return "tomorrow" + clock
+	}
+	return t.Format("Mon 2 Jan") + clock
+}
+
+// clockOn writes times of day; one on another day than the first names it.
+func clockOn(first time.Time, zone *time.Location, u quantity.Units) func(time.Time) string {
+	day := first.In(zone).Format(time.DateOnly)
+	return func(t time.Time) string {
+		t = t.In(zone)
+		if t.Format(time.DateOnly) != day {
+			return t.Format("Mon ") + u.ShowClock(t)
+		}
+		return u.ShowClock(t)
+	}
+}
+
+// times an ordinary spell: "×1.8", "×12", "×0.45".
+func times(x float64) string {
+	s := fmt.Sprintf("%.2f", x)
+	switch {
+	case x >= 9.95:
+		s = fmt.Sprintf("%.0f", x)
+	case x >= 0.095:
+		s = fmt.Sprintf("%.1f", x)
+	}
+	return "×" + s
+}

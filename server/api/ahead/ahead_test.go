@@ -1,0 +1,211 @@
+package ahead_test
+
+import (
+	"math"
+	"net/http"
+	"strings"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+type spotDays struct {
+	SpotID                  string `json:"spot_id"`
+	Spot, State, Dark, Told string
+	Against                 []struct {
+		Hour int
+		Says string
+	}
+	Cells map[string][]int
+}
+
+type days struct {
+	From    time.Time
+	Hours   int
+	StepMin int `json:"step_min"`
+	Targets []struct{ ID string }
+	Waters  []struct {
+		Water    string
+		TimeZone string `json:"time_zone"`
+		Days     []struct {
+			From       time.Time
+			Moon, Tide string
+		}
+	}
+	Spots []spotDays
+	Bare  []string
+}
+
+type window struct {
+	SpotID     string `json:"spot_id"`
+	Spot       string
+	Target     string
+	Manner     string
+	Place      string
+	From, To   *time.Time
+	BestFrom   time.Time  `json:"best_from"`
+	BestUntil  time.Time  `json:"best_until"`
+	Shuts      *time.Time `json:"shuts"`
+	BeOutBy    *time.Time `json:"be_out_by"`
+	Edge       float64
+	Catch      float64
+	Dark, Told bool
+	Says       string
+}
+
+type windows struct {
+	Now     string
+	First   *window
+	Windows []window
+	Found   int
+}
+
+// The fortnight says of every spot and hour what it is worth, or why one cannot fish; the outlook of a
+// moment and the fortnight agree.
+func TestTheFortnight(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	var d days
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead?from=2026-11-20T15:20:00Z", nil, &d))
+	assert.Equal(t, time.Date(2026, 11, 20, 15, 0, 0, 0, time.UTC), d.From)
+	assert.Equal(t, 14*24, d.Hours)
+	require.Len(t, d.Spots, len(c.Spots()))
+	assert.Empty(t, d.Bare)
+	open := 0
+	for _, s := range d.Spots {
+		require.Len(t, s.State, d.Hours)
+		require.Len(t, s.Dark, d.Hours)
+		require.Len(t, s.Told, d.Hours)
+		for id, cells := range s.Cells {
+			require.Len(t, cells, d.Hours)
+			for h, v := range cells {
+				assert.Equal(t, v == 0, strings.ContainsRune("tsc", rune(s.State[h])), "%s for %s in hour %d: %c and %d", s.Spot, id, h, s.State[h], v)
+			}
+		}
+		assert.NotContains(t, s.Cells, "kelp-bass", "of another coast")
+		open += strings.Count(s.State, "o")
+		if strings.Contains(s.State, "d") {
+			require.NotEmpty(t, s.Against)
+			assert.EqualValues(t, 'd', s.State[s.Against[0].Hour])
+		}
+		if s.Spot == "Lantern Lake" {
+			assert.Equal(t, strings.Repeat("c", d.Hours), s.State, "its refuge is closed all winter")
+		}
+		assert.Contains(t, s.Dark, "1")
+		assert.Contains(t, s.Dark, "0")
+		assert.True(t, strings.HasPrefix(s.Told, "1") && strings.HasSuffix(s.Told, "0"), "a forecast ends: %s", s.Told)
+	}
+	assert.Positive(t, open)
+	springs, neaps := 0, 0
+	for _, w := range d.Waters {
+		assert.GreaterOrEqual(t, len(w.Days), 14)
+		for _, day := range w.Days {
+			assert.NotEmpty(t, day.Moon)
+			springs += strings.Count(day.Tide, "springs")
+			neaps += strings.Count(day.Tide, "neaps")
+		}
+	}
+	assert.Positive(t, springs)
+	assert.Positive(t, neaps)
+
+	// The moment's own outlook lies within what the hour says of it.
+	var now struct {
+		Spots []struct {
+			SpotID string `json:"spot_id"`
+			Target string
+			Edge   *float64
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/outlook?time=2026-11-20T15:20:00Z", nil, &now))
+	compared := 0
+	for _, o := range now.Spots {
+		for _, s := range d.Spots {
+			if s.SpotID == o.SpotID && o.Edge != nil {
+				compared++
+				assert.GreaterOrEqual(t, float64(s.Cells[o.Target][0])/100, *o.Edge-0.01, s.Spot)
+			}
+		}
+	}
+	assert.Greater(t, compared, 3)
+}
+
+// Windows come best first, keep what is asked of them, and lie in hours the fortnight calls open.
+func TestWindowsKeepWhatIsAsked(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	var d days
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead?from=2026-11-20T15:00:00Z&days=7", nil, &d))
+	at := map[string]spotDays{}
+	for _, s := range d.Spots {
+		at[s.Spot] = s
+	}
+	const days = "/ahead/windows?from=2026-11-20T15:00:00Z&days=7"
+	ask := func(more string) (w windows) {
+		require.Equal(t, http.StatusOK, c.Do("GET", days+more, nil, &w), more)
+		assert.NotEmpty(t, w.Now)
+		last := math.Inf(1)
+		for _, k := range w.Windows {
+			assert.LessOrEqual(t, k.Edge, last)
+			last = k.Edge
+			assert.Contains(t, k.Says, k.Spot)
+			hour := int(k.BestFrom.Sub(d.From) / time.Hour)
+			assert.EqualValues(t, 'o', at[k.Spot].State[hour], k.Says)
+			assert.LessOrEqual(t, k.Edge, float64(max(at[k.Spot].Cells[k.Target][hour], at[k.Spot].Cells[k.Target][min(hour+1, d.Hours-1)]))/100+0.01)
+		}
+		return w
+	}
+	all := ask("")
+	require.NotEmpty(t, all.Windows)
+	require.NotNil(t, all.First)
+	assert.Contains(t, all.Now, all.First.Spot)
+	for _, k := range ask("&least=2").Windows {
+		assert.GreaterOrEqual(t, k.Edge, 2.0)
+	}
+	for _, k := range ask("&by_day=true&targets=red-drum&targets=sheepshead").Windows {
+		assert.False(t, k.Dark, k.Says)
+		assert.Contains(t, []string{"red-drum", "sheepshead"}, k.Target)
+	}
+	onFoot := ask("&manners=on%20foot&manners=wading")
+	require.NotEmpty(t, onFoot.Windows)
+	for _, k := range onFoot.Windows {
+		assert.Contains(t, []string{"on foot", "wading"}, k.Manner)
+	}
+	for _, k := range ask("&places=pier").Windows {
+		assert.Equal(t, "pier", k.Place)
+	}
+	free := ask("&weekdays=6&weekdays=0&free_from_h=7&free_until_h=12")
+	require.NotEmpty(t, free.Windows)
+	zone, err := time.LoadLocation(d.Waters[0].TimeZone)
+	require.NoError(t, err)
+	for _, k := range free.Windows {
+		best := k.BestFrom.In(zone)
+		assert.Contains(t, []time.Weekday{time.Saturday, time.Sunday}, best.Weekday())
+		assert.GreaterOrEqual(t, best.Hour(), 7)
+		assert.Less(t, k.BestUntil.Add(-time.Second).In(zone).Hour(), 12)
+	}
+	assert.Len(t, ask("&most=3").Windows, 3)
+	none := ask("&least=90")
+	assert.Zero(t, none.Found)
+	assert.Contains(t, none.Now, "Ask for less")
+
+	var p problem
+	assert.Equal(t, 422, c.Do("GET", days+"&free_from_h=9&free_until_h=8", nil, &p))
+	assert.Contains(t, p.Detail, "from an earlier to a later")
+	assert.Equal(t, 422, c.Do("GET", days+"&targets=mermaid", nil, &p))
+	assert.Equal(t, 422, c.Do("GET", "/ahead?days=15", nil, &p))
+}
+
+// Where there is no spot yet nothing is worked out, and nothing fails.
+func TestNobodysFortnight(t *testing.T) {
+	c := kit.Fresh(t, "moss")
+	for _, s := range c.Spots() {
+		require.Equal(t, http.StatusNoContent, c.Do("DELETE", "/spots/"+s.ID, nil, nil))
+	}
+	var d days
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead", nil, &d))
+	assert.Empty(t, d.Spots)
+	var w windows
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead/windows", nil, &w))
+	assert.Empty(t, w.Windows)
+	assert.NotEmpty(t, w.Now)
+}

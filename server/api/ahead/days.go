@@ -1,0 +1,159 @@
+package ahead
+
+import (
+	"context"
+	"math"
+	"time"
+
+	"github.com/google/uuid"
+
+	"greypebble/core/plan"
+	"greypebble/core/sky"
+	"greypebble/core/tide"
+	"greypebble/server/api/web"
+	"greypebble/server/desk"
+)
+
+type daysInput struct{ AskedFor }
+
+type soughtTarget struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+}
+
+type dayAhead struct {
+	From time.Time `json:"from" doc:"the beginning of the day there"`
+	Moon string    `json:"moon" doc:"its phase at noon"`
+	Tide string    `json:"tide" enum:",springs,neaps" doc:"whether it is the day of springs or neaps"`
+}
+
+type waterDays struct {
+	WaterID  string     `json:"water_id" format:"uuid"`
+	Water    string     `json:"water"`
+	TimeZone string     `json:"time_zone"`
+	Days     []dayAhead `json:"days" nullable:"false"`
+}
+
+type notThen struct {
+	Hour int    `json:"hour" doc:"the first of those it holds for"`
+	Says string `json:"says" doc:"why not to go; the same until another stands"`
+}
+
+type spotDays struct {
+	SpotID  string           `json:"spot_id" format:"uuid"`
+	Spot    string           `json:"spot"`
+	Place   string           `json:"place"`
+	Manner  string           `json:"manner"`
+	WaterID string           `json:"water_id" format:"uuid"`
+	State   string           `json:"state" doc:"a letter an hour: o one can fish, d do not go, t too little water, s shut by the tide, c closed by a rule"`
+	Dark    string           `json:"dark" doc:"a figure an hour: 1 dark, 0 not"`
+	Told    string           `json:"told" doc:"a figure an hour: 1 its weather was told, 0 the usual is assumed"`
+	Against []notThen        `json:"against" nullable:"false"`
+	Cells   map[string][]int `json:"cells" doc:"by target, an hour a number: a hundred times the best edge in it, 0 where one cannot fish"`
+}
+
+type daysOutput struct {
+	Body struct {
+		From    time.Time      `json:"from" doc:"a full hour"`
+		Hours   int            `json:"hours"`
+		StepMin int            `json:"step_min"`
+		Targets []soughtTarget `json:"targets" nullable:"false"`
+		Waters  []waterDays    `json:"waters" nullable:"false"`
+		Spots   []spotDays     `json:"spots" nullable:"false"`
+		Bare    []string       `json:"bare" nullable:"false" doc:"names of spots without a mark, of which nothing can be said"`
+	}
+}
+
+// hundredths an edge is written in.
+const hundredths = 100
+
+func (s service) days(ctx context.Context, as *web.Scope, in *daysInput) (*daysOutput, error) {
+	o, err := s.look(ctx, as, &in.AskedFor)
+	if err != nil {
+		return nil, err
+	}
+	out := &daysOutput{}
+	b := &out.Body
+	b.From, b.Hours, b.StepMin = o.From, o.Hours, int(time.Hour/time.Minute)
+	b.Targets, b.Waters, b.Spots, b.Bare = []soughtTarget{}, []waterDays{}, []spotDays{}, []string{}
+	for _, t := range o.Asked.Targets {
+		b.Targets = append(b.Targets, soughtTarget{t.ID, t.Name})
+	}
+	for _, sp := range o.bare {
+		b.Bare = append(b.Bare, sp.Name)
+	}
+	seen := map[uuid.UUID]bool{}
+	for at, sp := range o.spots {
+		if !seen[sp.Water.ID] {
+			seen[sp.Water.ID] = true
+			w, err := waterOf(o.Outlook, sp)
+			if err != nil {
+				return nil, err
+			}
+			b.Waters = append(b.Waters, w)
+		}
+		b.Spots = append(b.Spots, spotOf(o.Outlook, at, sp))
+	}
+	return out, nil
+}
+
+func spotOf(o *plan.Outlook, at int, sp *desk.Laid) spotDays {
+	p := &o.Places[at]
+	out := spotDays{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner),
+		WaterID: sp.Water.ID.String(), Dark: figures(p.Dark), Told: figures(p.Told), Against: []notThen{}, Cells: map[string][]int{}}
+	letters := make([]byte, len(p.State))
+	for h, s := range p.State {
+		letters[h] = byte(s)
+		if says := p.Against[h]; says != "" && (len(out.Against) == 0 || out.Against[len(out.Against)-1].Says != says) {
+			out.Against = append(out.Against, notThen{h, says})
+		}
+	}
+	out.State = string(letters)
+	for k, t := range o.Asked.Targets {
+		if !t.LivesAbout(sp.Place, sp.LatLon) {
+			continue
+		}
+		cells := make([]int, o.Hours)
+		for h := range cells {
+			if e := o.Best(k, at, h); !math.IsNaN(e) {
+				cells[h] = max(1, int(math.Round(e*hundredths)))
+			}
+		}
+		out.Cells[t.ID] = cells
+	}
+	return out
+}
+
+func figures(list []bool) string {
+	out := make([]byte, len(list))
+	for i, yes := range list {
+		out[i] = '0'
+		if yes {
+			out[i] = '1'
+		}
+	}
+	return string(out)
+}
+
+// waterOf the first of its spots: its days by its own clock, with the moon and the strength of the tide.
+func waterOf(o *plan.Outlook, sp *desk.Laid) (waterDays, error) {
+	out := waterDays{WaterID: sp.Water.ID.String(), Water: sp.Water.Name, TimeZone: sp.Water.TimeZone, Days: []dayAhead{}}
+	peaks, err := tide.Peaks(sp.Tide, o.From.Add(-24*time.Hour), o.End())
+	if err != nil {
+		return out, err
+	}
+	y, m, d := o.From.In(sp.Clock).Date()
+	for i := 0; ; i++ {
+		begin, end := time.Date(y, m, d+i, 0, 0, 0, 0, sp.Clock), time.Date(y, m, d+i+1, 0, 0, 0, 0, sp.Clock)
+		if !begin.Before(o.End()) {
+			return out, nil
+		}
+		day := dayAhead{From: begin.UTC(), Moon: sky.MoonPhase(begin.Add(12 * time.Hour)).Name()}
+		for _, k := range peaks {
+			if !k.Time.Before(begin) && k.Time.Before(end) {
+				day.Tide = map[bool]string{true: "springs", false: "neaps"}[k.Springs]
+			}
+		}
+		out.Days = append(out.Days, day)
+	}
+}

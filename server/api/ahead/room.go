@@ -1,0 +1,99 @@
+// Package ahead is the room where one asks when and where to go.
+package ahead
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"slices"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/plan"
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/spot"
+	"greypebble/server/api/web"
+	"greypebble/server/desk"
+)
+
+type service struct{ *web.Deps }
+
+// Register the room's operations.
+func Register(api huma.API, d *web.Deps) {
+	s := service{d}
+	web.Signed(api, d, web.Get("/ahead", "ahead", "What the coming days hold at your spots, hour by hour"), s.days)
+	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
+}
+
+// AskedFor says which days and which fish. It is exported for huma, which embeds only such fields.
+type AskedFor struct {
+	From    time.Time `query:"from" doc:"now if left out"`
+	Days    int       `query:"days" minimum:"1" maximum:"14" default:"14"`
+	Targets []string  `query:"targets,explode" maxItems:"40" doc:"ids; left out: all that live about your spots"`
+}
+
+// outlook of all spots of an angler that have ground to fish over.
+type outlook struct {
+	*plan.Outlook
+	spots []*desk.Laid
+	// bare spots have no mark to say anything of.
+	bare []*desk.Laid
+}
+
+func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor) (*outlook, error) {
+	from := as.At(in.From)
+	all, err := s.Desk.Spots(ctx, as.Angler, from)
+	if err != nil {
+		return nil, err
+	}
+	book, err := as.Book(ctx)
+	if err != nil {
+		return nil, err
+	}
+	limits, err := s.Store.Limits(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	out := &outlook{}
+	asked := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Units: as.Units, From: from, Days: in.Days}
+	for _, sp := range all {
+		if len(sp.Marks) == 0 {
+			out.bare = append(out.bare, sp)
+			continue
+		}
+		out.spots = append(out.spots, sp)
+		asked.Spots = append(asked.Spots, &sp.Spot.Spot)
+	}
+	if asked.Targets, err = targetsOf(book, in.Targets, asked.Spots); err != nil {
+		return nil, err
+	}
+	out.Outlook, err = asked.Look()
+	return out, err
+}
+
+// targetsOf a book by their ids, or all that live about some spots.
+func targetsOf(book *playbook.Book, ids []string, spots []*spot.Spot) ([]*playbook.Target, error) {
+	var out []*playbook.Target
+	for i, id := range ids {
+		t, err := book.Target(id)
+		if err != nil {
+			return nil, web.Wrong(fmt.Sprintf("query.targets[%d]", i), err)
+		}
+		if slices.Contains(out, t) {
+			return nil, web.Wrong(fmt.Sprintf("query.targets[%d]", i), errors.New("it stands twice"))
+		}
+		out = append(out, t)
+	}
+	if len(ids) > 0 {
+		return out, nil
+	}
+	for i := range book.Targets {
+		t := &book.Targets[i]
+		if slices.ContainsFunc(spots, func(sp *spot.Spot) bool { return t.LivesAbout(sp.Place, sp.LatLon) }) {
+			out = append(out, t)
+		}
+	}
+	return out, nil
+}
