@@ -59,7 +59,15 @@ func signedIn(t *testing.T, like string, size browser.Size) *browser.Page {
 	name := kit.Newcomer(t, like, testkit.ALog)
 	p := open(t, size)
 	require.NoError(t, p.SignIn(name, demo.Password))
+	toWater(t, p)
 	return p
+}
+
+// toWater from where one landed.
+func toWater(t *testing.T, p *browser.Page) {
+	t.Helper()
+	require.NoError(t, p.Click("Water"))
+	require.NoError(t, p.Wait(`document.querySelector('.water-head')`))
 }
 
 // setUp goes to a page of Set-up by its list.
@@ -167,6 +175,8 @@ func TestOneEvening(t *testing.T) {
 	require.NoError(t, p.Click("Sign in"))
 	require.NoError(t, p.WaitText("The name or the password is wrong."))
 	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Wait(`location.pathname === '/ahead'`))
+	toWater(t, p)
 
 	choose(t, p, "Kettle Bar")
 	noViolations(t, p, "water")

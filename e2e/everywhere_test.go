@@ -25,7 +25,7 @@ const shifts = `new Promise((done) => {
 
 // views are all the pages one can be on.
 var views = []string{
-	"/water", "/water/edit", "/tie-on", "/tie-on/bench", "/tie-on/cards", "/begin", "/back", "/set-up/you", "/set-up/units",
+	"/ahead", "/water", "/water/edit", "/tie-on", "/tie-on/bench", "/tie-on/cards", "/begin", "/back", "/set-up/you", "/set-up/units",
 	"/set-up/limits", "/set-up/kit", "/set-up/book/targets", "/set-up/book/rules", "/set-up/book/schools", "/set-up/waters",
 	"/set-up/waters/stations", "/set-up/waters/gauge", "/set-up/waters/spot-tide", "/set-up/waters/ground",
 	"/set-up/waters/readings", "/set-up/files",

@@ -19,7 +19,8 @@ type Free struct {
 // Validate refuses hours that are none.
 func (f Free) Validate() error {
 	if !(f.From >= 0 && f.From < f.Until && f.Until <= 24) {
-		return fmt.Errorf("plan: the hours one is free must run from an earlier to a later one of 0 to 24, not from %v to %v", f.From, f.Until)
+		return fmt.Errorf("plan: the hours one is free must run from an earlier to a later one of 0 to 24, not from %v to %v",
+			f.From, f.Until)
 	}
 	return nil
 }

@@ -34,8 +34,10 @@ func asked(t testing.TB, days, toldDays int, windMS, swellM float64) plan.Asked 
 	}
 	var list []conditions.Reading
 	for h := range toldDays * 24 {
-		for k, v := range map[conditions.Kind]float64{conditions.WindSpeed: windMS, conditions.SwellHeight: swellM, conditions.SwellPeriod: 9} {
-			list = append(list, conditions.Reading{Kind: k, Value: v, Time: from.Add(time.Duration(h) * time.Hour), Origin: conditions.Forecast})
+		for k, v := range map[conditions.Kind]float64{conditions.WindSpeed: windMS, conditions.SwellHeight: swellM,
+			conditions.SwellPeriod: 9} {
+			list = append(list, conditions.Reading{Kind: k, Value: v, Time: from.Add(time.Duration(h) * time.Hour),
+				Origin: conditions.Forecast})
 		}
 	}
 	for _, s := range a.Spots {

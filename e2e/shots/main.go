@@ -52,6 +52,8 @@ func seek(target string) func(p *browser.Page) error {
 }
 
 var shots = []shot{
+	{name: "ahead", size: browser.Desk, path: "/ahead"},
+	{name: "ahead-phone", size: browser.Phone, path: "/ahead"},
 	{name: "water", size: browser.Desk, path: "/water", steps: 14},
 	{name: "map", size: browser.Desk, path: "/water", steps: 46, setUp: click("Map")},
 	{name: "spot", size: browser.Desk, path: "/water", steps: 40, setUp: editor},
@@ -63,11 +65,9 @@ var shots = []shot{
 	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 28, setUp: seek("Spotted seatrout")},
 	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
 	{name: "back", size: browser.Desk, path: "/back"},
-	{name: "back-phone", size: browser.Phone, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up/waters/gauge", setUp: gauge},
 	{name: "kit", size: browser.Desk, path: "/set-up/kit"},
 	{name: "units", size: browser.Desk, path: "/set-up/units"},
-	{name: "conditions", size: browser.Desk, path: "/water", steps: 28, setUp: click("all")},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
 	{name: "rig-card", size: browser.Desk, path: "/tie-on/cards/double-dropper"},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},

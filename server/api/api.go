@@ -34,7 +34,8 @@ import (
 
 // rooms of the API, in the order of its document.
 var rooms = []func(huma.API, *web.Deps){
-	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register, files.Register,
+	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
+	files.Register,
 	logbook.Register,
 }
 

@@ -9,6 +9,7 @@ import { LeaveGuard } from './frame/LeaveGuard';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
+const AheadPage = lazy(() => import('./ahead/AheadPage'));
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
@@ -38,6 +39,7 @@ function Pages() {
         <Suspense>
           <Routes>
             <Route element={<Frame />}>
+              <Route path="/ahead" element={<AheadPage />} />
               <Route path="/water" element={<WaterPage />} />
               <Route path="/water/edit" element={<SpotEditor />} />
               <Route path="/water/edit/:id" element={<SpotEditor />} />
@@ -49,7 +51,7 @@ function Pages() {
               <Route path="/begin" element={<FirstWater />} />
               <Route path="/back" element={<BackPage />} />
               <Route path="/set-up/*" element={<SetupPage />} />
-              <Route path="*" element={<Navigate to="/water" replace />} />
+              <Route path="*" element={<Navigate to="/ahead" replace />} />
             </Route>
           </Routes>
         </Suspense>

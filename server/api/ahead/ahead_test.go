@@ -80,7 +80,8 @@ func TestTheFortnight(t *testing.T) {
 		for id, cells := range s.Cells {
 			require.Len(t, cells, d.Hours)
 			for h, v := range cells {
-				assert.Equal(t, v == 0, strings.ContainsRune("tsc", rune(s.State[h])), "%s for %s in hour %d: %c and %d", s.Spot, id, h, s.State[h], v)
+				assert.Equal(t, v == 0, strings.ContainsRune("tsc", rune(s.State[h])), "%s for %s in hour %d: %c, %d", s.Spot, id, h,
+					s.State[h], v)
 			}
 		}
 		assert.NotContains(t, s.Cells, "kelp-bass", "of another coast")
@@ -150,7 +151,8 @@ func TestWindowsKeepWhatIsAsked(t *testing.T) {
 			assert.Contains(t, k.Says, k.Spot)
 			hour := int(k.BestFrom.Sub(d.From) / time.Hour)
 			assert.EqualValues(t, 'o', at[k.Spot].State[hour], k.Says)
-			assert.LessOrEqual(t, k.Edge, float64(max(at[k.Spot].Cells[k.Target][hour], at[k.Spot].Cells[k.Target][min(hour+1, d.Hours-1)]))/100+0.01)
+			cells := at[k.Spot].Cells[k.Target]
+			assert.LessOrEqual(t, k.Edge, float64(max(cells[hour], cells[min(hour+1, d.Hours-1)]))/100+0.01)
 		}
 		return w
 	}

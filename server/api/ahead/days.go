@@ -14,7 +14,7 @@ import (
 	"greypebble/server/desk"
 )
 
-type daysInput struct{ AskedFor }
+type aheadInput struct{ AskedFor }
 
 type soughtTarget struct {
 	ID   string `json:"id"`
@@ -45,14 +45,14 @@ type spotDays struct {
 	Place   string           `json:"place"`
 	Manner  string           `json:"manner"`
 	WaterID string           `json:"water_id" format:"uuid"`
-	State   string           `json:"state" doc:"a letter an hour: o one can fish, d do not go, t too little water, s shut by the tide, c closed by a rule"`
+	State   string           `json:"state" doc:"a letter an hour: o open, d do not go, t too little water, s shut by the tide, c by a rule"`
 	Dark    string           `json:"dark" doc:"a figure an hour: 1 dark, 0 not"`
 	Told    string           `json:"told" doc:"a figure an hour: 1 its weather was told, 0 the usual is assumed"`
 	Against []notThen        `json:"against" nullable:"false"`
 	Cells   map[string][]int `json:"cells" doc:"by target, an hour a number: a hundred times the best edge in it, 0 where one cannot fish"`
 }
 
-type daysOutput struct {
+type aheadOutput struct {
 	Body struct {
 		From    time.Time      `json:"from" doc:"a full hour"`
 		Hours   int            `json:"hours"`
@@ -67,12 +67,12 @@ type daysOutput struct {
 // hundredths an edge is written in.
 const hundredths = 100
 
-func (s service) days(ctx context.Context, as *web.Scope, in *daysInput) (*daysOutput, error) {
+func (s service) days(ctx context.Context, as *web.Scope, in *aheadInput) (*aheadOutput, error) {
 	o, err := s.look(ctx, as, &in.AskedFor)
 	if err != nil {
 		return nil, err
 	}
-	out := &daysOutput{}
+	out := &aheadOutput{}
 	b := &out.Body
 	b.From, b.Hours, b.StepMin = o.From, o.Hours, int(time.Hour/time.Minute)
 	b.Targets, b.Waters, b.Spots, b.Bare = []soughtTarget{}, []waterDays{}, []spotDays{}, []string{}

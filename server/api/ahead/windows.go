@@ -111,8 +111,9 @@ func (o *outlook) find(in *aheadWindowsInput, free plan.Free) []plan.Window {
 
 func windowOf(o *plan.Outlook, w plan.Window, sp *desk.Laid, as *web.Scope) aheadWindow {
 	t := o.Asked.Targets[w.Target]
-	out := aheadWindow{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner), TimeZone: sp.Water.TimeZone,
-		Target: t.ID, TargetName: t.Name, From: wire.Moment(w.From), To: wire.Moment(w.To), BestFrom: w.BestFrom, BestUntil: w.BestUntil,
+	out := aheadWindow{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner),
+		TimeZone: sp.Water.TimeZone, Target: t.ID, TargetName: t.Name,
+		From: wire.Moment(w.From), To: wire.Moment(w.To), BestFrom: w.BestFrom, BestUntil: w.BestUntil,
 		Opens: wire.Moment(w.Opens), Shuts: wire.Moment(w.Shuts), BeOutBy: wire.Moment(w.BeOutBy), Edge: w.Edge, Catch: w.Catch,
 		Others: []otherTarget{}, Dark: w.Dark, Told: w.Told, Says: o.Says(w, sp.Clock, as.Units)}
 	for _, k := range w.Others {

@@ -37,6 +37,10 @@ export type ReadFeatures = Schemas['ReadFeaturesOutputBody'];
 export type ImportPlan = Schemas['ImportOutputBody'];
 export type Formats = Schemas['FormatsOutputBody'];
 export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
+/** What one asks of the windows of the coming days. */
+export type AheadQuery = NonNullable<paths['/v1/ahead/windows']['get']['parameters']['query']>;
+export type AheadData = Schemas['AheadOutputBody'];
+export type AheadWindow = Schemas['AheadWindow'];
 /** What one has to get about with. */
 export type Means = NonNullable<
   NonNullable<paths['/v1/waters/{id}/reach']['get']['parameters']['query']>['by']
@@ -223,6 +227,9 @@ export const api = {
     settle(client.PUT('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } }, body })),
   deleteNoted: (id: string, noted_id: string) =>
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
+  ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
+  aheadWindows: (query: AheadQuery, signal?: AbortSignal) =>
+    settle(client.GET('/v1/ahead/windows', { params: { query }, signal })),
   chart: (time: string, signal?: AbortSignal) =>
     settle(client.GET('/v1/chart', { params: { query: { time } }, signal })),
   water: (id: string) => settle(client.GET('/v1/waters/{id}', { params: { path: { id } } })),

@@ -10,6 +10,7 @@ export const keys = {
   invites: ['invites'],
   known: ['known-stations'],
   outlook: ['outlook'],
+  ahead: ['ahead'],
   templates: ['templates'],
   waters: ['waters'],
   kinds: ['kinds'],
@@ -28,6 +29,8 @@ export const keys = {
 /** Everything that rests on what is known of the moment. */
 const ofReadings = [
   'outlook',
+  'ahead',
+  'ahead-windows',
   'state',
   'ribbon',
   'visits',
@@ -54,9 +57,19 @@ export const rests = {
   water: [...ofSpots, 'water', 'cells', 'finds'],
   noted: ['spot-tide'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
-  playbook: ['playbook', 'targets', 'advise', 'compare-advice', 'edge', 'rig-card', 'spells'],
+  playbook: [
+    'playbook',
+    'targets',
+    'ahead',
+    'ahead-windows',
+    'advise',
+    'compare-advice',
+    'edge',
+    'rig-card',
+    'spells',
+  ],
   kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual'],
-  limits: ['limits', 'advise', 'edge', 'state'],
+  limits: ['limits', 'ahead', 'ahead-windows', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 
 export type Subject = keyof typeof rests;

@@ -2095,6 +2095,22 @@ export interface components {
             way: string;
             what_would_change: components["schemas"]["TurningOut"][];
         };
+        AheadOutputBody: {
+            /** @description names of spots without a mark, of which nothing can be said */
+            bare: string[];
+            /**
+             * Format: date-time
+             * @description a full hour
+             */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            spots: components["schemas"]["SpotDays"][];
+            /** Format: int64 */
+            step_min: number;
+            targets: components["schemas"]["SoughtTarget"][];
+            waters: components["schemas"]["WaterDays"][];
+        };
         AheadWindow: {
             /**
              * Format: date-time
@@ -2792,22 +2808,6 @@ export interface components {
              * @enum {string}
              */
             tide: "" | "springs" | "neaps";
-        };
-        DaysOutputBody: {
-            /** @description names of spots without a mark, of which nothing can be said */
-            bare: string[];
-            /**
-             * Format: date-time
-             * @description a full hour
-             */
-            from: string;
-            /** Format: int64 */
-            hours: number;
-            spots: components["schemas"]["SpotDays"][];
-            /** Format: int64 */
-            step_min: number;
-            targets: components["schemas"]["SoughtTarget"][];
-            waters: components["schemas"]["WaterDays"][];
         };
         DirectionOut: {
             /** Format: double */
@@ -5077,7 +5077,7 @@ export interface components {
             spot: string;
             /** Format: uuid */
             spot_id: string;
-            /** @description a letter an hour: o one can fish, d do not go, t too little water, s shut by the tide, c closed by a rule */
+            /** @description a letter an hour: o open, d do not go, t too little water, s shut by the tide, c by a rule */
             state: string;
             /** @description a figure an hour: 1 its weather was told, 0 the usual is assumed */
             told: string;
@@ -6980,7 +6980,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DaysOutputBody"];
+                    "application/json": components["schemas"]["AheadOutputBody"];
                 };
             };
             /** @description Unauthorized */

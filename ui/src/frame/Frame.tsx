@@ -13,6 +13,7 @@ import { momentMatters, useFold } from './fold';
 import './frame.css';
 
 const places = [
+  { to: '/ahead', name: 'Ahead' },
   { to: '/water', name: 'Water' },
   { to: '/tie-on', name: 'Tie on' },
   { to: '/back', name: 'Back' },

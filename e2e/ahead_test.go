@@ -1,0 +1,83 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/demo"
+	"greypebble/e2e/browser"
+	"greypebble/testkit"
+)
+
+const firstWindow = `document.querySelector('.window-list button')`
+
+// One lands on what the coming days hold: what to think of now, every spot hour by hour, and the
+// windows; a window or an hour that is touched is where one then is.
+func TestOneLandsOnWhatIsAhead(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	p := open(t, browser.Desk)
+	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Wait(`location.pathname === '/ahead'`))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	assert.Regexp(t, `^(Now|Next)`, eval[string](t, p, `document.querySelector('h1').innerText`))
+	rows := `[...document.querySelectorAll('.fortnight-row[data-spot]')].map((r) => r.dataset.spot)`
+	all := eval[[]string](t, p, rows)
+	assert.Len(t, all, eval[int](t, p, `fetch('/api/v1/spots').then((r) => r.json()).then((l) => l.length)`))
+	assert.Equal(t, "Lantern Lake", all[len(all)-1], "what stays shut comes last")
+	noViolations(t, p, "ahead")
+
+	// Another fish: the rows follow, and the windows are for it.
+	require.NoError(t, p.Fill("For which fish", "Florida pom\r"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-what')].every((w) => w.innerText.includes('Florida pompano'))`))
+	assert.Contains(t, []string{"Long Strand", "Cutwater Pier", "Stone Arm"}, eval[[]string](t, p, rows)[0])
+	require.NoError(t, p.Type("\x1b"))
+
+	// At weekends only.
+	require.NoError(t, p.Click("weekends"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
+	require.NoError(t, p.Click("weekends"))
+
+	// A window opens to what is said of it, and is where and when one then is.
+	require.NoError(t, p.Still())
+	told := strings.Fields(eval[string](t, p, firstWindow+`.innerText`))
+	_, err := browser.Eval[any](p, `(`+firstWindow+`.click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.window-opened')?.innerText.includes('fish a rod-hour')`))
+	noViolations(t, p, "a window opened")
+	best := told[3][:5] // Wed 25 Nov 06:20–07:20
+	require.NoError(t, p.Wait(`document.querySelector('.head-moment').innerText.includes('`+best+`')`))
+	require.NoError(t, p.Click("What to tie on then"))
+	require.NoError(t, p.Wait(`location.pathname === '/tie-on'`))
+	require.NoError(t, p.Wait(`document.querySelector('main').innerText.includes('Florida pompano')`))
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.head-moment').innerText`), best)
+
+	// An hour touched in a row that is shut then says so.
+	require.NoError(t, p.Click("Ahead"))
+	require.NoError(t, p.Wait(`document.querySelector('[data-spot="Lantern Lake"] canvas')`))
+	require.NoError(t, p.Still())
+	_, err = browser.Eval[any](p, `(document.querySelector('[data-spot="Lantern Lake"] canvas').dispatchEvent(
+		new MouseEvent('click', {bubbles: true, clientX: 600})), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.WaitText("Lantern Lake: A rule closes it."))
+	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Lantern Lake')`))
+}
+
+// On a phone it is the windows, best first, and nothing is cut off.
+func TestAheadOnAPhone(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, p.Click("Ahead"))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	assert.Zero(t, eval[int](t, p, `document.querySelectorAll('canvas').length`))
+	assert.Equal(t, 390, eval[int](t, p, `document.documentElement.scrollWidth`))
+	small := eval[[]string](t, p, `[...document.querySelectorAll('.rail a, .rail button, .window-list button, .ahead .act')]
+		.filter((e) => e.getBoundingClientRect().height < 44 || e.getBoundingClientRect().width < 44).map((e) => e.innerText)`)
+	assert.Empty(t, small, "a thumb hits them")
+	noViolations(t, p, "ahead on a phone")
+	require.NoError(t, p.Click("The water there"))
+	require.NoError(t, p.Wait(`location.pathname === '/water'`))
+}

@@ -1,0 +1,151 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type AheadWindow } from '../api/client';
+import { keys } from '../api/keys';
+import { Invented } from '../begin/Invented';
+import { useMedia } from '../frame/fold';
+import { useTitle } from '../frame/useTitle';
+import { useMoment, usePlace } from '../moment/moment';
+import { useAsking } from '../tie/asking';
+import { AskFor } from './AskFor';
+import { query, useAsked } from './asked';
+import { Fortnight } from './Fortnight';
+import { against, type Row } from './fortnight';
+import { WindowList } from './WindowList';
+import './ahead.css';
+
+/** When and where to go: what is on now, the fortnight at all of one's spots, and the windows in it. */
+export default function AheadPage() {
+  useTitle('Ahead');
+  const here = usePlace();
+  const moment = useMoment();
+  const go = useNavigate();
+  const wide = useMedia('(min-width: 701px)');
+  const [asked, ask] = useAsked();
+  const [, seek] = useAsking();
+  const [chosen, setChosen] = useState('');
+  const [why, setWhy] = useState('');
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  const data = useQuery({
+    queryKey: keys.ahead,
+    queryFn: ({ signal }) => api.ahead(signal),
+    enabled: wide,
+    staleTime: 10 * 60_000,
+  });
+  const [from] = useState(() => here.present().toISOString());
+  const asking = query(asked, from);
+  const windows = useQuery({
+    queryKey: ['ahead-windows', asking],
+    queryFn: ({ signal }) => api.aheadWindows(asking, signal),
+    placeholderData: keepPreviousData,
+    staleTime: 10 * 60_000,
+  });
+  const w = windows.data;
+  const first = w?.first;
+  const { choose } = here;
+  const { moveTime } = moment;
+  const at = Date.parse(moment.frame?.time ?? '') || 0;
+
+  const take = useCallback(
+    (k: AheadWindow) => {
+      choose(k.spot_id);
+      moveTime(new Date(Date.parse(k.best_from)));
+      seek({ targets: [k.target], several: false });
+    },
+    [choose, moveTime, seek],
+  );
+  const toHour = useCallback(
+    (row: Row, time: number) => {
+      choose(row.spot_id);
+      moveTime(new Date(time));
+      setWhy(against(row, Math.round((time - Date.parse(data.data!.from)) / 3600_000)) ?? '');
+    },
+    [choose, moveTime, data.data],
+  );
+  const error = windows.error ?? data.error;
+  if (!w || (wide && !data.data))
+    return (
+      <div className="ahead">
+        <h1 className="quiet">{error ? 'Ahead' : 'Looking over the coming days…'}</h1>
+        {error && <p role="alert">{error.message}</p>}
+      </div>
+    );
+  return (
+    <div className="ahead">
+      <Invented withBegin />
+      <header className="ahead-now">
+        <h1>{w.now}</h1>
+        {first && (
+          <p>
+            <button
+              className="act"
+              onClick={() => {
+                take(first);
+                void go('/water');
+              }}
+            >
+              The water there
+            </button>{' '}
+            <button
+              className="act"
+              onClick={() => {
+                take(first);
+                void go('/tie-on');
+              }}
+            >
+              What to tie on
+            </button>
+          </p>
+        )}
+      </header>
+      <AskFor asked={asked} targets={targets.data ?? []} narrow={!wide} onChange={ask} />
+      <div className="ahead-two">
+        {wide && data.data && (
+          <section aria-label="The fortnight">
+            <Fortnight
+              data={data.data}
+              targets={asked.targets}
+              chosen={here.spot.id}
+              at={at}
+              least={asked.least}
+              onHour={toHour}
+            />
+            {why && (
+              <p role="status" className="caution small">
+                {here.spot.name}: {why}
+              </p>
+            )}
+            {data.data.bare.length > 0 && (
+              <p className="quiet small">
+                Nothing can be said of {data.data.bare.slice(0, 6).join(', ')}
+                {data.data.bare.length > 6 && ` and ${data.data.bare.length - 6} more`}: no mark is known
+                there.
+              </p>
+            )}
+          </section>
+        )}
+        <section aria-label="Windows">
+          {w.windows.length > 0 ? (
+            <WindowList
+              windows={w.windows}
+              found={w.found}
+              chosen={chosen}
+              onChoose={(k, key) => {
+                setChosen(key === chosen ? '' : key);
+                setWhy('');
+                take(k);
+              }}
+            />
+          ) : (
+            <p className="panel">{w.now}</p>
+          )}
+        </section>
+      </div>
+      <p className="quiet small">
+        What an hour is worth is there × feeding, on the best mark: how many times an ordinary spell for that
+        fish. The numbers are the book’s judgement, not measurements; look at the sea before you go.
+      </p>
+    </div>
+  );
+}

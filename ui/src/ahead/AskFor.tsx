@@ -1,0 +1,80 @@
+import { Select } from 'antd';
+import type { Target } from '../api/client';
+import { times } from '../format/measure';
+import { Toggle } from '../water/Toggle';
+import type { Asked } from './asked';
+
+const manners = ['on foot', 'wading', 'kayak', 'boat'] as const;
+const leasts = [1, 1.2, 1.5, 2, 3];
+
+/** What is sought in the coming days, and when and how one would go. */
+export function AskFor(props: {
+  asked: Asked;
+  targets: Target[];
+  /** Little room: what is rarely changed is folded away. */
+  narrow: boolean;
+  onChange: (part: Partial<Asked>) => void;
+}) {
+  const { asked, targets, narrow, onChange } = props;
+  const more = (
+    <div className="ask-more">
+      <Toggle on={asked.byDay} onChange={(byDay) => onChange({ byDay })}>
+        by day
+      </Toggle>
+      <Toggle on={asked.weekend} onChange={(weekend) => onChange({ weekend })}>
+        weekends
+      </Toggle>
+      {manners.map((m) => (
+        <Toggle
+          key={m}
+          on={asked.manners.includes(m)}
+          onChange={(on) =>
+            onChange({ manners: on ? [...asked.manners, m] : asked.manners.filter((k) => k !== m) })
+          }
+        >
+          {m}
+        </Toggle>
+      ))}
+      <Select
+        aria-label="Worth at least"
+        value={asked.least}
+        onChange={(least) => onChange({ least })}
+        popupMatchSelectWidth={false}
+        options={leasts.map((v) => ({ value: v, label: `${times(v)} or better` }))}
+      />
+    </div>
+  );
+  return (
+    <div className="ask-for" role="group" aria-label="What you look for">
+      <Select
+        aria-label="For which fish"
+        className="ask-targets"
+        mode="multiple"
+        maxTagCount="responsive"
+        placeholder="Anything that is on"
+        showSearch={{ optionFilterProp: 'label' }}
+        value={asked.targets}
+        onChange={(ids) => onChange({ targets: ids })}
+        options={targets.map((t) => ({ value: t.id, label: t.name }))}
+      />
+      {narrow ? (
+        <details className="fold ask-when">
+          <summary>{inWords(asked)}</summary>
+          {more}
+        </details>
+      ) : (
+        more
+      )}
+    </div>
+  );
+}
+
+const inWords = (a: Asked) =>
+  [
+    a.byDay ? 'by day' : 'at any hour',
+    a.weekend && 'weekends',
+    a.manners.join(' or '),
+    `${times(a.least)} or better`,
+  ]
+    .filter(Boolean)
+    .join(', ');

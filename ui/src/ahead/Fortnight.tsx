@@ -1,0 +1,110 @@
+import { memo, useMemo, useRef } from 'react';
+import type { AheadData } from '../api/client';
+import { times } from '../format/measure';
+import { dayShort } from '../format/time';
+import { useWidth } from '../ribbon/useWidth';
+import { useLight } from '../theme/light';
+import { bestAt, ordered, type Row } from './fortnight';
+import { Skyline } from './Skyline';
+
+const hour = 3600_000;
+
+/** Spots down, days and hours across; the best first. */
+export const Fortnight = memo(function Fortnight(props: {
+  data: AheadData;
+  targets: string[];
+  chosen: string;
+  at: number;
+  /** Edge from which it is worth going. */
+  least: number;
+  onHour: (row: Row, time: number) => void;
+}) {
+  const { data, targets, chosen, at, least, onHour } = props;
+  const { light } = useLight();
+  const box = useRef<HTMLDivElement>(null);
+  const width = useWidth(box);
+  const rows = useMemo(() => ordered(data.spots, targets), [data.spots, targets]);
+  const from = Date.parse(data.from);
+  const water = data.waters[0];
+  const x = (t: number) => ((t - from) / hour / data.hours) * width;
+  const shown = at >= from && at < from + data.hours * hour ? Math.floor((at - from) / hour) : -1;
+  const named = new Map(data.targets.map((t) => [t.id, t.name]));
+  if (!water) return null;
+  return (
+    <div className="fortnight">
+      <div className="fortnight-row">
+        <span />
+        <div className="fortnight-days" ref={box}>
+          {width > 0 &&
+            water.days.map((d, i) => {
+              const left = Math.max(0, x(Date.parse(d.from)));
+              const wide = Math.min(width, x(Date.parse(d.from) + 24 * hour)) - left;
+              return (
+                <span key={d.from} className="fortnight-day" style={{ left, width: wide }}>
+                  {wide > 40 && <b>{dayShort(d.from, water.time_zone)}</b>}
+                  {wide > 40 && <span>{d.tide || moonOn(water.days, i, wide > 60)}</span>}
+                </span>
+              );
+            })}
+        </div>
+      </div>
+      {rows.map(({ row, worth }) => (
+        <div
+          className="fortnight-row"
+          key={row.spot_id}
+          data-spot={row.spot}
+          data-chosen={row.spot_id === chosen}
+        >
+          <span className="fortnight-spot">{row.spot}</span>
+          {width > 0 && (
+            <Skyline
+              row={row}
+              worth={worth}
+              width={width}
+              at={shown}
+              light={light}
+              least={least}
+              label={inWords(row, worth, targets, named)}
+              onHour={(h) => onHour(row, from + h * hour)}
+            />
+          )}
+        </div>
+      ))}
+      <p className="quiet small fortnight-key">
+        The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water;
+        crossed: closed by a rule; barred: beyond your limits to going. Touch an hour to go to it.
+      </p>
+    </div>
+  );
+});
+
+/** The four phases one speaks of, on the first of the days that go by their name. */
+const phases: Record<string, string> = {
+  'new moon': 'new',
+  'first quarter': 'half',
+  'full moon': 'full',
+  'last quarter': 'half',
+};
+const moonOn = (days: { moon: string; tide: string }[], i: number, room: boolean) => {
+  const says = phases[days[i]!.moon];
+  const before = days[i - 1];
+  return !says || (before && !before.tide && before.moon === days[i]!.moon)
+    ? ''
+    : room
+      ? `${says} moon`
+      : says;
+};
+
+/** A row for those who do not see it: its best hour, and how much of it is open. */
+function inWords(row: Row, worth: Int16Array, targets: string[], named: Map<string, string>): string {
+  let best = -1;
+  let open = 0;
+  for (let h = 0; h < worth.length; h++) {
+    if (row.state[h] !== 'o') continue;
+    open++;
+    if (best < 0 || worth[h]! > worth[best]!) best = h;
+  }
+  if (best < 0) return `${row.spot}: no hour of these days`;
+  const first = bestAt(row, best, targets)[0];
+  return `${row.spot}: ${open} hours open, at best ${times(worth[best]! / 100)} for ${named.get(first?.id ?? '') ?? ''}`;
+}
