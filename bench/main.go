@@ -17,6 +17,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/cases"
+	"greypebble/core/plan"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
 	"greypebble/core/sweep"
@@ -48,11 +49,12 @@ func run() error {
 		return err
 	}
 	show("advice", one, "ms")
-	edges, err := edges14d()
+	edges, ahead, err := edges14d()
 	if err != nil {
 		return err
 	}
 	show("edges_14d", edges, "ms")
+	show("ahead_30x14", ahead, "ms")
 	asked, again, err := adviceHTTP()
 	if err != nil {
 		return err
@@ -115,19 +117,19 @@ func adviceHTTP() (plain, said float64, err error) {
 	return plain, said, err
 }
 
-// edges14d is thirty spots (the demo's, several times over) for fourteen days at
+// fortnight is thirty spots (the demo's, several times over) for fourteen days at
 // ten-minute steps and eight targets.
-func edges14d() (float64, error) {
+func fortnight() (sweep.Sweep, error) {
 	book, err := playbook.Builtin()
 	if err != nil {
-		return 0, err
+		return sweep.Sweep{}, err
 	}
 	laid, err := demo.Spots()
 	if err != nil {
-		return 0, err
+		return sweep.Sweep{}, err
 	}
 	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14,
-		Step: 10 * time.Minute}
+		Step: plan.Step}
 	for i := range 30 {
 		s.Spots = append(s.Spots, laid[i%len(laid)])
 	}
@@ -135,17 +137,34 @@ func edges14d() (float64, error) {
 		"southern-kingfish", "bluefish"} {
 		t, err := book.Target(id)
 		if err != nil {
-			return 0, err
+			return sweep.Sweep{}, err
 		}
 		s.Targets = append(s.Targets, t)
 	}
-	var failed error
-	ms := median(9, func() {
+	return s, nil
+}
+
+// edges14d of that fortnight, and all that Ahead says of it, its windows too.
+func edges14d() (edges, ahead float64, failed error) {
+	s, err := fortnight()
+	if err != nil {
+		return 0, 0, err
+	}
+	edges = median(9, func() {
 		if _, err := s.Edges(); err != nil {
 			failed = err
 		}
 	})
-	return ms, failed
+	asked := plan.Asked{Book: s.Book, Belief: s.Belief, Targets: s.Targets, Spots: s.Spots, From: s.From, Days: s.Days}
+	ahead = median(9, func() {
+		o, err := asked.Look()
+		if err != nil {
+			failed = err
+			return
+		}
+		o.Windows(plan.Wish{Least: 1.2, Margin: 20 * time.Minute})
+	})
+	return edges, ahead, failed
 }
 
 func show(name string, value float64, unit string) { fmt.Printf("%s %.4g %s\n", name, value, unit) }

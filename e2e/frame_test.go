@@ -102,6 +102,8 @@ func TestAChangedFormAsksBeforeItIsLeft(t *testing.T) {
 	require.NoError(t, p.Click("Tie on"))
 	press(t, p, "Go without it")
 	require.NoError(t, p.Wait(`location.pathname === '/tie-on'`))
+	// The question gives the focus back where it was as it goes.
+	require.NoError(t, p.Wait(`!document.querySelector('.ant-modal-confirm')`))
 
 	// An entry half made, and a thing of the kit that another is opened over.
 	require.NoError(t, p.Click("Catch"))

@@ -121,6 +121,7 @@ func TestAStrangerTakesItIntoUse(t *testing.T) {
 		{type: 'application/json'})); const i = document.querySelector('.file input'); i.files = d.files;
 		i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
 	require.NoError(t, err)
+	require.NoError(t, p.Click("Water"))
 	require.NoError(t, p.Wait(`document.querySelector('[data-mark=trough] .depth')`))
 	assert.Equal(t, before, eval[string](t, p, `fetch('/api/v1/spots').then((r) => r.text())`))
 	assert.Equal(t, section, eval[string](t, p,

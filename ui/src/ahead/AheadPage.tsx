@@ -1,5 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type AheadWindow } from '../api/client';
 import { keys } from '../api/keys';
@@ -41,6 +41,7 @@ export default function AheadPage() {
     placeholderData: keepPreviousData,
     staleTime: 10 * 60_000,
   });
+  const kinds = useMemo(() => [...new Set(here.spots.map((s) => s.place))].sort(), [here.spots]);
   const w = windows.data;
   const first = w?.first;
   const { choose } = here;
@@ -99,7 +100,7 @@ export default function AheadPage() {
           </p>
         )}
       </header>
-      <AskFor asked={asked} targets={targets.data ?? []} narrow={!wide} onChange={ask} />
+      <AskFor asked={asked} targets={targets.data ?? []} places={kinds} narrow={!wide} onChange={ask} />
       <div className="ahead-two">
         {wide && data.data && (
           <section aria-label="The fortnight">

@@ -11,11 +11,13 @@ const leasts = [1, 1.2, 1.5, 2, 3];
 export function AskFor(props: {
   asked: Asked;
   targets: Target[];
+  /** Kinds of place one has spots at. */
+  places: string[];
   /** Little room: what is rarely changed is folded away. */
   narrow: boolean;
   onChange: (part: Partial<Asked>) => void;
 }) {
-  const { asked, targets, narrow, onChange } = props;
+  const { asked, targets, places, narrow, onChange } = props;
   const more = (
     <div className="ask-more">
       <Toggle on={asked.byDay} onChange={(byDay) => onChange({ byDay })}>
@@ -35,6 +37,18 @@ export function AskFor(props: {
           {m}
         </Toggle>
       ))}
+      {places.length > 1 && (
+        <Select
+          aria-label="Kinds of place"
+          className="ask-places"
+          mode="multiple"
+          maxTagCount="responsive"
+          placeholder="every kind of place"
+          value={asked.places}
+          onChange={(kinds) => onChange({ places: kinds })}
+          options={places.map((v) => ({ value: v, label: v }))}
+        />
+      )}
       <Select
         aria-label="Worth at least"
         value={asked.least}
@@ -74,6 +88,7 @@ const inWords = (a: Asked) =>
     a.byDay ? 'by day' : 'at any hour',
     a.weekend && 'weekends',
     a.manners.join(' or '),
+    a.places.join(' or '),
     `${times(a.least)} or better`,
   ]
     .filter(Boolean)

@@ -28,6 +28,8 @@ export const Fortnight = memo(function Fortnight(props: {
   const water = data.waters[0];
   const x = (t: number) => ((t - from) / hour / data.hours) * width;
   const shown = at >= from && at < from + data.hours * hour ? Math.floor((at - from) / hour) : -1;
+  // So far somebody has told the weather; beyond it the usual is assumed.
+  const told = (data.spots[0]?.told.lastIndexOf('1') ?? -1) + 1;
   const named = new Map(data.targets.map((t) => [t.id, t.name]));
   if (!water) return null;
   return (
@@ -35,6 +37,7 @@ export const Fortnight = memo(function Fortnight(props: {
       <div className="fortnight-row">
         <span />
         <div className="fortnight-days" ref={box}>
+          <i className="fortnight-told" style={{ width: (told * width) / data.hours }} />
           {width > 0 &&
             water.days.map((d, i) => {
               const left = Math.max(0, x(Date.parse(d.from)));
@@ -72,7 +75,8 @@ export const Fortnight = memo(function Fortnight(props: {
       ))}
       <p className="quiet small fortnight-key">
         The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water;
-        crossed: closed by a rule; barred: beyond your limits to going. Touch an hour to go to it.
+        crossed: closed by a rule; barred: beyond your limits to going. Under the line the weather is told by
+        the forecast, after it the usual is assumed. Touch an hour to go to it.
       </p>
     </div>
   );

@@ -7,11 +7,13 @@ export interface Asked {
   byDay: boolean;
   weekend: boolean;
   manners: NonNullable<AheadQuery['manners']>;
+  /** Kinds of place. */
+  places: string[];
   least: number;
 }
 
 const key = 'greypebble.ahead';
-const first: Asked = { targets: [], byDay: false, weekend: false, manners: [], least: 1.2 };
+const first: Asked = { targets: [], byDay: false, weekend: false, manners: [], places: [], least: 1.2 };
 
 function stored(): Asked {
   try {
@@ -41,4 +43,5 @@ export const query = (a: Asked, from: string): AheadQuery => ({
   ...(a.byDay && { by_day: true }),
   ...(a.weekend && { weekdays: [0, 6] }),
   ...(a.manners.length > 0 && { manners: a.manners }),
+  ...(a.places.length > 0 && { places: a.places }),
 });
