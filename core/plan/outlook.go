@@ -83,9 +83,12 @@ func (a Asked) Look() (*Outlook, error) {
 	}
 	o := &Outlook{From: field.From, Hours: a.Days * 24, Asked: a, Edges: field.Edges, Places: make([]Place, len(a.Spots))}
 	days := o.days()
+	believed := o.believed()
 	tides := new(tide.Memo)
 	errs := make([]error, len(a.Spots))
-	parallel(len(a.Spots), func(i int) { o.Places[i], errs[i] = o.place(i, tides, days[aboutOf(a.Spots[i])]) })
+	parallel(len(a.Spots), func(i int) {
+		o.Places[i], errs[i] = o.place(i, tides, days[aboutOf(a.Spots[i])], believed[a.Spots[i].Readings])
+	})
 	for _, err := range errs {
 		if err != nil {
 			return nil, err
@@ -128,12 +131,26 @@ func (o *Outlook) days() map[about]daylight {
 	return out
 }
 
+// believed at the middle of each hour, which the spots of a water share.
+func (o *Outlook) believed() map[conditions.Readings][]conditions.Believed {
+	out := map[conditions.Readings][]conditions.Believed{}
+	for _, sp := range o.Asked.Spots {
+		if out[sp.Readings] != nil {
+			continue
+		}
+		list := make([]conditions.Believed, o.Hours)
+		parallel(o.Hours, func(h int) { list[h] = sp.Readings.Believe(o.middle(h)) })
+		out[sp.Readings] = list
+	}
+	return out
+}
+
 func (o *Outlook) middle(hour int) time.Time {
 	return o.From.Add(time.Duration(hour)*time.Hour + time.Hour/2)
 }
 
 // place is what is said of one spot but for its edges.
-func (o *Outlook) place(at int, tides *tide.Memo, light daylight) (Place, error) {
+func (o *Outlook) place(at int, tides *tide.Memo, light daylight, believed []conditions.Believed) (Place, error) {
 	sp := o.Asked.Spots[at]
 	// Beyond the last hour, so that a way that shuts soon after it is known to.
 	c, err := tides.Over(sp.Tide, o.From.Add(-12*time.Hour), o.End().Add(12*time.Hour))
@@ -144,17 +161,19 @@ func (o *Outlook) place(at int, tides *tide.Memo, light daylight) (Place, error)
 		Against: make([]string, o.Hours), way: sp.Open(c), day: light.days}
 	for h := range o.Hours {
 		begin, middle := o.From.Add(time.Duration(h)*time.Hour), o.middle(h)
-		// The moon has no say in going or not.
-		m, err := sp.Under(spot.Sky{Sun: light.sun[h]}, c, middle)
-		if err != nil {
-			return Place{}, err
-		}
 		p.Dark[h] = !holds(p.day, middle)
-		p.Told[h] = told(m.Believed)
+		p.Told[h] = told(believed[h])
 		p.State[h] = o.state(at, h, p.way, begin)
 		if p.State[h] != Open {
 			continue
 		}
+		stage, err := c.Stage(middle)
+		if err != nil {
+			return Place{}, err
+		}
+		// The moon has no say in going or not.
+		m := spot.Moment{Spot: sp, Time: middle, LevelM: c.Level(middle), Stage: stage,
+			Sky: spot.Sky{Sun: light.sun[h]}, Believed: believed[h]}
 		// When the way shuts is said by the window.
 		if k := going.AtPlace(&m, o.Asked.Limits, o.Asked.Units); len(k) > 0 && k[0].Severity == going.DoNot {
 			p.State[h], p.Against[h] = DoNot, k[0].Says
