@@ -81,15 +81,33 @@ func crossings(c *tide.Curve, from, to time.Time, limits ...float64) []crossing 
 	return out
 }
 
-// when halves a monotone stretch until the crossing is known to 50 ms.
+// finely a crossing is known.
+const finely = 50 * time.Millisecond
+
+// when a monotone stretch crosses a limit, to [finely]; just after it, so that the level has passed.
+// The secant of the bracket's ends, the one that stayed weighed down (the Illinois rule: Dowell and
+// Jarratt 1971), lands beside the crossing in a few steps; a step that hardly gains is a halving.
 func when(c *tide.Curve, a, b time.Time, limit float64) time.Time {
-	below := c.Level(a) < limit
-	for b.Sub(a) > 50*time.Millisecond {
-		m := a.Add(b.Sub(a) / 2)
-		if (c.Level(m) < limit) == below {
-			a = m
+	ya, yb := c.Level(a)-limit, c.Level(b)-limit
+	below := ya < 0
+	for wide := b.Sub(a); wide > finely; wide = b.Sub(a) {
+		at := time.Duration(float64(wide) * ya / (ya - yb))
+		// A hair beyond on either side, so that the crossing is soon held between two.
+		at = min(max(at, finely/2), wide-finely/2)
+		m := a.Add(at)
+		y := c.Level(m) - limit
+		if (y < 0) == below {
+			a, ya, yb = m, y, yb/2
 		} else {
-			b = m
+			b, yb, ya = m, y, ya/2
+		}
+		if b.Sub(a) > wide/2 {
+			m = a.Add(b.Sub(a) / 2)
+			if y = c.Level(m) - limit; (y < 0) == below {
+				a, ya = m, y
+			} else {
+				b, yb = m, y
+			}
 		}
 	}
 	return b

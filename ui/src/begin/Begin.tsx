@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { Button } from 'antd';
 import { lazy, Suspense } from 'react';
@@ -52,7 +53,6 @@ function Ways() {
   };
   const coast = useMutation({ mutationFn: api.addCoast, onSuccess: done });
   const back = useMutation({ mutationFn: api.bringBack, onSuccess: done });
-  const error = coast.error ?? back.error;
   return (
     <div className="ways">
       <h1>Where do you fish?</h1>
@@ -72,6 +72,7 @@ function Ways() {
           A sound, a beach, a pier and a marsh that are nowhere, with a log that nobody kept. Copied into your
           account, and taken out again in one go.
         </p>
+        <Fault of={[coast]} />
         <Button loading={coast.isPending} onClick={() => coast.mutate()}>
           Show it
         </Button>
@@ -82,14 +83,10 @@ function Ways() {
         <ChooseFile
           says={back.isPending ? 'Reading it…' : 'Choose the file'}
           accept=".json,.gz,application/json"
+          fault={back.error?.message}
           onFile={(f) => back.mutate(f)}
         />
       </section>
-      {error && (
-        <p role="alert" className="caution">
-          {error.message}
-        </p>
-      )}
     </div>
   );
 }

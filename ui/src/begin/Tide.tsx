@@ -55,10 +55,10 @@ export function Tide(props: {
     none: (
       <>
         <p className="quiet">Levels stay where they are; depths are those you give.</p>
+        <Fault of={[none]} />
         <Button type="primary" size="large" loading={none.isPending} onClick={() => none.mutate()}>
           Go on without a tide
         </Button>
-        <Fault of={[none]} />
       </>
     ),
   };
@@ -147,8 +147,8 @@ function Near(props: { pin: LatLon; onStation: (s: Station, zone?: string) => vo
   });
   return (
     <>
-      <Choose pin={props.pin} act="Take it" busy={take.isPending} onChoose={(k) => take.mutate(k)} />
       <Fault of={[take]} />
+      <Choose pin={props.pin} act="Take it" busy={take.isPending} onChoose={(k) => take.mutate(k)} />
     </>
   );
 }
@@ -202,10 +202,10 @@ function After(props: { pin: LatLon; water: string; onStation: (s: Station, zone
             <span>High water here is later by (earlier: minus)</span>
             <NumberField unit="min" value={later} min={-840} max={840} onChange={setLater} />
           </label>
+          <Fault of={[keep]} />
           <Button type="primary" htmlType="submit" disabled={later === undefined} loading={keep.isPending}>
             Go on
           </Button>
-          <Fault of={[keep]} />
         </form>
       )}
     </>

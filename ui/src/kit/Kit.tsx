@@ -82,14 +82,19 @@ export function Kit() {
             options: templates.filter((t) => t.kind === k).map((t) => ({ value: t.name, label: t.name })),
           }))}
         />
-        <ChooseFile says="Add from CSV…" accept=".csv,text/csv" onFile={(f) => void columns.take(f)} />
+        <ChooseFile
+          says="Add from CSV…"
+          accept=".csv,text/csv"
+          fault={bring.error?.message}
+          onFile={(f) => void columns.take(f)}
+        />
         {items.length > 0 && (
           <a className="act" href="/api/v1/interchange/kit.csv" download>
             As CSV
           </a>
         )}
       </div>
-      <Fault of={open ? [bring] : [bring, put, remove]} />
+      {!open && <Fault of={[put, remove]} />}
       {columns.form}
       {items.length === 0 && (
         <p className="quiet">

@@ -79,6 +79,7 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
       <ChooseFile
         says={of === 'record' ? 'Choose a record' : 'Choose a table'}
         accept=".csv,text/csv"
+        fault={run.error ? `${file}: ${run.error.message}` : undefined}
         onFile={(f) => void columns.take(f)}
       />
       {columns.form}
@@ -93,11 +94,6 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
             {place > 0 ? `Others go first: ${place} before ${file}` : `Analysing ${file}`}
           </span>
         </div>
-      )}
-      {run.error && (
-        <p role="alert" className="caution">
-          {file}: {run.error.message}
-        </p>
       )}
       {a && !run.isPending && (
         <Result key={file + a.from} a={a} of={of} file={file} zone={zone} onKept={onKept} />
@@ -230,11 +226,11 @@ function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station)
         <span>Chart datum above the {of === 'record' ? 'gauge’s' : 'table’s'} zero</span>
         <NumberField measure="depth" value={offset} placeholder="as published" onChange={setOffset} />
       </label>
+      <Fault of={[keep]} />
       <Button type="primary" htmlType="submit" disabled={!ready} loading={keep.isPending}>
         Keep as a station
       </Button>
       {!ready && <p className="quiet small">Still wanted: {missing.join(', and ')}.</p>}
-      <Fault of={[keep]} />
     </form>
   );
 }

@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { App, Button, Input } from 'antd';
 import { useState } from 'react';
@@ -35,23 +36,18 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
       read.reset();
     },
   });
-  const error = read.error ?? keep.error;
   return (
     <div className="bring">
       <ChooseFile
         says="Bring a station"
         accept=".csv,.json,text/csv,application/json"
+        fault={read.error ? `${file}: ${read.error.message}` : undefined}
         onFile={(f) => {
           setFile(f.name);
           read.mutate(f);
         }}
       />
       <span className="quiet small"> constituents as JSON, or CSV with name, amplitude_m and phase_deg</span>
-      {error && (
-        <p role="alert" className="caution">
-          {file}: {error.message}
-        </p>
-      )}
       {read.data && (
         <form
           className="keep"
@@ -68,6 +64,7 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
             <span>Name of the station</span>
             <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
           </label>
+          <Fault of={[keep]} />
           <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={keep.isPending}>
             Keep the station
           </Button>

@@ -9,14 +9,23 @@ export function ChooseFile({
   says,
   accept,
   onFile,
+  fault,
 }: {
   says: string;
   accept: string;
   onFile: (f: File) => void;
+  /** What was wrong with the file given last. */
+  fault?: string;
 }) {
   const [refused, setRefused] = useState('');
+  const wrong = refused || fault;
   return (
     <>
+      {wrong && (
+        <p role="alert" className="caution file-fault">
+          {wrong}
+        </p>
+      )}
       <label className="file">
         <input
           type="file"
@@ -34,11 +43,6 @@ export function ChooseFile({
         />
         <span>{says}</span>
       </label>
-      {refused && (
-        <p role="alert" className="caution">
-          {refused}
-        </p>
-      )}
     </>
   );
 }

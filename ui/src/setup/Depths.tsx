@@ -196,15 +196,15 @@ export function Depths() {
                 </label>
               </>
             )}
+            {read.error && (
+              <p role="alert" className="caution">
+                {file.name}: {read.error.message} Nothing was stored.
+              </p>
+            )}
             <Button disabled={!ready} loading={read.isPending} onClick={() => read.mutate(false)}>
               Look at it
             </Button>
           </div>
-          {read.error && (
-            <p role="alert" className="caution">
-              {file.name}: {read.error.message} Nothing was stored.
-            </p>
-          )}
           {g && !g.kept && (
             <div>
               <p>

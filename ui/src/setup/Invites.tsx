@@ -1,3 +1,4 @@
+import { Fault } from '../frame/Fault';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Input } from 'antd';
 import { useState } from 'react';
@@ -51,15 +52,12 @@ function Body() {
           <span>How many</span>
           <NumberField value={uses} min={1} max={100} onChange={setUses} />
         </label>
+        <Fault of={[make]} />
         <Button htmlType="submit" loading={make.isPending}>
           Make an invite
         </Button>
       </form>
-      {(make.error ?? remove.error) && (
-        <p role="alert" className="caution">
-          {(make.error ?? remove.error)!.message}
-        </p>
-      )}
+      <Fault of={[remove]} />
       <ul className="sessions">
         {(list.data ?? []).map((i) => (
           <li key={i.id}>

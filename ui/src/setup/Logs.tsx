@@ -45,6 +45,7 @@ export function Logs() {
       <ChooseFile
         says="Choose a log"
         accept=".csv,.nmea,.txt,.log,text/csv,text/plain"
+        fault={read.error ? `${file?.name}: ${read.error.message}` : undefined}
         onFile={(f) => {
           void f.text().then((text) => {
             setFile({ name: f.name, text });
@@ -60,11 +61,6 @@ export function Logs() {
           Take along what was observed on {here.spot.water}
         </a>
       </p>
-      {read.error && (
-        <p role="alert" className="caution">
-          {file?.name}: {read.error.message}
-        </p>
-      )}
       {log && file && (
         <div className="log-read">
           <p>

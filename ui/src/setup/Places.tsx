@@ -79,6 +79,7 @@ export function Places() {
       <ChooseFile
         says="Choose a file of places"
         accept={known.flatMap((k) => k.extensions).join(',')}
+        fault={refused || (read.error ? `${file?.name}: ${read.error.message}` : undefined)}
         onFile={(f) => {
           take.reset();
           setRefused('');
@@ -97,11 +98,6 @@ export function Places() {
         }}
       />
       {columns.form}
-      {(refused || read.error) && (
-        <p role="alert" className="caution">
-          {refused || `${file?.name}: ${read.error?.message}`}
-        </p>
-      )}
       {list && file && (
         <div className="places-read">
           <p>
@@ -167,15 +163,15 @@ export function Places() {
                 </label>
               </>
             )}
+            {take.error && (
+              <p role="alert" className="caution">
+                {take.error.message} Nothing was stored.
+              </p>
+            )}
             <Button type="primary" loading={take.isPending} onClick={() => take.mutate()}>
               Bring them in
             </Button>
           </div>
-          {take.error && (
-            <p role="alert" className="caution">
-              {take.error.message} Nothing was stored.
-            </p>
-          )}
         </div>
       )}
       <TakeAlong />

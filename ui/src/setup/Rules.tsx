@@ -102,10 +102,10 @@ export function Rules() {
         />
       ) : (
         <div className="kit-acts">
-          <Fault of={[bring]} />
           <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
           <ChooseFile
             says="Bring a playbook file…"
+            fault={bring.error?.message}
             accept=".yaml,.yml"
             onFile={(f) => void f.text().then((text) => bring.mutate(text))}
           />

@@ -161,6 +161,7 @@ export function SectionEditor(props: {
         <ChooseFile
           says="Read a CSV"
           accept=".csv,text/csv,text/plain"
+          fault={error}
           onFile={(f) => {
             setError('');
             void f
@@ -219,11 +220,6 @@ export function SectionEditor(props: {
           </Button>
         </details>
       </div>
-      {error && (
-        <p role="alert" className="caution">
-          {error}
-        </p>
-      )}
     </div>
   );
 }
