@@ -168,6 +168,17 @@ func level(t require.TestingT, o *plan.Outlook, at int, when time.Time) float64 
 	return c.Level(when)
 }
 
+// levels of a tide asked many times: one curve serves all.
+var levels = new(tide.Memo)
+
+func levelAt(o *plan.Outlook, at int, when time.Time) float64 {
+	c, err := levels.Over(o.Asked.Spots[at].Tide, o.From.Add(-24*time.Hour), o.End().Add(24*time.Hour))
+	if err != nil {
+		panic(err)
+	}
+	return c.Level(when)
+}
+
 // The best step of a spot is in a window, and raising what is wanted never adds time.
 func TestNothingGoodIsLeftOut(t *testing.T) {
 	o := look(t, asked(t, 4, 4, 4, 0.5))

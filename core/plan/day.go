@@ -1,0 +1,259 @@
+package plan
+
+import (
+	"errors"
+	"fmt"
+	"maps"
+	"math"
+	"slices"
+	"time"
+
+	"greypebble/core/ground"
+)
+
+// Home stands for where a day begins and ends, where a spot is asked for.
+const Home = -1
+
+// MostSpots a day is planned over.
+const MostSpots = 12
+
+// Day is what an itinerary is wanted for.
+type Day struct {
+	// Leave home no sooner than From, be back by Until; both within the outlook.
+	From, Until time.Time
+	// Spots that come into question, by their place in the outlook, at most [MostSpots].
+	Spots []int
+	// Legs at most: so many spots one cares to fish in a day.
+	Legs int
+	// Way from one spot (or [Home]) to another, packing and rigging included; false where there is none.
+	Way func(from, to int) (time.Duration, bool)
+	// Targets, ByDay and Margin are as in a [Wish].
+	Targets []int
+	ByDay   bool
+	Margin  time.Duration
+}
+
+// Leg of an itinerary: a stay at a spot.
+type Leg struct {
+	Spot, Target  int
+	Arrive, Leave time.Time
+	// Catch that is expected of one rod.
+	Catch float64
+}
+
+// Itinerary through a day.
+type Itinerary struct {
+	LeaveHome, BackHome time.Time
+	Legs                []Leg
+	// Catch that is expected of one rod over the day, at the usual catch of what is sought.
+	Catch float64
+}
+
+// Validate refuses a day that cannot be planned.
+func (d Day) Validate(o *Outlook) error {
+	switch {
+	case !d.Until.After(d.From):
+		return errors.New("plan: one must be back after one leaves")
+	case d.From.Before(o.From) || d.Until.After(o.End()):
+		return errors.New("plan: the day must lie within the outlook")
+	case len(d.Spots) == 0 || len(d.Spots) > MostSpots:
+		return fmt.Errorf("plan: a day is planned over 1 to %d spots, not %d", MostSpots, len(d.Spots))
+	case d.Legs < 1 || d.Legs > MostSpots:
+		return fmt.Errorf("plan: a day has 1 to %d legs, not %d", MostSpots, d.Legs)
+	}
+	return nil
+}
+
+// sooner breaks ties: of days with the same catch the one with less time away from home, fish a step.
+const sooner = 1e-9
+
+// planned is a day being planned, in steps from its first. Values are the best catch from a step to
+// the end of the day; −∞ where one cannot get home from there.
+type planned struct {
+	steps int
+	// gain of a step at a spot; −∞ where one cannot be there. target it is made of.
+	gain   [][]float64
+	target [][]int
+	// way in steps between spots, the last row and column being home; −1 where there is none.
+	way [][]int
+	// fish[l][s][t]: at spot s at step t with l more legs to go, about to fish; stay: having fished there.
+	fish, stay [][][]float64
+}
+
+// Itinerary with the greatest expected catch, exact at steps of [Step]; false where no spot can be
+// fished and left in time. Of equals, the one with less time away from home. Catch is worth the same
+// whenever it is made: nothing is said of how much is enough, nor of a spot one has fished out.
+func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
+	if err := d.Validate(o); err != nil {
+		return Itinerary{}, false, err
+	}
+	p := o.prepare(d)
+	p.solve(d.Legs)
+	best, at, leaves := math.Inf(-1), -1, 0
+	for s := range d.Spots {
+		w := p.way[len(d.Spots)][s]
+		if w < 0 {
+			continue
+		}
+		for t := w; t < p.steps; t++ {
+			// What leaves home later is away for less.
+			if v := p.fish[d.Legs-1][s][t] + sooner*float64(t-w); v > best {
+				best, at, leaves = v, s, t-w
+			}
+		}
+	}
+	if at < 0 || best <= sooner*float64(p.steps) {
+		return Itinerary{}, false, nil
+	}
+	return o.follow(d, p, at, leaves), true, nil
+}
+
+// prepare the gains and ways of a day.
+func (o *Outlook) prepare(d Day) *planned {
+	n := len(d.Spots)
+	p := &planned{steps: int(d.Until.Sub(d.From) / Step)}
+	p.gain, p.target, p.way = make([][]float64, n), make([][]int, n), make([][]int, n+1)
+	targets := d.Targets
+	if len(targets) == 0 {
+		targets = upTo(len(o.Edges))
+	}
+	for i, at := range d.Spots {
+		p.gain[i], p.target[i] = o.gains(at, targets, d, p.steps)
+	}
+	index := func(i int) int {
+		if i == n {
+			return Home
+		}
+		return d.Spots[i]
+	}
+	for i := range p.way {
+		p.way[i] = make([]int, n+1)
+		for k := range p.way[i] {
+			p.way[i][k] = -1
+			if took, there := d.Way(index(i), index(k)); i != k && there {
+				p.way[i][k] = int((took + Step - 1) / Step)
+			}
+		}
+	}
+	return p
+}
+
+// gains at a spot by step: fish one rod is expected to catch in it, of the best of some targets.
+func (o *Outlook) gains(at int, targets []int, d Day, steps int) ([]float64, []int) {
+	p := &o.Places[at]
+	gain, target := make([]float64, steps), make([]int, steps)
+	for i := range gain {
+		gain[i], target[i] = math.Inf(-1), -1
+		t := d.From.Add(time.Duration(i) * Step)
+		hour := int(t.Sub(o.From) / time.Hour)
+		if s := p.State[hour]; s != Open && s != Thin || d.ByDay && !holds(p.day, t) {
+			continue
+		}
+		if way, open := ground.NextClose(p.way, t); !open || !way.Closes.IsZero() && way.Closes.Sub(t) <= d.Margin {
+			continue
+		}
+		gain[i] = 0 // one may wait there for the water
+		step := int(t.Sub(o.From) / Step)
+		for _, k := range targets {
+			e := float64(o.Edges[k][at][step])
+			if v := e * o.Asked.Targets[k].UsualCatch() * Step.Hours(); v > gain[i] {
+				gain[i], target[i] = v, k
+			}
+		}
+	}
+	return gain, target
+}
+
+// solve from the end of the day backwards.
+func (p *planned) solve(legs int) {
+	n := len(p.gain)
+	p.fish, p.stay = make([][][]float64, legs), make([][][]float64, legs)
+	for l := range legs {
+		p.fish[l], p.stay[l] = make([][]float64, n), make([][]float64, n)
+		for s := range n {
+			p.fish[l][s], p.stay[l][s] = filled(p.steps+1), filled(p.steps+1)
+		}
+		for t := p.steps; t >= 0; t-- {
+			for s := range n {
+				if t < p.steps {
+					p.fish[l][s][t] = p.gain[s][t] - sooner + p.stay[l][s][t+1]
+				}
+				p.stay[l][s][t], _, _ = p.next(l, s, t)
+			}
+		}
+	}
+}
+
+func filled(n int) []float64 {
+	out := make([]float64, n)
+	for i := range out {
+		out[i] = math.Inf(-1)
+	}
+	return out
+}
+
+// next is the best to do after having fished at a spot until a step: go home (to is the number of
+// spots), go on fishing (to is the spot itself), or go to another and fish there from a step on.
+func (p *planned) next(l, s, t int) (best float64, to, from int) {
+	n := len(p.gain)
+	best, to, from = math.Inf(-1), -1, t
+	if w := p.way[s][n]; w >= 0 && t+w <= p.steps {
+		best, to = -sooner*float64(w), n
+	}
+	if t < p.steps && p.fish[l][s][t] > best {
+		best, to = p.fish[l][s][t], s
+	}
+	if l == 0 {
+		return best, to, from
+	}
+	for k := range n {
+		w := p.way[s][k]
+		if k == s || w < 0 {
+			continue
+		}
+		// One may wait for a way to open.
+		for u := t + w; u < p.steps; u++ {
+			if v := p.fish[l-1][k][u] - sooner*float64(u-t); v > best {
+				best, to, from = v, k, u
+			}
+		}
+	}
+	return best, to, from
+}
+
+// follow the best from the first spot on.
+func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
+	when := func(t int) time.Time { return d.From.Add(time.Duration(t) * Step) }
+	n, l := len(d.Spots), d.Legs-1
+	t := leaves + p.way[n][s]
+	out := Itinerary{LeaveHome: when(leaves)}
+	for {
+		leg := Leg{Spot: d.Spots[s], Arrive: when(t)}
+		made := map[int]float64{}
+		to, from := s, t
+		for to == s {
+			leg.Catch += p.gain[s][t]
+			made[p.target[s][t]] += p.gain[s][t]
+			t++
+			_, to, from = p.next(l, s, t)
+		}
+		leg.Leave, leg.Target = when(t), most(made)
+		out.Legs, out.Catch = append(out.Legs, leg), out.Catch+leg.Catch
+		if to == n {
+			out.BackHome = when(t + p.way[s][n])
+			return out
+		}
+		s, t, l = to, from, l-1
+	}
+}
+
+// most is the target most is expected of.
+func most(made map[int]float64) int {
+	best := -1
+	for _, k := range slices.Sorted(maps.Keys(made)) {
+		if k >= 0 && (best < 0 || made[k] > made[best]) {
+			best = k
+		}
+	}
+	return best
+}

@@ -1,0 +1,182 @@
+package plan_test
+
+import (
+	"math"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"greypebble/core/plan"
+)
+
+// ways in minutes between three spots and home (3); less than nothing is no way.
+func ways(minutes [4][4]int) func(from, to int) (time.Duration, bool) {
+	index := func(i int) int {
+		if i == plan.Home {
+			return 3
+		}
+		return i
+	}
+	return func(from, to int) (time.Duration, bool) {
+		m := minutes[index(from)][index(to)]
+		return time.Duration(m) * time.Minute, m >= 0
+	}
+}
+
+// tried is the best catch of all days there are, one after another: from a spot at a step with legs
+// to go, about to fish there.
+func tried(d plan.Day, gain func(spot, step int) float64, spot, step, legs, steps int) float64 {
+	took := func(from, to int) (int, bool) {
+		w, there := d.Way(from, to)
+		return int((w + plan.Step - 1) / plan.Step), there
+	}
+	best, sum := math.Inf(-1), 0.0
+	for t := step; t < steps; t++ {
+		g := gain(spot, t)
+		if math.IsInf(g, -1) {
+			return best
+		}
+		sum += g
+		if w, there := took(spot, plan.Home); there && t+1+w <= steps {
+			best = max(best, sum)
+		}
+		if legs == 1 {
+			continue
+		}
+		for _, k := range d.Spots {
+			if w, there := took(spot, k); k != spot && there {
+				for u := t + 1 + w; u < steps; u++ {
+					best = max(best, sum+tried(d, gain, k, u, legs-1, steps))
+				}
+			}
+		}
+	}
+	return best
+}
+
+// No day there is brings more than the one that is laid, and that one can be done: the ways are
+// taken in time, one is out before they shut, and back by the hour that was set.
+func TestTheBestDayIsTheBestOfAll(t *testing.T) {
+	o := look(t, asked(t, 3, 3, 4, 0.5))
+	rapid.Check(t, func(t *rapid.T) {
+		steps := rapid.IntRange(3, 11).Draw(t, "steps")
+		begin := o.From.Add(time.Duration(rapid.IntRange(0, 300).Draw(t, "begin")) * plan.Step)
+		d := plan.Day{From: begin, Until: begin.Add(time.Duration(steps) * plan.Step), Spots: []int{bar, beach, pier},
+			Legs: rapid.IntRange(1, 3).Draw(t, "legs"), Margin: 20 * time.Minute, ByDay: rapid.Bool().Draw(t, "by day")}
+		var minutes [4][4]int
+		for i := range minutes {
+			for k := range minutes[i] {
+				minutes[i][k] = rapid.SampledFrom([]int{5, 10, 20, 35, -1}).Draw(t, "way")
+			}
+		}
+		d.Way = ways(minutes)
+		got, found, err := o.Itinerary(d)
+		require.NoError(t, err)
+		gain := func(spot, step int) float64 { return gainAt(o, d, spot, begin.Add(time.Duration(step)*plan.Step)) }
+		best := math.Inf(-1)
+		for _, s := range d.Spots {
+			if w, there := d.Way(plan.Home, s); there {
+				for u := int((w + plan.Step - 1) / plan.Step); u < steps; u++ {
+					best = max(best, tried(d, gain, s, u, d.Legs, steps))
+				}
+			}
+		}
+		if !found {
+			assert.LessOrEqual(t, best, 1e-6)
+			return
+		}
+		assert.InDelta(t, best, got.Catch, 1e-6)
+		assert.LessOrEqual(t, len(got.Legs), d.Legs)
+		assert.False(t, got.LeaveHome.Before(d.From))
+		assert.False(t, got.BackHome.After(d.Until))
+		at, when, sum := plan.Home, got.LeaveHome, 0.0
+		for _, leg := range got.Legs {
+			w, there := d.Way(at, leg.Spot)
+			require.True(t, there)
+			assert.False(t, leg.Arrive.Before(when.Add(w)), "there is time for the way")
+			assert.True(t, leg.Leave.After(leg.Arrive))
+			catch := 0.0
+			for u := leg.Arrive; u.Before(leg.Leave); u = u.Add(plan.Step) {
+				catch += gainAt(o, d, leg.Spot, u)
+			}
+			assert.InDelta(t, catch, leg.Catch, 1e-9)
+			at, when, sum = leg.Spot, leg.Leave, sum+leg.Catch
+		}
+		w, there := d.Way(at, plan.Home)
+		require.True(t, there)
+		assert.False(t, got.BackHome.Before(when.Add(w)))
+		assert.InDelta(t, sum, got.Catch, 1e-9)
+	})
+}
+
+// gainAt a spot at a time, worked out from what the outlook shows.
+func gainAt(o *plan.Outlook, d plan.Day, spot int, when time.Time) float64 {
+	p := o.Places[spot]
+	hour := int(when.Sub(o.From) / time.Hour)
+	if s := p.State[hour]; s != plan.Open && s != plan.Thin {
+		return math.Inf(-1)
+	}
+	if d.ByDay && o.Asked.Spots[spot].Observer().Sun(when).Altitude < -6 {
+		return math.Inf(-1)
+	}
+	// The way stays open for the margin.
+	for u := time.Duration(0); u <= d.Margin; u += time.Second * 20 {
+		if !o.Asked.Spots[spot].Access.Passable(levelAt(o, spot, when.Add(u))) {
+			return math.Inf(-1)
+		}
+	}
+	best := 0.0
+	for k := range o.Edges {
+		if e := float64(o.Edges[k][spot][int(when.Sub(o.From)/plan.Step)]); e == e {
+			best = max(best, e*o.Asked.Targets[k].UsualCatch()/6)
+		}
+	}
+	return best
+}
+
+func TestADayThatCannotBePlanned(t *testing.T) {
+	o := look(t, asked(t, 2, 2, 4, 0.5))
+	good := plan.Day{From: o.From, Until: o.From.Add(6 * time.Hour), Spots: []int{pier}, Legs: 1,
+		Way: func(int, int) (time.Duration, bool) { return 10 * time.Minute, true }}
+	_, found, err := o.Itinerary(good)
+	require.NoError(t, err)
+	assert.True(t, found)
+	for says, spoil := range map[string]func(*plan.Day){
+		"back after one leaves": func(d *plan.Day) { d.Until = d.From },
+		"within the outlook":    func(d *plan.Day) { d.Until = o.End().Add(time.Hour) },
+		"1 to 12 spots, not 0":  func(d *plan.Day) { d.Spots = nil },
+		"1 to 12 legs, not 0":   func(d *plan.Day) { d.Legs = 0 },
+	} {
+		d := good
+		spoil(&d)
+		_, _, err := o.Itinerary(d)
+		assert.ErrorContains(t, err, says)
+	}
+	// Where the way takes the whole day, one stays at home.
+	far := good
+	far.Way = func(int, int) (time.Duration, bool) { return 4 * time.Hour, true }
+	_, found, err = o.Itinerary(far)
+	require.NoError(t, err)
+	assert.False(t, found)
+}
+
+func BenchmarkDay(b *testing.B) {
+	a := asked(b, 2, 2, 4, 0.5)
+	for range 3 {
+		a.Spots = append(a.Spots, a.Spots[:3]...)
+	}
+	o := look(b, a)
+	d := plan.Day{From: o.From, Until: o.From.Add(12 * time.Hour), Legs: 4, Margin: 20 * time.Minute,
+		Way: func(from, to int) (time.Duration, bool) { return time.Duration(20+(from+to)%3*10) * time.Minute, true }}
+	for i := range 12 {
+		d.Spots = append(d.Spots, i)
+	}
+	for b.Loop() {
+		if _, found, err := o.Itinerary(d); err != nil || !found {
+			b.Fatal(found, err)
+		}
+	}
+}
