@@ -66,6 +66,34 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Lantern Lake')`))
 }
 
+// A day is laid over several spots, in three ways that differ by place; a leg leads on to what to tie on.
+func TestADayIsPlanned(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Click("Ahead"))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	require.NoError(t, p.Pick("Spots at most", "3"))
+	require.NoError(t, p.Click("Plan it"))
+	plans := `document.querySelectorAll('.day-plans > li')`
+	require.NoError(t, p.Wait(plans+`.length === 3`))
+	assert.Regexp(t, `^Leave at \d\d:\d\d, back by \d\d:\d\d: as good as \d+ ordinary hours`,
+		eval[string](t, p, plans+`[0].innerText`))
+	picture(t, p, "plans")
+	noViolations(t, p, "a day planned")
+	require.NoError(t, p.Pick("Getting about", "by boat"))
+	require.NoError(t, p.Click("Plan it"))
+	require.NoError(t, p.WaitText("Allow more of them, another way to go, or other spots"), "no spot of this coast is reached by boat")
+	require.NoError(t, p.Pick("Getting about", "as each is reached"))
+	require.NoError(t, p.Click("Plan it"))
+	require.NoError(t, p.Wait(plans+`.length === 3`))
+	leg := eval[string](t, p, plans+`[0].querySelector('li').innerText`)
+	require.NoError(t, p.Click("what to tie on"))
+	require.NoError(t, p.Wait(`location.pathname === '/tie-on'`))
+	spot := eval[string](t, p, `document.querySelector('.head-spot').innerText`)
+	assert.Contains(t, leg, strings.TrimSpace(spot))
+	assert.Contains(t, leg, eval[string](t, p, `document.querySelector('.head-moment b').innerText`))
+}
+
 // On a phone it is the windows, best first, and nothing is cut off.
 func TestAheadOnAPhone(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)

@@ -408,6 +408,7 @@ func TestFirstLoadIsSmall(t *testing.T) {
 // handFile gives a file to the button that asks for one.
 func handFile(t *testing.T, p *browser.Page, button, name, text string) {
 	t.Helper()
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.file')].some((l) => l.innerText.includes('`+button+`'))`), "%s", button)
 	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`',
 		{type: 'text/csv'}));
 		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input');

@@ -35,18 +35,24 @@ type Day struct {
 
 // Leg of an itinerary: a stay at a spot.
 type Leg struct {
+	// Target it is best for most of the time; −1 where one only waits.
 	Spot, Target  int
 	Arrive, Leave time.Time
-	// Catch that is expected of one rod.
+	// Worth in ordinary rod-hours: the edge over the stay, added up by the hour.
+	Worth float64
+	// Catch of one rod that is expected, at the usual catch of what is sought.
 	Catch float64
 }
+
+// Edge of the stay: its worth by the hour.
+func (l Leg) Edge() float64 { return l.Worth / l.Leave.Sub(l.Arrive).Hours() }
 
 // Itinerary through a day.
 type Itinerary struct {
 	LeaveHome, BackHome time.Time
 	Legs                []Leg
-	// Catch that is expected of one rod over the day, at the usual catch of what is sought.
-	Catch float64
+	// Worth and Catch of its legs.
+	Worth, Catch float64
 }
 
 // Validate refuses a day that cannot be planned.
@@ -64,11 +70,11 @@ func (d Day) Validate(o *Outlook) error {
 	return nil
 }
 
-// sooner breaks ties: of days with the same catch the one with less time away from home, fish a step.
+// sooner breaks ties: of days worth the same the one with less time away from home, hours a step.
 const sooner = 1e-9
 
-// planned is a day being planned, in steps from its first. Values are the best catch from a step to
-// the end of the day; −∞ where one cannot get home from there.
+// planned is a day being planned, in steps from its first. Values are the most one can gain from a
+// step to the end of the day; −∞ where one cannot get home from there.
 type planned struct {
 	steps int
 	// gain of a step at a spot; −∞ where one cannot be there. target it is made of.
@@ -80,9 +86,11 @@ type planned struct {
 	fish, stay [][][]float64
 }
 
-// Itinerary with the greatest expected catch, exact at steps of [Step]; false where no spot can be
-// fished and left in time. Of equals, the one with less time away from home. Catch is worth the same
-// whenever it is made: nothing is said of how much is enough, nor of a spot one has fished out.
+// Itinerary that is worth most, exact at steps of [Step]; false where no spot can be fished and left
+// in time. Of equals, the one with less time away from home. For one target that is the greatest
+// expected catch; of several, what is better than usual for its fish goes before what is merely many.
+// An hour is worth the same whenever it is: nothing is said of how much is enough, nor of a spot one
+// has fished out.
 func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
 	if err := d.Validate(o); err != nil {
 		return Itinerary{}, false, err
@@ -138,7 +146,7 @@ func (o *Outlook) prepare(d Day) *planned {
 	return p
 }
 
-// gains at a spot by step: fish one rod is expected to catch in it, of the best of some targets.
+// gains at a spot by step: the edge for the best of some targets, in ordinary hours.
 func (o *Outlook) gains(at int, targets []int, d Day, steps int) ([]float64, []int) {
 	p := &o.Places[at]
 	gain, target := make([]float64, steps), make([]int, steps)
@@ -155,8 +163,7 @@ func (o *Outlook) gains(at int, targets []int, d Day, steps int) ([]float64, []i
 		gain[i] = 0 // one may wait there for the water
 		step := int(t.Sub(o.From) / Step)
 		for _, k := range targets {
-			e := float64(o.Edges[k][at][step])
-			if v := e * o.Asked.Targets[k].UsualCatch() * Step.Hours(); v > gain[i] {
+			if v := float64(o.Edges[k][at][step]) * Step.Hours(); v > gain[i] {
 				gain[i], target[i] = v, k
 			}
 		}
@@ -232,13 +239,16 @@ func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 		made := map[int]float64{}
 		to, from := s, t
 		for to == s {
-			leg.Catch += p.gain[s][t]
-			made[p.target[s][t]] += p.gain[s][t]
+			leg.Worth += p.gain[s][t]
+			if k := p.target[s][t]; k >= 0 {
+				made[k] += p.gain[s][t]
+				leg.Catch += p.gain[s][t] * o.Asked.Targets[k].UsualCatch()
+			}
 			t++
 			_, to, from = p.next(l, s, t)
 		}
 		leg.Leave, leg.Target = when(t), most(made)
-		out.Legs, out.Catch = append(out.Legs, leg), out.Catch+leg.Catch
+		out.Legs, out.Worth, out.Catch = append(out.Legs, leg), out.Worth+leg.Worth, out.Catch+leg.Catch
 		if to == n {
 			out.BackHome = when(t + p.way[s][n])
 			return out
@@ -247,7 +257,7 @@ func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 	}
 }
 
-// most is the target most is expected of.
+// most is the target that is worth most.
 func most(made map[int]float64) int {
 	best := -1
 	for _, k := range slices.Sorted(maps.Keys(made)) {

@@ -2,6 +2,7 @@ package plan_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -9,7 +10,9 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"greypebble/core/ground"
 	"greypebble/core/plan"
+	"greypebble/core/quantity"
 )
 
 // ways in minutes between three spots and home (3); less than nothing is no way.
@@ -26,7 +29,7 @@ func ways(minutes [4][4]int) func(from, to int) (time.Duration, bool) {
 	}
 }
 
-// tried is the best catch of all days there are, one after another: from a spot at a step with legs
+// tried is the most worth of all days there are, one after another: from a spot at a step with legs
 // to go, about to fish there.
 func tried(d plan.Day, gain func(spot, step int) float64, spot, step, legs, steps int) float64 {
 	took := func(from, to int) (int, bool) {
@@ -57,7 +60,7 @@ func tried(d plan.Day, gain func(spot, step int) float64, spot, step, legs, step
 	return best
 }
 
-// No day there is brings more than the one that is laid, and that one can be done: the ways are
+// No day there is is worth more than the one that is laid, and that one can be done: the ways are
 // taken in time, one is out before they shut, and back by the hour that was set.
 func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 	o := look(t, asked(t, 3, 3, 4, 0.5))
@@ -88,7 +91,7 @@ func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 			assert.LessOrEqual(t, best, 1e-6)
 			return
 		}
-		assert.InDelta(t, best, got.Catch, 1e-6)
+		assert.InDelta(t, best, got.Worth, 1e-6)
 		assert.LessOrEqual(t, len(got.Legs), d.Legs)
 		assert.False(t, got.LeaveHome.Before(d.From))
 		assert.False(t, got.BackHome.After(d.Until))
@@ -98,17 +101,17 @@ func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 			require.True(t, there)
 			assert.False(t, leg.Arrive.Before(when.Add(w)), "there is time for the way")
 			assert.True(t, leg.Leave.After(leg.Arrive))
-			catch := 0.0
+			worth := 0.0
 			for u := leg.Arrive; u.Before(leg.Leave); u = u.Add(plan.Step) {
-				catch += gainAt(o, d, leg.Spot, u)
+				worth += gainAt(o, d, leg.Spot, u)
 			}
-			assert.InDelta(t, catch, leg.Catch, 1e-9)
-			at, when, sum = leg.Spot, leg.Leave, sum+leg.Catch
+			assert.InDelta(t, worth, leg.Worth, 1e-9)
+			at, when, sum = leg.Spot, leg.Leave, sum+leg.Worth
 		}
 		w, there := d.Way(at, plan.Home)
 		require.True(t, there)
 		assert.False(t, got.BackHome.Before(when.Add(w)))
-		assert.InDelta(t, sum, got.Catch, 1e-9)
+		assert.InDelta(t, sum, got.Worth, 1e-9)
 	})
 }
 
@@ -131,7 +134,7 @@ func gainAt(o *plan.Outlook, d plan.Day, spot int, when time.Time) float64 {
 	best := 0.0
 	for k := range o.Edges {
 		if e := float64(o.Edges[k][spot][int(when.Sub(o.From)/plan.Step)]); e == e {
-			best = max(best, e*o.Asked.Targets[k].UsualCatch()/6)
+			best = max(best, e/6)
 		}
 	}
 	return best
@@ -161,6 +164,55 @@ func TestADayThatCannotBePlanned(t *testing.T) {
 	_, found, err = o.Itinerary(far)
 	require.NoError(t, err)
 	assert.False(t, found)
+}
+
+// The second and the third day each leave out a spot of those before, and none is better than the last.
+func TestOtherDaysDifferByPlace(t *testing.T) {
+	o := look(t, asked(t, 2, 2, 4, 0.5))
+	d := plan.Day{From: o.From, Until: o.From.Add(10 * time.Hour), Legs: 2, Margin: 20 * time.Minute,
+		Way: o.Ways(plan.Travel{Pack: plan.UsualPack})}
+	d.Spots = o.Candidates(d, ground.AsEach)
+	assert.ElementsMatch(t, []int{bar, beach, pier}, d.Spots)
+	got, err := o.Itineraries(d, 3)
+	require.NoError(t, err)
+	require.Len(t, got, 3)
+	for i := range got {
+		for k := range i {
+			assert.LessOrEqual(t, got[i].Worth, got[k].Worth+1e-9)
+			missing := 0
+			for _, leg := range got[k].Legs {
+				if !slices.ContainsFunc(got[i].Legs, func(l plan.Leg) bool { return l.Spot == leg.Spot }) {
+					missing++
+				}
+			}
+			assert.Positive(t, missing, "day %d has all places of day %d", i, k)
+		}
+		says := got[i].SaysDay(time.UTC, quantity.Metric)
+		assert.Regexp(t, `^Leave at \d\d:\d\d, back by \d\d:\d\d: as good as \d+ ordinary hours\.$`, says)
+		for _, leg := range got[i].Legs {
+			assert.Contains(t, o.SaysLeg(leg, time.UTC, quantity.Metric), o.Asked.Spots[leg.Spot].Name)
+		}
+	}
+	// What one has decides what comes into question, and how long the way takes.
+	assert.Empty(t, o.Candidates(d, ground.ByKayak), "no spot of this coast is reached by kayak")
+}
+
+func TestWaysOfADay(t *testing.T) {
+	o := look(t, asked(t, 1, 1, 4, 0.5))
+	home := ground.LatLon{Lat: 31.2, Lon: -45}
+	walk := o.Ways(plan.Travel{Home: &home, Pack: 10 * time.Minute})
+	took, there := walk(plan.Home, pier)
+	require.True(t, there)
+	assert.InDelta(t, 22239/1.2/60+10, took.Minutes(), 1, "0.2° of latitude at a walk, and the packing")
+	drive := o.Ways(plan.Travel{By: ground.ByCar, Home: &home, Pack: 10 * time.Minute})
+	took, there = drive(pier, plan.Home)
+	require.True(t, there)
+	assert.InDelta(t, 22239*1.3/12.5/60+15, took.Minutes(), 1)
+	_, there = o.Ways(plan.Travel{By: ground.ByKayak})(plan.Home, pier)
+	assert.False(t, there)
+	took, there = o.Ways(plan.Travel{Pack: time.Minute})(plan.Home, pier)
+	assert.True(t, there)
+	assert.Equal(t, time.Minute, took, "nobody said where home is")
 }
 
 func BenchmarkDay(b *testing.B) {

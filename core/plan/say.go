@@ -25,6 +25,23 @@ func (o *Outlook) Says(w Window, zone *time.Location, u quantity.Units) string {
 	return s + "."
 }
 
+// SaysLeg tells a leg in the time of its place: "06:10–08:30 Long Strand, striped bass, ×2.1."
+func (o *Outlook) SaysLeg(l Leg, zone *time.Location, u quantity.Units) string {
+	at := clockOn(l.Arrive, zone, u)
+	what := "waiting for the water"
+	if l.Target >= 0 {
+		what = o.Asked.Targets[l.Target].InSentence() + ", " + times(l.Edge())
+	}
+	return fmt.Sprintf("%s–%s %s, %s.", at(l.Arrive), at(l.Leave), o.Asked.Spots[l.Spot].Name, what)
+}
+
+// SaysDay tells when to leave and to be back, and what the day is worth: "Leave at 06:00, back by
+// 17:40: as good as 24 ordinary hours."
+func (i *Itinerary) SaysDay(zone *time.Location, u quantity.Units) string {
+	at := clockOn(i.LeaveHome, zone, u)
+	return fmt.Sprintf("Leave at %s, back by %s: as good as %.0f ordinary hours.", at(i.LeaveHome), at(i.BackHome), i.Worth)
+}
+
 // SaysNow is the line of what to think of at a time: what is on, what comes next, or why nothing is.
 func (o *Outlook) SaysNow(windows []Window, t time.Time, zoneOf func(spot int) *time.Location, u quantity.Units) string {
 	if w, on, found := Now(windows, t); found {

@@ -58,7 +58,10 @@ func examples(c *testkit.Client) map[string]example {
 		"fish": "lb", "temperature": "°F", "clock": "12 h"}
 	return map[string]example{
 		"GET /outlook": {query: map[string]string{"time": when}},
-		"GET /ahead":   {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
+		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},
+			"spots": []string{bar}, "by": "kayak", "home": object{"lat": 31.2, "lon": -45.1}, "legs": 2, "pack_min": 10, "margin_min": 30,
+			"by_day": true, "plans": 2}},
+		"GET /ahead": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
 		"GET /ahead/windows": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1", "by_day": "true",
 			"margin_min": "30", "manners": "kayak", "places": "oyster bar", "weekdays": "6", "free_from_h": "6", "free_until_h": "20",
 			"most": "5"}},

@@ -52,7 +52,8 @@ func answers(ids map[string]string) map[string]asked {
 		"benchTroll": m, "skyDay": m, "predictTide": m, "waterBreaking": m, "waterLight": m, "analyseTide": m, "watchAnalysis": m,
 		"checkPlaybook": m, "readFeatures": m, "readSection": m, "readStation": m, "readSurf": m, "rigCard": m,
 
-		"outlook": m, "ahead": m, "aheadWindows": m, "addInventedCoast": m, "removeInventedCoast": m, "me": m, "account": m,
+		"outlook": m, "ahead": m, "aheadWindows": m, "previewPlans": m,
+		"addInventedCoast": m, "removeInventedCoast": m, "me": m, "account": m,
 		"exportAccount": m, "importAccount": m,
 		"deleteAccount": m, "putSettings": m, "changePassword": m,
 		"makeRecoveryCodes": m, "listSessions": m, "endOtherSessions": m, "listInvites": m, "makeInvite": m,

@@ -211,3 +211,86 @@ func TestNobodysFortnight(t *testing.T) {
 	assert.Empty(t, w.Windows)
 	assert.NotEmpty(t, w.Now)
 }
+
+// A day over several spots: as many plans as differ by place, each of legs one can get to in time.
+func TestADayIsLaid(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	type leg struct {
+		SpotID        string `json:"spot_id"`
+		Spot, Target  string
+		Arrive, Leave time.Time
+		Expected      float64
+		Says          string
+	}
+	type answer struct {
+		Plans []struct {
+			LeaveHome time.Time `json:"leave_home"`
+			BackHome  time.Time `json:"back_home"`
+			WorthH    float64   `json:"worth_h"`
+			Expected  float64
+			Legs      []leg
+			Says      string
+		}
+		Why string
+	}
+	ask := func(more object) (a answer) {
+		b := object{"from": "2026-11-21T08:00:00Z", "to": "2026-11-21T20:00:00Z", "targets": []string{}}
+		for k, v := range more {
+			b[k] = v
+		}
+		require.Equal(t, http.StatusOK, c.Do("POST", "/plans/preview", b, &a))
+		return a
+	}
+	got := ask(nil)
+	require.Len(t, got.Plans, 3)
+	last := math.Inf(1)
+	var before []map[string]bool
+	for _, p := range got.Plans {
+		assert.LessOrEqual(t, p.WorthH, last+1e-9)
+		last = p.WorthH
+		require.NotEmpty(t, p.Legs)
+		assert.LessOrEqual(t, len(p.Legs), 3)
+		assert.Contains(t, p.Says, "Leave at ")
+		spots, when, sum := map[string]bool{}, p.LeaveHome, 0.0
+		for _, l := range p.Legs {
+			assert.False(t, l.Arrive.Before(when.Add(15*time.Minute)), "there is time to pack")
+			assert.True(t, l.Leave.After(l.Arrive))
+			assert.Contains(t, l.Says, l.Spot)
+			spots[l.Spot], when, sum = true, l.Leave, sum+l.Expected
+		}
+		assert.InDelta(t, p.Expected, sum, 1e-9)
+		for _, b := range before {
+			missing := false
+			for s := range b {
+				missing = missing || !spots[s]
+			}
+			assert.True(t, missing, "it leaves out a spot of each before it")
+		}
+		before = append(before, spots)
+	}
+	// What is asked is kept: one spot, one leg, one fish, on legs from where one sets out.
+	beach := c.ID("Long Strand")
+	one := ask(object{"spots": []string{beach}, "legs": 1, "targets": []string{"florida-pompano"}, "by": "legs", "plans": 1,
+		"home": object{"lat": 31.2, "lon": -45.1}, "by_day": true})
+	require.Len(t, one.Plans, 1)
+	require.Len(t, one.Plans[0].Legs, 1)
+	assert.Equal(t, "Long Strand", one.Plans[0].Legs[0].Spot)
+	assert.Equal(t, "florida-pompano", one.Plans[0].Legs[0].Target)
+	assert.Greater(t, one.Plans[0].Legs[0].Arrive.Sub(one.Plans[0].LeaveHome), 30*time.Minute)
+	none := ask(object{"spots": []string{beach}, "by": "kayak"})
+	assert.Empty(t, none.Plans)
+	assert.Contains(t, none.Why, "another way to go")
+	assert.Empty(t, ask(object{"spots": []string{c.ID("Lantern Lake")}}).Plans, "a rule closes it")
+
+	var p problem
+	for at, more := range map[string]object{"body.to": {"to": "2026-11-21T08:30:00Z"}, "body.spots[0]": {"spots": []string{kit.Fresh(t,
+		"moss").ID("Candle Bar")}}, "body.targets[0]": {"targets": []string{"mermaid"}},
+		"body.home.lat": {"home": object{"lat": 95, "lon": 0}}} {
+		b := object{"from": "2026-11-21T08:00:00Z", "to": "2026-11-21T20:00:00Z", "targets": []string{}}
+		for k, v := range more {
+			b[k] = v
+		}
+		require.Equal(t, 422, c.Do("POST", "/plans/preview", b, &p), at)
+		assert.Equal(t, at, p.Errors[0].Location)
+	}
+}

@@ -68,7 +68,7 @@ type aheadOutput struct {
 const hundredths = 100
 
 func (s service) days(ctx context.Context, as *web.Scope, in *aheadInput) (*aheadOutput, error) {
-	o, err := s.look(ctx, as, &in.AskedFor)
+	o, err := s.look(ctx, as, &in.AskedFor, "query")
 	if err != nil {
 		return nil, err
 	}

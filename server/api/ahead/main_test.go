@@ -11,4 +11,7 @@ var kit *testkit.Server
 
 func TestMain(m *testing.M) { os.Exit(testkit.Run(m, &kit)) }
 
-type problem = testkit.Problem
+type (
+	object  = testkit.Object
+	problem = testkit.Problem
+)

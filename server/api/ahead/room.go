@@ -25,6 +25,7 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	web.Signed(api, d, web.Get("/ahead", "ahead", "What the coming days hold at your spots, hour by hour"), s.days)
 	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
+	s.registerPreview(api)
 }
 
 // AskedFor says which days and which fish. It is exported for huma, which embeds only such fields.
@@ -42,7 +43,8 @@ type outlook struct {
 	bare []*desk.Laid
 }
 
-func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor) (*outlook, error) {
+// look over the days; at is where they are asked for in the request.
+func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, at string) (*outlook, error) {
 	from := as.At(in.From)
 	all, err := s.Desk.Spots(ctx, as.Angler, from)
 	if err != nil {
@@ -66,7 +68,7 @@ func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor) (*outloo
 		out.spots = append(out.spots, sp)
 		asked.Spots = append(asked.Spots, &sp.Spot.Spot)
 	}
-	if asked.Targets, err = targetsOf(book, in.Targets, asked.Spots); err != nil {
+	if asked.Targets, err = targetsOf(book, in.Targets, asked.Spots, at); err != nil {
 		return nil, err
 	}
 	out.Outlook, err = asked.Look()
@@ -74,15 +76,15 @@ func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor) (*outloo
 }
 
 // targetsOf a book by their ids, or all that live about some spots.
-func targetsOf(book *playbook.Book, ids []string, spots []*spot.Spot) ([]*playbook.Target, error) {
+func targetsOf(book *playbook.Book, ids []string, spots []*spot.Spot, at string) ([]*playbook.Target, error) {
 	var out []*playbook.Target
 	for i, id := range ids {
 		t, err := book.Target(id)
 		if err != nil {
-			return nil, web.Wrong(fmt.Sprintf("query.targets[%d]", i), err)
+			return nil, web.Wrong(fmt.Sprintf("%s.targets[%d]", at, i), err)
 		}
 		if slices.Contains(out, t) {
-			return nil, web.Wrong(fmt.Sprintf("query.targets[%d]", i), errors.New("it stands twice"))
+			return nil, web.Wrong(fmt.Sprintf("%s.targets[%d]", at, i), errors.New("it stands twice"))
 		}
 		out = append(out, t)
 	}

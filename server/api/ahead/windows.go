@@ -70,7 +70,7 @@ func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInp
 	if err := free.Validate(); err != nil {
 		return nil, web.Wrong("query.free_until_h", err)
 	}
-	o, err := s.look(ctx, as, &in.AskedFor)
+	o, err := s.look(ctx, as, &in.AskedFor, "query")
 	if err != nil {
 		return nil, err
 	}

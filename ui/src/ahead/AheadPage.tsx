@@ -10,10 +10,15 @@ import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { AskFor } from './AskFor';
 import { query, useAsked } from './asked';
+import { DayPlan } from './DayPlan';
 import { Fortnight } from './Fortnight';
 import { against, type Row } from './fortnight';
 import { WindowList } from './WindowList';
 import './ahead.css';
+
+/** So many windows are listed at first, and when one asks for more. */
+const few = 12;
+const many = 100;
 
 /** When and where to go: what is on now, the fortnight at all of one's spots, and the windows in it. */
 export default function AheadPage() {
@@ -34,7 +39,8 @@ export default function AheadPage() {
     staleTime: 10 * 60_000,
   });
   const [from] = useState(() => here.present().toISOString());
-  const asking = query(asked, from);
+  const [most, setMost] = useState(few);
+  const asking = query(asked, from, most);
   const windows = useQuery({
     queryKey: ['ahead-windows', asking],
     queryFn: ({ signal }) => api.aheadWindows(asking, signal),
@@ -72,6 +78,7 @@ export default function AheadPage() {
         {error && <p role="alert">{error.message}</p>}
       </div>
     );
+  const day = <DayPlan targets={asked.targets} byDay={asked.byDay} />;
   return (
     <div className="ahead">
       <Invented withBegin />
@@ -124,6 +131,7 @@ export default function AheadPage() {
                 there.
               </p>
             )}
+            {day}
           </section>
         )}
         <section aria-label="Windows">
@@ -131,6 +139,7 @@ export default function AheadPage() {
             <WindowList
               windows={w.windows}
               found={w.found}
+              onMore={() => setMost(many)}
               chosen={chosen}
               onChoose={(k, key) => {
                 setChosen(key === chosen ? '' : key);
@@ -141,6 +150,7 @@ export default function AheadPage() {
           ) : (
             <p className="panel">{w.now}</p>
           )}
+          {!wide && day}
         </section>
       </div>
       <p className="quiet small">

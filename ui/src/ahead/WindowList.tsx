@@ -9,10 +9,11 @@ const keyOf = (w: AheadWindow) => `${w.spot_id} ${w.best_from}`;
 export function WindowList(props: {
   windows: AheadWindow[];
   found: number;
+  onMore: () => void;
   chosen: string;
   onChoose: (w: AheadWindow, key: string) => void;
 }) {
-  const { windows, found, chosen, onChoose } = props;
+  const { windows, found, chosen, onMore, onChoose } = props;
   return (
     <ol className="window-list" aria-label="Windows, best first">
       {windows.map((w) => {
@@ -36,7 +37,11 @@ export function WindowList(props: {
         );
       })}
       {found > windows.length && (
-        <li className="quiet small">and {found - windows.length} more; ask for something better</li>
+        <li className="quiet small">
+          <button className="window-more" onClick={onMore}>
+            {found - windows.length} more
+          </button>
+        </li>
       )}
     </ol>
   );

@@ -36,8 +36,9 @@ export function useAsked() {
 }
 
 /** As the server is asked. */
-export const query = (a: Asked, from: string): AheadQuery => ({
+export const query = (a: Asked, from: string, most: number): AheadQuery => ({
   from,
+  most,
   least: a.least,
   ...(a.targets.length > 0 && { targets: a.targets }),
   ...(a.byDay && { by_day: true }),

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { onTheWall } from '../format/time';
 import { against, bestAt, ordered, worth, type Row } from './fortnight';
 import { hourAt, runs } from './Skyline';
 
@@ -58,5 +59,16 @@ describe('the fortnight', () => {
       [3, 4],
       [6, 7],
     ]);
+  });
+});
+
+describe('the clock on the wall', () => {
+  it('is read in the zone, on the days the clocks change too', () => {
+    expect(onTheWall('2026-11-21', 6, 'Etc/GMT+3').toISOString()).toBe('2026-11-21T09:00:00.000Z');
+    expect(onTheWall('2026-07-01', 6.5, 'America/New_York').toISOString()).toBe('2026-07-01T10:30:00.000Z');
+    // Back at two o'clock on 1 November 2026, ahead on 8 March.
+    expect(onTheWall('2026-11-01', 0, 'America/New_York').toISOString()).toBe('2026-11-01T04:00:00.000Z');
+    expect(onTheWall('2026-11-01', 6, 'America/New_York').toISOString()).toBe('2026-11-01T11:00:00.000Z');
+    expect(onTheWall('2026-03-08', 24, 'America/New_York').toISOString()).toBe('2026-03-09T04:00:00.000Z');
   });
 });

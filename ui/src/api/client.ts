@@ -40,6 +40,7 @@ export type ImportQuery = paths['/v1/interchange/import']['post']['parameters'][
 /** What one asks of the windows of the coming days. */
 export type AheadQuery = NonNullable<paths['/v1/ahead/windows']['get']['parameters']['query']>;
 export type AheadData = Schemas['AheadOutputBody'];
+export type DayPlan = Schemas['PlanOut'];
 export type AheadWindow = Schemas['AheadWindow'];
 /** What one has to get about with. */
 export type Means = NonNullable<
@@ -228,6 +229,7 @@ export const api = {
   deleteNoted: (id: string, noted_id: string) =>
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
+  previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
   aheadWindows: (query: AheadQuery, signal?: AbortSignal) =>
     settle(client.GET('/v1/ahead/windows', { params: { query }, signal })),
   chart: (time: string, signal?: AbortSignal) =>

@@ -1049,6 +1049,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/plans/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The best days over several of your spots, none of them kept */
+        post: operations["previewPlans"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/playbook": {
         parameters: {
             query?: never;
@@ -3744,6 +3761,30 @@ export interface components {
             /** Format: int64 */
             lows: number;
         };
+        LegOut: {
+            /** Format: date-time */
+            arrive: string;
+            /**
+             * Format: double
+             * @description over the stay
+             */
+            edge: number;
+            /**
+             * Format: double
+             * @description fish of one rod, at the usual catch
+             */
+            expected: number;
+            /** Format: date-time */
+            leave: string;
+            says: string;
+            spot: string;
+            /** Format: uuid */
+            spot_id: string;
+            /** @description most is expected of; empty where one only waits */
+            target: string;
+            target_name: string;
+            time_zone: string;
+        };
         LengthWeightIn: {
             /** Format: double */
             length_m: number;
@@ -4329,6 +4370,73 @@ export interface components {
             /** @description deepest first */
             under: components["schemas"]["PierOut"][];
         };
+        PlanBody: {
+            /**
+             * @description what one has; left out: as each is reached
+             * @enum {string}
+             */
+            by?: "legs" | "kayak" | "boat" | "car";
+            /** @description between civil dawn and dusk only */
+            by_day?: boolean;
+            /**
+             * Format: date-time
+             * @description leave home no sooner
+             */
+            from: string;
+            /** @description where one sets out; the way there is not counted if left out */
+            home?: components["schemas"]["LatLon"];
+            /**
+             * Format: int64
+             * @description spots in the day at most
+             * @default 3
+             */
+            legs: number;
+            /**
+             * Format: double
+             * @description to be out before a way shuts
+             * @default 20
+             */
+            margin_min: number;
+            /**
+             * Format: double
+             * @description to pack, unpack and rig, for each leg
+             * @default 15
+             */
+            pack_min: number;
+            /**
+             * Format: int64
+             * @description so many that differ by place
+             * @default 3
+             */
+            plans: number;
+            /** @description ids; left out: the best of those one can reach */
+            spots?: string[];
+            /** @description ids; none: anything that is on */
+            targets: string[];
+            /**
+             * Format: date-time
+             * @description and be back by; at most 24 hours after
+             */
+            to: string;
+        };
+        PlanOut: {
+            /** Format: date-time */
+            back_home: string;
+            /**
+             * Format: double
+             * @description fish of one rod over the day, at the usual catch
+             */
+            expected: number;
+            /** Format: date-time */
+            leave_home: string;
+            legs: components["schemas"]["LegOut"][];
+            says: string;
+            /**
+             * Format: double
+             * @description so many ordinary rod-hours it is as good as; the plans are in its order
+             */
+            worth_h: number;
+        };
         PlaybookOutputBody: {
             basis: string;
             certainties: string[];
@@ -4454,6 +4562,12 @@ export interface components {
         PredictOutputBody: {
             heights: components["schemas"]["HeightAt"][];
             turns: components["schemas"]["TurnAt"][];
+        };
+        PreviewOutputBody: {
+            /** @description best first; each leaves out a spot of those before it */
+            plans: components["schemas"]["PlanOut"][];
+            /** @description why there is none */
+            why?: string;
         };
         ReachOut: {
             /** @description from the bee line: nothing is known of the ground, or of the road */
@@ -10298,6 +10412,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OutlookOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    previewPlans: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PreviewOutputBody"];
                 };
             };
             /** @description Unauthorized */

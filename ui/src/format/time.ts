@@ -59,3 +59,19 @@ export const isoDay = (t: string | Date, zone: string) =>
     month: '2-digit',
     day: '2-digit',
   }).format(new Date(t));
+
+/** The moment at which the clock on the wall of a zone says an hour of a day ("2026-11-21"). */
+export function onTheWall(isoDate: string, hour: number, zone: string): Date {
+  const wanted = Date.parse(`${isoDate}T00:00:00Z`) + hour * 3600_000;
+  const says = (t: number) => {
+    const d = new Date(t);
+    const [h, m] = format(zone, { hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
+      .format(d)
+      .split(':');
+    return Date.parse(`${isoDay(d, zone)}T00:00:00Z`) + (Number(h) * 60 + Number(m)) * 60_000;
+  };
+  let t = wanted;
+  // Twice: the first may land on the other side of a change of the clocks.
+  for (let i = 0; i < 2; i++) t += wanted - says(t);
+  return new Date(t);
+}

@@ -1,0 +1,161 @@
+import { useMutation } from '@tanstack/react-query';
+import { Button, Select } from 'antd';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type DayPlan as Plan, type Means } from '../api/client';
+import { day, hourMark, isoDay, onTheWall } from '../format/time';
+import { Fault } from '../frame/Fault';
+import { useMoment, usePlace } from '../moment/moment';
+import { useAsking } from '../tie/asking';
+
+const oneDay = 86_400_000;
+const means: { value: Means | ''; label: string }[] = [
+  { value: '', label: 'as each is reached' },
+  { value: 'car', label: 'by car and on my legs' },
+  { value: 'legs', label: 'on my legs' },
+  { value: 'kayak', label: 'by kayak' },
+  { value: 'boat', label: 'by boat' },
+];
+const hours = Array.from({ length: 25 }, (_, h) => h);
+
+/** A day over several spots: the best three that differ by place, worked out anew for what one asks. */
+export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean }) {
+  const here = usePlace();
+  const moment = useMoment();
+  const [, seek] = useAsking();
+  const go = useNavigate();
+  const zone = here.spot.time_zone;
+  const days = Array.from({ length: 13 }, (_, i) =>
+    isoDay(new Date(here.present().getTime() + i * oneDay), zone),
+  );
+  const [date, setDate] = useState(days[1]!);
+  const [from, setFrom] = useState(6);
+  const [until, setUntil] = useState(18);
+  const [by, setBy] = useState<Means | ''>('');
+  const [legs, setLegs] = useState(2);
+  const ask = useMutation({
+    mutationFn: () => {
+      const begin = onTheWall(date, from, zone);
+      return api.previewPlans({
+        from: new Date(Math.max(begin.getTime(), here.present().getTime())).toISOString(),
+        to: onTheWall(date, until, zone).toISOString(),
+        targets,
+        legs,
+        by_day: byDay,
+        plans: 3,
+        pack_min: 15,
+        margin_min: 20,
+        ...(by && { by }),
+      });
+    },
+  });
+  const hour = (label: string, value: number, set: (h: number) => void, list: number[]) => (
+    <label>
+      {label}
+      <Select
+        aria-label={label}
+        value={value}
+        onChange={set}
+        options={list.map((h) => ({ value: h, label: hourMark(h) }))}
+        popupMatchSelectWidth={false}
+      />
+    </label>
+  );
+  return (
+    <section className="panel day-plan" aria-label="Plan a day">
+      <h2>Plan a day</h2>
+      <p className="quiet small">
+        The best way through a day over your spots, exact to ten minutes. Ways are guessed from the bee line
+        with a quarter of an hour to pack; the way from home is not counted.
+      </p>
+      <div className="day-plan-ask">
+        <label>
+          Day
+          <Select
+            aria-label="Day of the plan"
+            value={date}
+            onChange={setDate}
+            options={days.map((d) => ({ value: d, label: day(`${d}T12:00:00Z`, 'UTC') }))}
+            popupMatchSelectWidth={false}
+          />
+        </label>
+        {hour('Leave from', from, setFrom, hours.slice(0, 24))}
+        {hour(
+          'Back by',
+          until,
+          setUntil,
+          hours.filter((h) => h > from),
+        )}
+        <label>
+          Getting about
+          <Select
+            aria-label="Getting about"
+            value={by}
+            onChange={setBy}
+            options={means}
+            popupMatchSelectWidth={false}
+          />
+        </label>
+        <label>
+          Spots at most
+          <Select
+            aria-label="Spots at most"
+            value={legs}
+            onChange={setLegs}
+            options={[1, 2, 3, 4].map((n) => ({ value: n, label: n }))}
+          />
+        </label>
+        <div className="day-plan-act">
+          <Fault of={[ask]} />
+          <Button
+            type="primary"
+            disabled={until <= from}
+            loading={ask.isPending}
+            onClick={() => ask.mutate()}
+          >
+            Plan it
+          </Button>
+        </div>
+      </div>
+      <div role="status">
+        {ask.data?.why && <p className="caution">{ask.data.why}</p>}
+        {ask.data && ask.data.plans.length > 0 && (
+          <ol className="day-plans">
+            {ask.data.plans.map((p) => (
+              <Laid
+                key={p.says + p.leave_home}
+                plan={p}
+                onLeg={(l) => {
+                  here.choose(l.spot_id);
+                  moment.moveTime(new Date(Date.parse(l.arrive)));
+                  if (l.target) seek({ targets: [l.target], several: false });
+                  void go('/tie-on');
+                }}
+              />
+            ))}
+          </ol>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Laid({ plan, onLeg }: { plan: Plan; onLeg: (l: Plan['legs'][number]) => void }) {
+  return (
+    <li>
+      <p>
+        <b>{plan.says}</b>
+      </p>
+      <ul>
+        {plan.legs.map((l) => (
+          <li key={l.arrive}>
+            {l.says}{' '}
+            <button className="plain" onClick={() => onLeg(l)}>
+              what to tie on
+            </button>
+          </li>
+        ))}
+      </ul>
+    </li>
+  );
+}
