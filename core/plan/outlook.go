@@ -2,9 +2,6 @@ package plan
 
 import (
 	"math"
-	"runtime"
-	"sync"
-	"sync/atomic"
 	"time"
 
 	"greypebble/core/conditions"
@@ -86,7 +83,7 @@ func (a Asked) Look() (*Outlook, error) {
 	believed := o.believed()
 	tides := new(tide.Memo)
 	errs := make([]error, len(a.Spots))
-	parallel(len(a.Spots), func(i int) {
+	sweep.Parallel(len(a.Spots), func(i int) {
 		o.Places[i], errs[i] = o.place(i, tides, days[aboutOf(a.Spots[i])], believed[a.Spots[i].Readings])
 	})
 	for _, err := range errs {
@@ -125,7 +122,7 @@ func (o *Outlook) days() map[about]daylight {
 		for _, w := range sp.Observer().Twilit(o.From, o.End()) {
 			d.days = append(d.days, ground.Window{Opens: w.From, Closes: w.To})
 		}
-		parallel(o.Hours, func(h int) { d.sun[h] = sp.Observer().Sun(o.middle(h)) })
+		sweep.Parallel(o.Hours, func(h int) { d.sun[h] = sp.Observer().Sun(o.middle(h)) })
 		out[k] = d
 	}
 	return out
@@ -139,7 +136,7 @@ func (o *Outlook) believed() map[conditions.Readings][]conditions.Believed {
 			continue
 		}
 		list := make([]conditions.Believed, o.Hours)
-		parallel(o.Hours, func(h int) { list[h] = sp.Readings.Believe(o.middle(h)) })
+		sweep.Parallel(o.Hours, func(h int) { list[h] = sp.Readings.Believe(o.middle(h)) })
 		out[sp.Readings] = list
 	}
 	return out
@@ -235,18 +232,4 @@ func anyHolds(windows []ground.Window, from, to time.Time) bool {
 		}
 	}
 	return false
-}
-
-// parallel does f for 0 … n−1 on all processors.
-func parallel(n int, f func(i int)) {
-	var wg sync.WaitGroup
-	var next atomic.Int64
-	for range runtime.GOMAXPROCS(0) {
-		wg.Go(func() {
-			for i := next.Add(1) - 1; i < int64(n); i = next.Add(1) - 1 {
-				f(int(i))
-			}
-		})
-	}
-	wg.Wait()
 }

@@ -133,7 +133,7 @@ func (s Sweep) skies(steps int) map[skyKey][]spot.Sky {
 		}
 		list := make([]spot.Sky, steps)
 		s.moons(sp.Observer(), list)
-		parallel(steps, func(i int) { list[i].Sun = sp.Observer().Sun(s.From.Add(time.Duration(i) * s.Step)) })
+		Parallel(steps, func(i int) { list[i].Sun = sp.Observer().Sun(s.From.Add(time.Duration(i) * s.Step)) })
 		out[k] = list
 	}
 	return out
@@ -146,8 +146,8 @@ func skyKeyOf(s *spot.Spot) skyKey {
 	return skyKey{int(math.Round(s.Lat * 10)), int(math.Round(s.Lon * 10))}
 }
 
-// parallel does f for 0 … n−1 on all processors.
-func parallel(n int, f func(i int)) {
+// Parallel does f for 0 … n−1 on all processors.
+func Parallel(n int, f func(i int)) {
 	var wg sync.WaitGroup
 	var next atomic.Int64
 	for range runtime.GOMAXPROCS(0) {
@@ -169,7 +169,7 @@ const phaseHours = 6
 func (s Sweep) moons(o sky.Observer, list []spot.Sky) {
 	perHour := int(time.Hour / s.Step)
 	hours := make([]spot.Sky, len(list)/perHour+3)
-	parallel((len(hours)+phaseHours-1)/phaseHours, func(n int) {
+	Parallel((len(hours)+phaseHours-1)/phaseHours, func(n int) {
 		first := n * phaseHours
 		t := s.From.Add(time.Duration(first-1) * time.Hour)
 		phase, fromFull := sky.MoonPhase(t), sky.DaysFromFull(t)
@@ -189,7 +189,7 @@ func (s Sweep) moons(o sky.Observer, list []spot.Sky) {
 
 func (s *sweeping) all() error {
 	errs := make([]error, len(s.Spots))
-	parallel(len(s.Spots), func(i int) { errs[i] = s.spotAt(i) })
+	Parallel(len(s.Spots), func(i int) { errs[i] = s.spotAt(i) })
 	return errors.Join(errs...)
 }
 
