@@ -41,6 +41,10 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
 	require.NoError(t, p.Click("weekends"))
 
+	// They go into a calendar as they are asked for.
+	assert.Contains(t, eval[string](t, p, `fetch(document.querySelector('a[download="windows.ics"]').href).then((r) => r.text())`),
+		"Florida pompano at ")
+
 	// A window opens to what is said of it, and is where and when one then is.
 	require.NoError(t, p.Still())
 	told := strings.Fields(eval[string](t, p, firstWindow+`.innerText`))

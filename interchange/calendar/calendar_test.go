@@ -1,6 +1,7 @@
 package calendar
 
 import (
+	"fmt"
 	"strings"
 	"testing"
 	"time"
@@ -48,6 +49,25 @@ func TestVisitsAsACalendar(t *testing.T) {
 	again, err := Visits("7", "Lantern Lake; the far end, by the post", visits, zone, quantity.Metric, at(6, 0))
 	require.NoError(t, err)
 	assert.Equal(t, raw, again, "the same visit is the same event when it is taken again")
+}
+
+// Taken again later it is the same event with a higher number.
+func TestAnEventIsChangedAndNotDoubled(t *testing.T) {
+	at := time.Date(2026, 11, 20, 9, 0, 0, 0, time.UTC)
+	one := Event{"spot-20261121-am", SequenceAt(at), at, at.Add(time.Hour), "Bar", "Best now."}
+	other := one
+	other.Sequence, other.From = SequenceAt(at.Add(2*time.Hour)), at.Add(10*time.Minute)
+	assert.Greater(t, other.Sequence, one.Sequence)
+	first, err := Write([]Event{one}, at)
+	require.NoError(t, err)
+	second, err := Write([]Event{other}, at.Add(2*time.Hour))
+	require.NoError(t, err)
+	for _, raw := range []string{string(first), string(second)} {
+		assert.Contains(t, raw, "UID:spot-20261121-am@greypebble")
+	}
+	assert.Contains(t, string(first), fmt.Sprintf("SEQUENCE:%d", one.Sequence))
+	assert.Contains(t, string(second), fmt.Sprintf("SEQUENCE:%d", other.Sequence))
+	assert.Zero(t, SequenceAt(time.Unix(0, 0)))
 }
 
 func TestABareCarriageReturnBeginsNoLine(t *testing.T) {

@@ -197,6 +197,32 @@ func TestWindowsKeepWhatIsAsked(t *testing.T) {
 	assert.Equal(t, 422, c.Do("GET", "/ahead?days=15", nil, &p))
 }
 
+// The windows go into a calendar; taken again they are the same events, moved and not doubled.
+func TestWindowsAsACalendar(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	const asked = "?from=2026-11-20T15:00:00Z&days=7&most=9"
+	uids := func(query string) (list []string) {
+		var raw string
+		require.Equal(t, http.StatusOK, c.Do("GET", "/ahead/windows.ics"+query, nil, &raw))
+		assert.Equal(t, strings.Count(raw, "BEGIN:VEVENT"), strings.Count(raw, "SEQUENCE:"))
+		for _, line := range strings.Split(strings.ReplaceAll(raw, "\r\n ", ""), "\r\n") {
+			if uid, is := strings.CutPrefix(line, "UID:"); is {
+				list = append(list, uid)
+			}
+		}
+		return list
+	}
+	first := uids(asked)
+	require.Len(t, first, 9)
+	// Ten minutes less of margin move what ends them, and not which they are.
+	assert.Equal(t, first, uids(asked+"&margin_min=10"))
+	seen := map[string]bool{}
+	for _, uid := range first {
+		assert.False(t, seen[uid], uid)
+		seen[uid] = true
+	}
+}
+
 // Where there is no spot yet nothing is worked out, and nothing fails.
 func TestNobodysFortnight(t *testing.T) {
 	c := kit.Fresh(t, "moss")

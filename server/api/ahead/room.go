@@ -25,6 +25,7 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	web.Signed(api, d, web.Get("/ahead", "ahead", "What the coming days hold at your spots, hour by hour"), s.days)
 	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
+	s.registerCalendar(api)
 	s.registerPreview(api)
 }
 

@@ -62,19 +62,27 @@ type aheadWindowsOutput struct {
 	}
 }
 
-func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*aheadWindowsOutput, error) {
+// search the windows that are asked for.
+func (s service) search(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*outlook, []plan.Window, error) {
 	free := plan.Free{From: in.FreeFrom, Until: in.FreeUntil}
 	for _, d := range in.Weekdays {
 		free.Weekdays = append(free.Weekdays, time.Weekday(d))
 	}
 	if err := free.Validate(); err != nil {
-		return nil, web.Wrong("query.free_until_h", err)
+		return nil, nil, web.Wrong("query.free_until_h", err)
 	}
 	o, err := s.look(ctx, as, &in.AskedFor, "query")
 	if err != nil {
+		return nil, nil, err
+	}
+	return o, o.find(in, free), nil
+}
+
+func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*aheadWindowsOutput, error) {
+	o, found, err := s.search(ctx, as, in)
+	if err != nil {
 		return nil, err
 	}
-	found := o.find(in, free)
 	zone := func(at int) *time.Location { return o.spots[at].Clock }
 	out := &aheadWindowsOutput{}
 	out.Body.Windows, out.Body.Found = []aheadWindow{}, len(found)

@@ -9,7 +9,7 @@ import { useTitle } from '../frame/useTitle';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { AskFor } from './AskFor';
-import { query, useAsked } from './asked';
+import { calendar, query, useAsked } from './asked';
 import { DayPlan } from './DayPlan';
 import { Fortnight } from './Fortnight';
 import { against, type Row } from './fortnight';
@@ -149,6 +149,13 @@ export default function AheadPage() {
             />
           ) : (
             <p className="panel">{w.now}</p>
+          )}
+          {w.windows.length > 0 && (
+            <p className="small">
+              <a href={calendar(asking)} download="windows.ics">
+                These as a calendar
+              </a>
+            </p>
           )}
           {!wide && day}
         </section>

@@ -46,3 +46,11 @@ export const query = (a: Asked, from: string, most: number): AheadQuery => ({
   ...(a.manners.length > 0 && { manners: a.manners }),
   ...(a.places.length > 0 && { places: a.places }),
 });
+
+/** Where the same windows are had as a calendar. */
+export function calendar(q: AheadQuery): string {
+  const out = new URLSearchParams();
+  for (const [k, v] of Object.entries(q))
+    for (const one of Array.isArray(v) ? v : [v]) if (one !== undefined) out.append(k, String(one));
+  return `/api/v1/ahead/windows.ics?${out}`;
+}

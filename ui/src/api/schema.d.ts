@@ -212,6 +212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/ahead/windows.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same windows as a calendar (iCalendar) */
+        get: operations["aheadCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/anglers": {
         parameters: {
             query?: never;
@@ -7173,6 +7190,86 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AheadWindowsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    aheadCalendar: {
+        parameters: {
+            query?: {
+                /** @description now if left out */
+                from?: string;
+                days?: number;
+                /** @description ids; left out: all that live about your spots */
+                targets?: string[] | null;
+                /** @description edge that is worth going for; 1 is an ordinary spell */
+                least?: number;
+                /** @description between civil dawn and dusk only */
+                by_day?: boolean;
+                /** @description minutes to be out before the way shuts */
+                margin_min?: number;
+                /** @description left out: any */
+                manners?: ("on foot" | "wading" | "kayak" | "boat")[] | null;
+                /** @description kinds of place; left out: any */
+                places?: string[] | null;
+                /** @description that one is free on, Sunday is 0; left out: all */
+                weekdays?: number[] | null;
+                /** @description the hour of the day one is free from */
+                free_from_h?: number;
+                free_until_h?: number;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */
