@@ -63,7 +63,7 @@ func examples(c *testkit.Client) map[string]example {
 			"by_day": true, "plans": 2}},
 		"GET /ahead": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
 		"GET /ahead/windows.ics": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1",
-			"by_day": "true",
+			"by_day":     "true",
 			"margin_min": "30", "manners": "kayak", "places": "oyster bar", "weekdays": "6", "free_from_h": "6", "free_until_h": "20",
 			"most": "5"}},
 		"GET /ahead/windows": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1", "by_day": "true",
