@@ -107,7 +107,11 @@ func TestAChangedFormAsksBeforeItIsLeft(t *testing.T) {
 
 	// An entry half made, and a thing of the kit that another is opened over.
 	require.NoError(t, p.Click("Catch"))
+	// What slides in takes the focus once it stands.
+	require.NoError(t, p.Wait(`document.querySelector('.entry')`))
+	require.NoError(t, p.Still())
 	require.NoError(t, p.Fill("Note", "under the lamp"))
+	require.NoError(t, p.Wait(`document.querySelector('.entry textarea').value === 'under the lamp'`))
 	require.NoError(t, p.Click("Close"))
 	require.NoError(t, p.WaitText("Leave what you changed?"))
 	press(t, p, "Stay")
