@@ -2,6 +2,7 @@ package plan
 
 import (
 	"math"
+	"slices"
 	"time"
 
 	"greypebble/core/conditions"
@@ -42,8 +43,22 @@ type Asked struct {
 	Spots   []*spot.Spot
 	Limits  going.Limits
 	Units   quantity.Units
-	From    time.Time
-	Days    int
+	// By what one has to get about: where that is not how a spot is usually reached, its ways are those
+	// of the other manner.
+	By   ground.Means
+	From time.Time
+	Days int
+}
+
+// reached are the spots as one reaches them; one that these means do not reach stays as it is.
+func (a Asked) reached() []*spot.Spot {
+	out := slices.Clone(a.Spots)
+	for i, sp := range out {
+		if by, there := sp.Access.ByMeans(a.By); there && by.Manner != sp.Access.Manner {
+			out[i] = sp.Reached(by)
+		}
+	}
+	return out
 }
 
 // Outlook over the coming days.
@@ -73,6 +88,7 @@ type Place struct {
 
 // Look over the days.
 func (a Asked) Look() (*Outlook, error) {
+	a.Spots = a.reached()
 	field, err := sweep.Sweep{Book: a.Book, Belief: a.Belief, Targets: a.Targets, Spots: a.Spots, From: a.From, Days: a.Days,
 		Step: Step}.Edges()
 	if err != nil {

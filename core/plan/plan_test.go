@@ -99,6 +99,25 @@ func TestAnOutlookSaysWhatStandsAgainstGoing(t *testing.T) {
 	}
 }
 
+// By another manner a spot's ways are that manner's: what a wader cannot pass a kayak floats over, and
+// the other way round.
+func TestWaysAreThoseOfWhatOneHas(t *testing.T) {
+	a := asked(t, 2, 2, 4, 0.5)
+	a.Spots[bar].Access.Others = []ground.Manner{ground.Kayak}
+	wading := look(t, a)
+	a.By = ground.ByKayak
+	paddled := look(t, a)
+	over := 0
+	for h, s := range wading.Places[bar].State {
+		if s == plan.Shut {
+			over++
+			assert.NotEqual(t, plan.Shut, paddled.Places[bar].State[h])
+		}
+	}
+	assert.Positive(t, over)
+	assert.Equal(t, ground.Wading, a.Spots[bar].Access.Manner, "the spot itself is left as it was")
+}
+
 // Whatever is asked, a window is time one can fish, its best hour is the best of it, and one is out
 // before the way shuts.
 func TestWindowsAreTimeOneCanFish(t *testing.T) {

@@ -14,9 +14,18 @@ import (
 type days struct {
 	mu     sync.Mutex
 	curves map[int64]*tide.Curve
-	open   map[*tide.Curve][]ground.Window
+	open   map[wayKey][]ground.Window
 	warm   map[warmKey]*Warmth
 }
+
+// wayKey: copies of a spot that are reached otherwise share the rest, not when their way is open.
+type wayKey struct {
+	curve    *tide.Curve
+	manner   ground.Manner
+	draughtM float64
+}
+
+func (s *Spot) wayOn(c *tide.Curve) wayKey { return wayKey{c, s.Access.Manner, s.Access.DraughtM} }
 
 type warmKey struct {
 	hour     int64
@@ -35,7 +44,7 @@ const (
 
 // Remember makes the spot keep what is worked out of it, for as long as it is not changed.
 func (s *Spot) Remember() *Spot {
-	s.days = &days{curves: map[int64]*tide.Curve{}, open: map[*tide.Curve][]ground.Window{}, warm: map[warmKey]*Warmth{}}
+	s.days = &days{curves: map[int64]*tide.Curve{}, open: map[wayKey][]ground.Window{}, warm: map[warmKey]*Warmth{}}
 	return s
 }
 
@@ -71,7 +80,7 @@ func (s *Spot) WayOpen(c *tide.Curve) []ground.Window {
 		return s.Access.Open(c)
 	}
 	s.days.mu.Lock()
-	w, done := s.days.open[c]
+	w, done := s.days.open[s.wayOn(c)]
 	s.days.mu.Unlock()
 	if done {
 		return w
@@ -81,7 +90,7 @@ func (s *Spot) WayOpen(c *tide.Curve) []ground.Window {
 	defer s.days.mu.Unlock()
 	for _, known := range s.days.curves {
 		if known == c { // only of curves that are kept
-			s.days.open[c] = w
+			s.days.open[s.wayOn(c)] = w
 		}
 	}
 	return w

@@ -7,6 +7,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/core/sky"
 	"greypebble/core/tide"
@@ -68,7 +69,7 @@ type aheadOutput struct {
 const hundredths = 100
 
 func (s service) days(ctx context.Context, as *web.Scope, in *aheadInput) (*aheadOutput, error) {
-	o, err := s.look(ctx, as, &in.AskedFor, "query")
+	o, err := s.look(ctx, as, &in.AskedFor, ground.AsEach, "query")
 	if err != nil {
 		return nil, err
 	}

@@ -74,11 +74,11 @@ func (s service) preview(ctx context.Context, as *web.Scope, in *previewInput) (
 	if length := b.To.Sub(from); length < time.Hour || length > longestDay {
 		return nil, web.Wrong("body.to", errors.New("a day is planned over 1 to 24 hours from its beginning"))
 	}
-	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets}, "body")
+	by := ground.Means(b.By)
+	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets}, by, "body")
 	if err != nil {
 		return nil, err
 	}
-	by := ground.Means(b.By)
 	travel := plan.Travel{By: by, Pack: minutes(b.PackMin)}
 	if b.Home != nil {
 		home := ground.LatLon(*b.Home)

@@ -10,6 +10,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -45,7 +46,7 @@ type outlook struct {
 }
 
 // look over the days; at is where they are asked for in the request.
-func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, at string) (*outlook, error) {
+func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string) (*outlook, error) {
 	from := as.At(in.From)
 	all, err := s.Desk.Spots(ctx, as.Angler, from)
 	if err != nil {
@@ -60,7 +61,8 @@ func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, at strin
 		return nil, err
 	}
 	out := &outlook{}
-	asked := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Units: as.Units, From: from, Days: in.Days}
+	asked := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Units: as.Units, By: by, From: from,
+		Days: in.Days}
 	for _, sp := range all {
 		if len(sp.Marks) == 0 {
 			out.bare = append(out.bare, sp)

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"time"
 
+	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
@@ -71,7 +72,7 @@ func (s service) search(ctx context.Context, as *web.Scope, in *aheadWindowsInpu
 	if err := free.Validate(); err != nil {
 		return nil, nil, web.Wrong("query.free_until_h", err)
 	}
-	o, err := s.look(ctx, as, &in.AskedFor, "query")
+	o, err := s.look(ctx, as, &in.AskedFor, ground.AsEach, "query")
 	if err != nil {
 		return nil, nil, err
 	}

@@ -7,15 +7,9 @@ import { day, hourMark, isoDay, onTheWall } from '../format/time';
 import { Fault } from '../frame/Fault';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
+import { means } from '../water/SpotFilter';
 
 const oneDay = 86_400_000;
-const means: { value: Means | ''; label: string }[] = [
-  { value: '', label: 'as each is reached' },
-  { value: 'car', label: 'by car and on my legs' },
-  { value: 'legs', label: 'on my legs' },
-  { value: 'kayak', label: 'by kayak' },
-  { value: 'boat', label: 'by boat' },
-];
 const hours = Array.from({ length: 25 }, (_, h) => h);
 
 /** A day over several spots: the best three that differ by place, worked out anew for what one asks. */

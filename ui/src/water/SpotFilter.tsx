@@ -20,7 +20,8 @@ export interface Pick {
 
 export const unpicked: Pick = { kind: '', open: false, sheltered: false, within: 45 };
 
-const means: { value: Means | ''; label: string }[] = [
+/** What one may have to get about with. */
+export const means: { value: Means | ''; label: string }[] = [
   { value: '', label: 'as each is reached' },
   { value: 'legs', label: 'on my legs' },
   { value: 'kayak', label: 'by kayak' },
