@@ -15,6 +15,7 @@ import { Fortnight } from './Fortnight';
 import { against, type Row } from './fortnight';
 import { WindowList } from './WindowList';
 import './ahead.css';
+import { ahead as say } from '../words/ahead';
 
 /** So many windows are listed at first, and when one asks for more. */
 const few = 12;
@@ -74,7 +75,7 @@ export default function AheadPage() {
   if (!w || (wide && !data.data))
     return (
       <div className="ahead">
-        <h1 className="quiet">{error ? 'Ahead' : 'Looking over the coming days…'}</h1>
+        <h1 className="quiet">{error ? say.ahead : say.lookingOverTheComingDays}</h1>
         {error && <p role="alert">{error.message}</p>}
       </div>
     );
@@ -93,7 +94,7 @@ export default function AheadPage() {
                 void go('/water');
               }}
             >
-              The water there
+              {say.theWaterThere}
             </button>{' '}
             <button
               className="act"
@@ -102,7 +103,7 @@ export default function AheadPage() {
                 void go('/tie-on');
               }}
             >
-              What to tie on
+              {say.whatToTieOn2}
             </button>
           </p>
         )}
@@ -110,7 +111,7 @@ export default function AheadPage() {
       <AskFor asked={asked} targets={targets.data ?? []} places={kinds} narrow={!wide} onChange={ask} />
       <div className="ahead-two">
         {wide && data.data && (
-          <section aria-label="The fortnight">
+          <section aria-label={say.theFortnight}>
             <Fortnight
               data={data.data}
               targets={asked.targets}
@@ -126,15 +127,13 @@ export default function AheadPage() {
             )}
             {data.data.bare.length > 0 && (
               <p className="quiet small">
-                Nothing can be said of {data.data.bare.slice(0, 6).join(', ')}
-                {data.data.bare.length > 6 && ` and ${data.data.bare.length - 6} more`}: no mark is known
-                there.
+                {say.nothingCanBeSaidOf(data.data.bare.slice(0, 6).join(', '), data.data.bare.length - 6)}
               </p>
             )}
             {day}
           </section>
         )}
-        <section aria-label="Windows">
+        <section aria-label={say.windows}>
           {w.windows.length > 0 ? (
             <WindowList
               windows={w.windows}
@@ -153,17 +152,14 @@ export default function AheadPage() {
           {w.windows.length > 0 && (
             <p className="small">
               <a href={calendar(asking)} download="windows.ics">
-                These as a calendar
+                {say.theseAsACalendar}
               </a>
             </p>
           )}
           {!wide && day}
         </section>
       </div>
-      <p className="quiet small">
-        What an hour is worth is there × feeding, on the best mark: how many times an ordinary spell for that
-        fish. The numbers are the book’s judgement, not measurements; look at the sea before you go.
-      </p>
+      <p className="quiet small">{say.whatAnHourIsWorth}</p>
     </div>
   );
 }

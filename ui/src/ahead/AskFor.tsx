@@ -3,6 +3,8 @@ import type { Target } from '../api/client';
 import { times } from '../format/measure';
 import { Toggle } from '../water/Toggle';
 import type { Asked } from './asked';
+import { ahead as say } from '../words/ahead';
+import { anyOf } from '../words/joined';
 
 const manners = ['on foot', 'wading', 'kayak', 'boat'] as const;
 const leasts = [1, 1.2, 1.5, 2, 3];
@@ -21,10 +23,10 @@ export function AskFor(props: {
   const more = (
     <div className="ask-more">
       <Toggle on={asked.byDay} onChange={(byDay) => onChange({ byDay })}>
-        by day
+        {say.byDay}
       </Toggle>
       <Toggle on={asked.weekend} onChange={(weekend) => onChange({ weekend })}>
-        weekends
+        {say.weekends}
       </Toggle>
       {manners.map((m) => (
         <Toggle
@@ -39,33 +41,33 @@ export function AskFor(props: {
       ))}
       {places.length > 1 && (
         <Select
-          aria-label="Kinds of place"
+          aria-label={say.kindsOfPlace}
           className="ask-places"
           mode="multiple"
           maxTagCount="responsive"
-          placeholder="every kind of place"
+          placeholder={say.everyKindOfPlace}
           value={asked.places}
           onChange={(kinds) => onChange({ places: kinds })}
           options={places.map((v) => ({ value: v, label: v }))}
         />
       )}
       <Select
-        aria-label="Worth at least"
+        aria-label={say.worthAtLeast}
         value={asked.least}
         onChange={(least) => onChange({ least })}
         popupMatchSelectWidth={false}
-        options={leasts.map((v) => ({ value: v, label: `${times(v)} or better` }))}
+        options={leasts.map((v) => ({ value: v, label: say.orBetter(times(v)) }))}
       />
     </div>
   );
   return (
-    <div className="ask-for" role="group" aria-label="What you look for">
+    <div className="ask-for" role="group" aria-label={say.whatYouLookFor}>
       <Select
-        aria-label="For which fish"
+        aria-label={say.forWhichFish}
         className="ask-targets"
         mode="multiple"
         maxTagCount="responsive"
-        placeholder="Anything that is on"
+        placeholder={say.anythingThatIsOn}
         showSearch={{ optionFilterProp: 'label' }}
         value={asked.targets}
         onChange={(ids) => onChange({ targets: ids })}
@@ -85,11 +87,11 @@ export function AskFor(props: {
 
 const inWords = (a: Asked) =>
   [
-    a.byDay ? 'by day' : 'at any hour',
-    a.weekend && 'weekends',
-    a.manners.join(' or '),
-    a.places.join(' or '),
-    `${times(a.least)} or better`,
+    a.byDay ? say.byDay : say.atAnyHour,
+    a.weekend && say.weekends,
+    a.manners.length > 0 && anyOf(a.manners),
+    a.places.length > 0 && anyOf(a.places),
+    say.orBetter2(times(a.least)),
   ]
     .filter(Boolean)
     .join(', ');

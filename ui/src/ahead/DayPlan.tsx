@@ -8,6 +8,7 @@ import { Fault } from '../frame/Fault';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { means } from '../water/SpotFilter';
+import { ahead as say } from '../words/ahead';
 
 const oneDay = 86_400_000;
 const hours = Array.from({ length: 25 }, (_, h) => h);
@@ -56,34 +57,31 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
     </label>
   );
   return (
-    <section className="panel day-plan" aria-label="Plan a day">
-      <h2>Plan a day</h2>
-      <p className="quiet small">
-        The best way through a day over your spots, exact to ten minutes. Ways are guessed from the bee line
-        with a quarter of an hour to pack; the way from home is not counted.
-      </p>
+    <section className="panel day-plan" aria-label={say.planADay}>
+      <h2>{say.planADay}</h2>
+      <p className="quiet small">{say.theBestWayThroughA}</p>
       <div className="day-plan-ask">
         <label>
-          Day
+          {say.day}
           <Select
-            aria-label="Day of the plan"
+            aria-label={say.dayOfThePlan}
             value={date}
             onChange={setDate}
             options={days.map((d) => ({ value: d, label: day(`${d}T12:00:00Z`, 'UTC') }))}
             popupMatchSelectWidth={false}
           />
         </label>
-        {hour('Leave from', from, setFrom, hours.slice(0, 24))}
+        {hour(say.leaveFrom, from, setFrom, hours.slice(0, 24))}
         {hour(
-          'Back by',
+          say.backBy,
           until,
           setUntil,
           hours.filter((h) => h > from),
         )}
         <label>
-          Getting about
+          {say.gettingAbout}
           <Select
-            aria-label="Getting about"
+            aria-label={say.gettingAbout}
             value={by}
             onChange={setBy}
             options={means}
@@ -91,9 +89,9 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
           />
         </label>
         <label>
-          Spots at most
+          {say.spotsAtMost}
           <Select
-            aria-label="Spots at most"
+            aria-label={say.spotsAtMost}
             value={legs}
             onChange={setLegs}
             options={[1, 2, 3, 4].map((n) => ({ value: n, label: n }))}
@@ -107,7 +105,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
             loading={ask.isPending}
             onClick={() => ask.mutate()}
           >
-            Plan it
+            {say.planIt}
           </Button>
         </div>
       </div>
@@ -145,7 +143,7 @@ function Laid({ plan, onLeg }: { plan: Plan; onLeg: (l: Plan['legs'][number]) =>
           <li key={l.arrive}>
             {l.says}{' '}
             <button className="plain" onClick={() => onLeg(l)}>
-              what to tie on
+              {say.whatToTieOn}
             </button>
           </li>
         ))}

@@ -6,6 +6,7 @@ import { useWidth } from '../ribbon/useWidth';
 import { useLight } from '../theme/light';
 import { bestAt, ordered, type Row } from './fortnight';
 import { Skyline } from './Skyline';
+import { ahead as say } from '../words/ahead';
 
 const hour = 3600_000;
 
@@ -73,11 +74,7 @@ export const Fortnight = memo(function Fortnight(props: {
           )}
         </div>
       ))}
-      <p className="quiet small fortnight-key">
-        The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water;
-        crossed: closed by a rule; barred: beyond your limits to going. Under the line the weather is told by
-        the forecast, after it the usual is assumed. Touch an hour to go to it.
-      </p>
+      <p className="quiet small fortnight-key">{say.theHigherTheBetterDotted}</p>
     </div>
   );
 });
@@ -95,7 +92,7 @@ const moonOn = (days: { moon: string; tide: string }[], i: number, room: boolean
   return !says || (before && !before.tide && before.moon === days[i]!.moon)
     ? ''
     : room
-      ? `${says} moon`
+      ? say.moon(says)
       : says;
 };
 
@@ -108,7 +105,7 @@ function inWords(row: Row, worth: Int16Array, targets: string[], named: Map<stri
     open++;
     if (best < 0 || worth[h]! > worth[best]!) best = h;
   }
-  if (best < 0) return `${row.spot}: no hour of these days`;
+  if (best < 0) return say.noHourOfTheseDays(row.spot);
   const first = bestAt(row, best, targets)[0];
-  return `${row.spot}: ${open} hours open, at best ${times(worth[best]! / 100)} for ${named.get(first?.id ?? '') ?? ''}`;
+  return say.hoursOpenAtBestFor(row.spot, open, times(worth[best]! / 100), named.get(first?.id ?? '') ?? '');
 }

@@ -2,6 +2,7 @@ import { Link } from 'react-router';
 import type { AheadWindow } from '../api/client';
 import { perHour, times } from '../format/measure';
 import { clock, day } from '../format/time';
+import { ahead as say } from '../words/ahead';
 
 const keyOf = (w: AheadWindow) => `${w.spot_id} ${w.best_from}`;
 
@@ -15,7 +16,7 @@ export function WindowList(props: {
 }) {
   const { windows, found, chosen, onMore, onChoose } = props;
   return (
-    <ol className="window-list" aria-label="Windows, best first">
+    <ol className="window-list" aria-label={say.windowsBestFirst}>
       {windows.map((w) => {
         const key = keyOf(w);
         const zone = w.time_zone;
@@ -24,13 +25,13 @@ export function WindowList(props: {
             <button aria-expanded={key === chosen} onClick={() => onChoose(w, key)}>
               <span className="window-when">
                 <b>{day(w.best_from, zone)}</b> {clock(w.best_from, zone)}–{clock(w.best_until, zone)}
-                {w.dark && <span className="quiet"> dark</span>}
+                {w.dark && <span className="quiet"> {say.dark}</span>}
               </span>
               <span className="window-edge">{times(w.edge)}</span>
               <span className="window-what">
                 {w.spot}, {w.target_name}
               </span>
-              {w.be_out_by && <span className="window-out">out by {clock(w.be_out_by, zone)}</span>}
+              {w.be_out_by && <span className="window-out">{say.outBy(clock(w.be_out_by, zone))}</span>}
             </button>
             {key === chosen && <Opened w={w} />}
           </li>
@@ -39,7 +40,7 @@ export function WindowList(props: {
       {found > windows.length && (
         <li className="quiet small">
           <button className="window-more" onClick={onMore}>
-            {found - windows.length} more
+            {say.more(found - windows.length)}
           </button>
         </li>
       )}
@@ -50,17 +51,20 @@ export function WindowList(props: {
 function Opened({ w }: { w: AheadWindow }) {
   const zone = w.time_zone;
   const span = (from?: string | null, to?: string | null) =>
-    `${from ? `${day(from, zone)} ${clock(from, zone)}` : 'before these days'} to ${to ? clock(to, zone) : 'after these days'}`;
+    say.to(
+      from ? `${day(from, zone)} ${clock(from, zone)}` : say.beforeTheseDays,
+      to ? clock(to, zone) : say.afterTheseDays,
+    );
   return (
     <div className="window-opened">
       <dl>
         <div>
-          <dt>worth it</dt>
+          <dt>{say.worthIt}</dt>
           <dd>{span(w.from, w.to)}</dd>
         </div>
         {w.opens && (
           <div>
-            <dt>the way opens</dt>
+            <dt>{say.theWayOpens}</dt>
             <dd>
               {day(w.opens, zone)} {clock(w.opens, zone)}
             </dd>
@@ -68,20 +72,17 @@ function Opened({ w }: { w: AheadWindow }) {
         )}
         {w.shuts && (
           <div>
-            <dt>it shuts</dt>
-            <dd>
-              {clock(w.shuts, zone)}
-              {w.be_out_by && `, be out by ${clock(w.be_out_by, zone)}`}
-            </dd>
+            <dt>{say.itShuts}</dt>
+            <dd>{say.shutsAndBeOutBy(clock(w.shuts, zone), w.be_out_by && clock(w.be_out_by, zone))}</dd>
           </div>
         )}
         <div>
-          <dt>expected</dt>
-          <dd>{perHour(w.catch)} fish a rod-hour, as far as a usual catch goes</dd>
+          <dt>{say.expected}</dt>
+          <dd>{say.fishARodHourAs(perHour(w.catch))}</dd>
         </div>
         {w.others.length > 0 && (
           <div>
-            <dt>also on</dt>
+            <dt>{say.alsoOn}</dt>
             <dd>
               {w.others
                 .slice(0, 5)
@@ -91,16 +92,16 @@ function Opened({ w }: { w: AheadWindow }) {
           </div>
         )}
         <div>
-          <dt>weather</dt>
-          <dd>{w.told ? 'told by the forecast' : 'nobody has told it yet: the usual is assumed'}</dd>
+          <dt>{say.weather}</dt>
+          <dd>{w.told ? say.toldByTheForecast : say.nobodyHasToldItYet}</dd>
         </div>
       </dl>
       <p className="window-ways">
         <Link className="act" to="/water">
-          See the water then
+          {say.seeTheWaterThen}
         </Link>{' '}
         <Link className="act" to="/tie-on">
-          What to tie on then
+          {say.whatToTieOnThen}
         </Link>
       </p>
     </div>

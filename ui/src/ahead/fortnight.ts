@@ -1,4 +1,5 @@
 import type { AheadData } from '../api/client';
+import { ahead as say } from '../words/ahead';
 
 export type Row = AheadData['spots'][number];
 
@@ -43,11 +44,11 @@ export function against(row: Row, hour: number): string | undefined {
     case 'd':
       return row.against.filter((a) => a.hour <= hour).at(-1)?.says;
     case 't':
-      return 'Too little water over every mark.';
+      return say.tooLittleWaterOverEvery;
     case 's':
-      return 'The way there or back is shut by the tide.';
+      return say.theWayThereOrBack;
     case 'c':
-      return 'A rule closes it.';
+      return say.aRuleClosesIt;
   }
   return undefined;
 }

@@ -1,4 +1,5 @@
 import { Problem, type Analysis } from './client';
+import { api as say } from '../words/api';
 
 /** Analyses a record or a table of turns, told how far it is. The answer comes as server-sent events. */
 export async function analyse(
@@ -17,11 +18,11 @@ export async function analyse(
       headers: { 'Content-Type': 'text/csv' },
     });
   } catch {
-    throw new Problem(0, 'The server cannot be reached. Try again.');
+    throw new Problem(0, say.theServerCannotBeReached2);
   }
   if (!response.ok || !response.body) {
     const p = (await response.json().catch(() => ({}))) as { detail?: string };
-    throw new Problem(response.status, p.detail ?? 'Something went wrong.');
+    throw new Problem(response.status, p.detail ?? say.somethingWentWrong);
   }
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader();
   let text = '';
@@ -37,6 +38,6 @@ export async function analyse(
       if (name === 'problem') throw new Problem(422, (JSON.parse(data!) as { detail: string }).detail);
       if (name === 'done') return JSON.parse(data!) as Analysis;
     }
-    if (done) throw new Problem(0, 'The answer was cut off. Try again.');
+    if (done) throw new Problem(0, say.theAnswerWasCutOff);
   }
 }

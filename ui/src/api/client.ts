@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
+import { api as say } from '../words/api';
 
 export type Schemas = components['schemas'];
 export type Spot = Schemas['SpotSummary'];
@@ -85,13 +86,13 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
     result = await call;
   } catch (e) {
     if (e instanceof DOMException && e.name === 'AbortError') throw e; // nobody waits for it any more
-    throw new Problem(0, 'The server cannot be reached. What you entered is still here; try again.');
+    throw new Problem(0, say.theServerCannotBeReached);
   }
   if (result.response.ok) return result.data as T;
   const p = (result.error ?? {}) as { detail?: string; errors?: { location?: string; message?: string }[] };
   throw new Problem(
     result.response.status,
-    p.detail ?? 'Something went wrong.',
+    p.detail ?? say.somethingWentWrong,
     (p.errors ?? []).map((e) => ({ location: e.location ?? '', message: e.message ?? '' })),
   );
 }
@@ -237,7 +238,7 @@ export const api = {
   water: (id: string) => settle(client.GET('/v1/waters/{id}', { params: { path: { id } } })),
   cells: async (id: string) => {
     const r = await fetch(`/api/v1/waters/${id}/grid.bin`);
-    if (!r.ok) throw new Problem(r.status, 'The depths could not be fetched.');
+    if (!r.ok) throw new Problem(r.status, say.theDepthsCouldNotBe);
     return r.arrayBuffer();
   },
   words: () => settle(client.GET('/v1/ground/words')),

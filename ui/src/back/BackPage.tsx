@@ -14,6 +14,7 @@ import { fixed, metres } from '../format/measure';
 import { clock, dayOfYear, lasting } from '../format/time';
 import { usePlace } from '../moment/moment';
 import './back.css';
+import { back as say } from '../words/back';
 
 type Filters = {
   target?: string;
@@ -23,9 +24,9 @@ type Filters = {
   outcome?: 'blank' | 'catch';
 };
 
-const stages = ['flood', 'ebb'].flatMap((s) => [
-  { value: s, label: s },
-  ...['first', 'middle', 'last'].map((t, i) => ({ value: `${s} ${i + 1}`, label: `${s}, ${t} third` })),
+const stages = (['flood', 'ebb'] as const).flatMap((s) => [
+  { value: s as string, label: say.stages[s].whole },
+  ...say.stages[s].thirds.map((label, i) => ({ value: `${s} ${i + 1}`, label })),
 ]);
 
 /** The log: every spell, blanks included. */
@@ -46,26 +47,26 @@ export default function BackPage() {
     <div className="back">
       <div className="filters">
         <Select
-          aria-label="Target"
+          aria-label={say.target}
           allowClear
           showSearch={{ optionFilterProp: 'label' }}
-          placeholder="any target"
+          placeholder={say.anyTarget}
           value={f.target}
           onChange={(target) => setF({ ...f, target })}
           options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
         />
         <Select
-          aria-label="Spot"
+          aria-label={say.spot}
           allowClear
-          placeholder="any spot"
+          placeholder={say.anySpot}
           value={f.spot_id}
           onChange={(spot_id) => setF({ ...f, spot_id })}
           options={here.spots.map((s) => ({ value: s.id, label: s.name }))}
         />
         <Select
-          aria-label="Tide stage"
+          aria-label={say.tideStage}
           allowClear
-          placeholder="any stage"
+          placeholder={say.anyStage}
           value={f.stage && (f.third ? `${f.stage} ${f.third}` : f.stage)}
           onChange={(v?: string) => {
             const [stage, third] = (v ?? '').split(' ');
@@ -78,13 +79,13 @@ export default function BackPage() {
           options={stages}
         />
         <Segmented
-          aria-label="Outcome"
+          aria-label={say.outcome}
           value={f.outcome ?? 'all'}
           onChange={(v) => setF({ ...f, outcome: v === 'all' ? undefined : (v as Filters['outcome']) })}
           options={[
-            { value: 'all', label: 'All' },
-            { value: 'catch', label: 'Catches' },
-            { value: 'blank', label: 'Blanks' },
+            { value: 'all', label: say.all },
+            { value: 'catch', label: say.catches },
+            { value: 'blank', label: say.blanks },
           ]}
         />
       </div>
@@ -95,35 +96,31 @@ export default function BackPage() {
       )}
       {d && d.total > 0 && (
         <p className="sum" aria-live="polite">
-          <b>{d.total}</b> {d.total === 1 ? 'spell' : 'spells'}, <b>{d.blanks}</b> blank, <b>{d.catches}</b>{' '}
-          caught in <b>{fixed(d.rod_hours, 1)}</b> rod‑hours
-          {d.per_rod_hour !== null && f.outcome === undefined && (
-            <>
-              : <b>{fixed(d.per_rod_hour, 2)}</b> a rod‑hour
-            </>
+          {say.sumOfSpells(
+            d.total,
+            d.blanks,
+            d.catches,
+            fixed(d.rod_hours, 1),
+            d.per_rod_hour !== null && f.outcome === undefined ? fixed(d.per_rod_hour, 2) : undefined,
           )}
         </p>
       )}
       {d && d.total === 0 && (
         <div className="panel empty">
-          <h2>{filtered ? 'No spell matches' : 'Nothing in the log yet'}</h2>
-          <p className="quiet">
-            {filtered
-              ? 'Take a filter away to see more.'
-              : 'Log the first spell, also when nothing bit: a blank tells as much as a catch.'}
-          </p>
+          <h2>{filtered ? say.noSpellMatches : say.nothingInTheLogYet}</h2>
+          <p className="quiet">{filtered ? say.takeAFilterAwayTo : say.logTheFirstSpellAlso}</p>
           {filtered ? (
-            <Button onClick={() => setF({})}>Show everything</Button>
+            <Button onClick={() => setF({})}>{say.showEverything}</Button>
           ) : (
             <Button type="primary" onClick={() => entry.open({ kind: 'blank' })}>
-              Log a spell
+              {say.logASpell}
             </Button>
           )}
         </div>
       )}
       {d && byDay(d.spells).map(([day, spells]) => <Day key={day} day={day} spells={spells} />)}
       {d && d.spells.length < d.total && (
-        <p className="quiet">The newest {d.spells.length} are shown; filter to see others.</p>
+        <p className="quiet">{say.theNewestAreShownFilter(d.spells.length)}</p>
       )}
     </div>
   );
@@ -161,8 +158,8 @@ function SpellRow({ s }: { s: Spell }) {
             {clock(s.started_at, s.time_zone)}–{clock(s.ended_at, s.time_zone)}
           </span>
           <span className="log-what">
-            <b>{s.blank ? 'Blank' : caught(s)}</b>
-            <span className="quiet"> {s.blank ? `for ${s.target_in_sentence}` : sizes(s)}</span>
+            <b>{s.blank ? say.blank : caught(s)}</b>
+            <span className="quiet"> {s.blank ? say.forWord(s.target_in_sentence) : sizes(s)}</span>
           </span>
           <span className="log-where">
             {s.spot_name}
@@ -231,14 +228,14 @@ function SpellDetail({ s }: { s: Spell }) {
     mutationFn: () => api.deleteSpell(s.id),
     onSuccess: () => {
       void follow();
-      undo('The spell', () => api.putSpell(s.id, again(s)).then(follow));
+      undo(say.theSpell, () => api.putSpell(s.id, again(s)).then(follow));
     },
   });
   const release = useMutation({
     mutationFn: (c: Spell['catches'][number]) => api.deleteCatch(c.id),
     onSuccess: (_, c) => {
       void follow();
-      undo(`The ${c.target_in_sentence}`, () =>
+      undo(say.the(c.target_in_sentence), () =>
         api.putCatch(c.id, { spell_id: s.id, ...written(c) }).then(follow),
       );
     },
@@ -247,20 +244,20 @@ function SpellDetail({ s }: { s: Spell }) {
     <div className="log-detail">
       <dl>
         <div>
-          <dt>tide</dt>
+          <dt>{say.tide}</dt>
           <dd>
-            {metres(s.tide_level_m)}, {s.tide_rate_m_per_h >= 0 ? 'rising' : 'falling'}{' '}
-            {rate(s.tide_rate_m_per_h)}
+            {(s.tide_rate_m_per_h >= 0 ? say.risingAt : say.fallingAt)(
+              metres(s.tide_level_m),
+              rate(s.tide_rate_m_per_h),
+            )}
           </dd>
         </div>
         <div>
-          <dt>light</dt>
-          <dd>
-            {s.light}, sun {fixed(s.sun_altitude_deg, 0)}°
-          </dd>
+          <dt>{say.light}</dt>
+          <dd>{say.sun(s.light, fixed(s.sun_altitude_deg, 0))}</dd>
         </div>
         <div>
-          <dt>moon</dt>
+          <dt>{say.moon}</dt>
           <dd>
             {s.moon_phase}, {fixed(s.moon_illumination * 100, 0)} %
           </dd>
@@ -280,32 +277,31 @@ function SpellDetail({ s }: { s: Spell }) {
           ) : null;
         })}
         <div>
-          <dt>effort</dt>
-          <dd>
-            {lasting(Date.parse(s.ended_at) - Date.parse(s.started_at))}
-            {s.rods > 1 ? `, ${s.rods} rods` : ''}
-          </dd>
+          <dt>{say.effort}</dt>
+          <dd>{say.lastingWithRods(lasting(Date.parse(s.ended_at) - Date.parse(s.started_at)), s.rods)}</dd>
         </div>
       </dl>
       {s.catches.length > 0 && (
         <ul className="fish">
           {s.catches.map((c) => (
             <li key={c.id}>
-              {clock(c.caught_at, s.time_zone)} {c.target_in_sentence}
-              {c.length_m ? `, ${show('fish_length', c.length_m)}` : ''}
-              {c.mass_kg
-                ? `, ${show('fish', c.mass_kg, 2)}`
-                : c.mass_estimate_kg
-                  ? `, about ${show('fish', c.mass_estimate_kg)} by its length`
-                  : ''}
-              , {c.kept ? 'kept' : 'released'}{' '}
+              {[
+                `${clock(c.caught_at, s.time_zone)} ${c.target_in_sentence}`,
+                c.length_m && show('fish_length', c.length_m),
+                c.mass_kg
+                  ? show('fish', c.mass_kg, 2)
+                  : c.mass_estimate_kg && say.aboutByItsLength(show('fish', c.mass_estimate_kg)),
+                c.kept ? say.kept : say.released,
+              ]
+                .filter(Boolean)
+                .join(', ')}{' '}
               <Button
                 size="small"
                 type="text"
-                aria-label={`Take the ${c.target_in_sentence} of ${clock(c.caught_at, s.time_zone)} out`}
+                aria-label={say.takeTheOfOut(c.target_in_sentence, clock(c.caught_at, s.time_zone))}
                 onClick={() => release.mutate(c)}
               >
-                take out
+                {say.takeOut}
               </Button>
             </li>
           ))}
@@ -315,10 +311,10 @@ function SpellDetail({ s }: { s: Spell }) {
       <Fault of={[remove, release]} />
       <div className="log-acts">
         <Button size="small" onClick={() => entry.open({ kind: s.blank ? 'blank' : 'catch', spell: s })}>
-          Change
+          {say.change}
         </Button>
         <Button size="small" loading={remove.isPending} onClick={() => remove.mutate()}>
-          Remove
+          {say.remove}
         </Button>
       </div>
     </div>

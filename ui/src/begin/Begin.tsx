@@ -9,6 +9,7 @@ import { useTitle } from '../frame/useTitle';
 import { ChooseFile } from '../setup/ChooseFile';
 import { useSession } from '../signin/session';
 import './begin.css';
+import { begin as say } from '../words/begin';
 
 const FirstWater = lazy(() => import('./FirstWater'));
 const SetupPage = lazy(() => import('../setup/SetupPage'));
@@ -20,12 +21,12 @@ export function Begin() {
     <div className="begin">
       <header className="begin-head">
         <Link to="/" className="begin-name">
-          Grey Pebble
+          {say.greyPebble}
         </Link>
-        <nav aria-label="Account">
+        <nav aria-label={say.account}>
           <Link to="/set-up/you">{name}</Link>
           <button className="plain" onClick={signOut}>
-            Sign out
+            {say.signOut}
           </button>
         </nav>
       </header>
@@ -55,33 +56,27 @@ function Ways() {
   const back = useMutation({ mutationFn: api.bringBack, onSuccess: done });
   return (
     <div className="ways">
-      <h1>Where do you fish?</h1>
+      <h1>{say.whereDoYouFish}</h1>
       <section className="panel">
-        <h2>Your first water</h2>
-        <p className="quiet">
-          Put a pin, say how the tide is known, pick the kind of place, and give it two or three depths. About
-          five minutes, and the program knows how deep it is there at any minute.
-        </p>
+        <h2>{say.yourFirstWater}</h2>
+        <p className="quiet">{say.putAPinSayHow}</p>
         <Button type="primary" size="large" onClick={() => void go('/begin')}>
-          Make it
+          {say.makeIt}
         </Button>
       </section>
       <section className="panel">
-        <h2>Look at an invented coast first</h2>
-        <p className="quiet">
-          A sound, a beach, a pier and a marsh that are nowhere, with a log that nobody kept. Copied into your
-          account, and taken out again in one go.
-        </p>
+        <h2>{say.lookAtAnInventedCoast}</h2>
+        <p className="quiet">{say.aSoundABeachA}</p>
         <Fault of={[coast]} />
         <Button loading={coast.isPending} onClick={() => coast.mutate()}>
-          Show it
+          {say.showIt}
         </Button>
       </section>
       <section className="panel">
-        <h2>Bring back what you took along</h2>
-        <p className="quiet">The file an account gave, from here or from another server.</p>
+        <h2>{say.bringBackWhatYouTook}</h2>
+        <p className="quiet">{say.theFileAnAccountGave}</p>
         <ChooseFile
-          says={back.isPending ? 'Reading it…' : 'Choose the file'}
+          says={back.isPending ? say.readingIt : say.chooseTheFile}
           accept=".json,.gz,application/json"
           fault={back.error?.message}
           onFile={(f) => back.mutate(f)}

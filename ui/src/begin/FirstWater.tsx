@@ -13,8 +13,9 @@ import { Tide } from './Tide';
 import { Where } from './Where';
 import { Ways, clear } from './Ways';
 import './begin.css';
+import { begin as say } from '../words/begin';
 
-const steps = ['Where', 'The tide', 'The place', 'There and back'] as const;
+const steps = ['Where', say.theTide, say.thePlace, say.thereAndBack] as const;
 
 /** A first water and spot, in four steps; what is made is kept with the last. */
 export default function FirstWater() {
@@ -29,7 +30,7 @@ export default function FirstWater() {
   const [template, setTemplate] = useState<Template>();
   const [name, setName] = useState('');
   const [ways, setWays] = useState<Pick<SpotBody, 'manner' | 'in' | 'out'>>();
-  useTitle(steps[step], 'First water');
+  useTitle(steps[step], say.firstWater);
   const { letGo } = useLeaveGuard(step > 0 || water !== '');
   // Focus goes where the work goes on.
   const head = useRef<HTMLHeadingElement>(null);
@@ -65,7 +66,7 @@ export default function FirstWater() {
   const next = () => setStep(step + 1);
   return (
     <div className="first-water">
-      <ol className="begin-steps" aria-label="Steps">
+      <ol className="begin-steps" aria-label={say.steps}>
         {steps.map((s, i) => (
           <li key={s} aria-current={i === step ? 'step' : undefined}>
             {i < step ? (
@@ -79,25 +80,21 @@ export default function FirstWater() {
         ))}
       </ol>
       <h1 ref={head} tabIndex={-1}>
-        {
-          ['Where is it?', 'How is its tide known?', 'What kind of place is it?', 'How do you get there?'][
-            step
-          ]
-        }
+        {[say.whereIsIt, say.howIsItsTideKnown, say.whatKindOfPlaceIs, say.howDoYouGetThere][step]}
       </h1>
       {step === 0 && (
         <>
           <label className="begin-name-field">
-            What you call the water
+            {say.whatYouCallTheWater}
             <Input
               value={water}
               maxLength={80}
-              placeholder="a sound, a stretch of beach"
+              placeholder={say.aSoundAStretchOf}
               onChange={(e) => setWater(e.target.value)}
             />
           </label>
           <Where pin={pin} onPin={setPin} />
-          <Onward ready={!!water.trim() && !!pin} wanted={pin ? 'a name' : 'a pin'} onNext={next} />
+          <Onward ready={!!water.trim() && !!pin} wanted={pin ? say.aName : say.aPin} onNext={next} />
         </>
       )}
       {step === 1 && (
@@ -118,7 +115,7 @@ export default function FirstWater() {
           <Kind station={station} template={template} onTemplate={setTemplate} />
           {template && (
             <label className="begin-name-field">
-              What you call the spot
+              {say.whatYouCallTheSpot}
               <Input
                 value={name}
                 maxLength={80}
@@ -135,7 +132,7 @@ export default function FirstWater() {
           <Ways template={template} value={ways} onChange={setWays} />
           <Fault of={[keep]} />
           <Button type="primary" size="large" loading={keep.isPending} onClick={() => keep.mutate()}>
-            Show me the water
+            {say.showMeTheWater}
           </Button>
         </>
       )}
@@ -147,9 +144,9 @@ function Onward({ ready, wanted, onNext }: { ready: boolean; wanted: string; onN
   return (
     <p className="begin-on">
       <Button type="primary" size="large" disabled={!ready} onClick={onNext}>
-        Go on
+        {say.goOn}
       </Button>
-      {!ready && <span className="quiet small">Still wanted: {wanted}.</span>}
+      {!ready && <span className="quiet small">{say.stillWanted(wanted)}</span>}
     </p>
   );
 }

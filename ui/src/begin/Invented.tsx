@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { useSession } from '../signin/session';
+import { begin as say } from '../words/begin';
 
 /** That what one looks at is invented, with the ways on from it; nothing where it is not. */
 export function Invented({ withBegin }: { withBegin?: boolean }) {
@@ -23,18 +24,17 @@ export function Invented({ withBegin }: { withBegin?: boolean }) {
   if (!invented) return null;
   const ask = () =>
     void modal.confirm({
-      title: 'Take the invented coast away?',
-      content:
-        'Its waters go with their spots, depths and log, and whatever you added to them. Your own waters stay.',
-      okText: 'Take it away',
-      cancelText: 'Leave it',
+      title: say.takeTheInventedCoastAway,
+      content: say.itsWatersGoWithTheir,
+      okText: say.takeItAway,
+      cancelText: say.leaveIt,
       onOk: () => remove.mutateAsync(),
     });
   return (
     <p className="invented small" role="note">
-      The coast you look at is invented. {withBegin && <Link to="/begin">Make a water of your own</Link>}{' '}
+      {say.theCoastYouLookAt(withBegin && <Link to="/begin">{say.makeAWaterOfYour}</Link>)}
       <Button size="small" type="text" loading={remove.isPending} onClick={ask}>
-        Take the invented coast away
+        {say.takeTheInventedCoastAway2}
       </Button>
       {remove.error && <span role="alert">{remove.error.message}</span>}
     </p>

@@ -7,6 +7,7 @@ import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import { NumberIn } from '../format/NumberField';
 import { Profile } from './Profile';
+import { begin as say } from '../words/begin';
 
 /** The kind of place by its picture, then bent to one's own by a few depths. */
 export function Kind(props: {
@@ -21,10 +22,10 @@ export function Kind(props: {
     staleTime: Infinity,
   });
   if (all.error) return <p role="alert">{all.error.message}</p>;
-  if (!all.data) return <p className="quiet">Drawing the kinds of place…</p>;
+  if (!all.data) return <p className="quiet">{say.drawingTheKindsOfPlace}</p>;
   if (template) return <Bend first={template} station={station} onTemplate={onTemplate} />;
   return (
-    <ul className="kinds" aria-label="Kinds of place">
+    <ul className="kinds" aria-label={say.kindsOfPlace}>
       {all.data.map((t) => (
         <li key={t.id}>
           <button onClick={() => onTemplate(t)}>
@@ -61,35 +62,32 @@ function Bend(props: { first: Template; station: Station; onTemplate: (t: Templa
       <p>
         <b>{t.name}.</b> {t.says}{' '}
         <button className="plain" onClick={() => onTemplate(undefined)}>
-          Another kind
+          {say.anotherKind}
         </button>
       </p>
       <div className="bend-when">
         <Segmented
-          aria-label="Depths you give are those of"
+          aria-label={say.depthsYouGiveAreThose}
           value={when}
           options={[
-            { value: 'low', label: 'Depths at low water' },
-            { value: 'now', label: 'As it is now, standing there' },
+            { value: 'low', label: say.depthsAtLowWater },
+            { value: 'now', label: say.asItIsNowStanding },
           ]}
           onChange={(v) => {
             setWhen(v as 'low');
             setAnswers({});
           }}
         />
-        <p className="quiet small">
-          A rod’s length, a sounder or a guess will do; leave what you do not know. It can all be drawn better
-          later.
-        </p>
+        <p className="quiet small">{say.aRodsLengthASounder}</p>
       </div>
       <div className="bend-asks">
         {t.asks.map((a) => (
           <NumberIn
             key={`${a.id} ${when}`}
-            label={when === 'now' ? a.says.replace(' at low water', ' now') : a.says}
+            label={when === 'now' ? a.says.replace(say.atLowWater, say.nowInstead) : a.says}
             measure={a.kind === 'distance' ? 'distance' : 'depth'}
             value={answers[a.id]}
-            placeholder="not known"
+            placeholder={say.notKnown}
             onChange={(v) => {
               const { [a.id]: _, ...rest } = answers;
               setAnswers(v === undefined ? rest : { ...rest, [a.id]: v });

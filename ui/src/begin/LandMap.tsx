@@ -12,6 +12,7 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import land from 'world-atlas/land-50m.json?raw';
 import type { LatLon } from '../api/client';
 import { useLight } from '../theme/light';
+import { begin as say } from '../words/begin';
 
 const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
@@ -120,16 +121,16 @@ export default function LandMap({ pin, onPin }: { pin: LatLon | undefined; onPin
         ref={box}
         className="land-map"
         role="application"
-        aria-label="Map of coasts. Arrow keys move it, plus and minus draw it nearer, Enter puts the pin in the middle"
+        aria-label={say.mapOfCoastsArrowKeys}
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         tabIndex={0}
         onKeyDown={keys}
       />
       <div className="land-zoom">
-        <button aria-label="Nearer" onClick={() => zoom(1)}>
+        <button aria-label={say.nearer} onClick={() => zoom(1)}>
           +
         </button>
-        <button aria-label="Further off" onClick={() => zoom(-1)}>
+        <button aria-label={say.furtherOff} onClick={() => zoom(-1)}>
           −
         </button>
       </div>

@@ -3,6 +3,7 @@ import { curveMonotoneX, line } from 'd3-shape';
 import type { Template } from '../api/client';
 import { number, unitOf } from '../format/spoken';
 import { useMedia } from '../frame/fold';
+import { begin as say } from '../words/begin';
 
 /** A section with the water between low and high in it; large, with its marks and depths at low water. */
 export function Profile({ t, large }: { t: Template; large?: boolean }) {
@@ -24,7 +25,7 @@ export function Profile({ t, large }: { t: Template; large?: boolean }) {
       viewBox={`0 0 ${w} ${h}`}
       className={large ? 'profile large' : 'profile'}
       role="img"
-      aria-label={`${t.name} from the side`}
+      aria-label={say.fromTheSide(t.name)}
     >
       <rect x={0} width={w} y={y(t.high_m)} height={h - y(t.high_m)} className="profile-high" />
       <rect x={0} width={w} y={y(t.low_m)} height={h - y(t.low_m)} className="profile-low" />
@@ -43,19 +44,19 @@ export function Profile({ t, large }: { t: Template; large?: boolean }) {
                 {m.name}
               </text>
               <text x={tx} y={up + 14} textAnchor={anchor} className="depth">
-                {d > 0 ? `${number('depth', d)} ${unitOf('depth')}` : 'dry'}
+                {d > 0 ? `${number('depth', d)} ${unitOf('depth')}` : say.dry}
               </text>
             </g>
           );
         })}
       {large && (
         <text x={w * 0.68} y={y(t.low_m) + 13} className="profile-level">
-          low water
+          {say.lowWater}
         </text>
       )}
       {large && t.high_m - t.low_m > 0.1 && (
         <text x={w * 0.68} y={y(t.high_m) - 4} className="profile-level">
-          high
+          {say.high}
         </text>
       )}
     </svg>

@@ -10,19 +10,20 @@ import { NumberField } from '../format/NumberField';
 import { distance } from '../format/spoken';
 import { FromRecord } from '../setup/Analyse';
 import { Bring } from '../setup/Bring';
+import { begin as say } from '../words/begin';
 
 type Way = 'near' | 'after' | 'file' | 'record' | 'none';
 
 const ways: { id: Way; name: string; says: string }[] = [
-  { id: 'near', name: 'A known station near by', says: '5,800 published ones are here' },
+  { id: 'near', name: say.aKnownStationNearBy, says: say.n5800PublishedOnesAre },
   {
     id: 'after',
-    name: 'High water here is so long after another place',
-    says: 'what anglers know of a creek',
+    name: say.highWaterHereIsSo,
+    says: say.whatAnglersKnowOfA,
   },
-  { id: 'file', name: 'A file of constituents', says: 'JSON or CSV' },
-  { id: 'record', name: 'A gauge record, or a table of high and low waters', says: 'worked out from it' },
-  { id: 'none', name: 'It has no tide', says: 'a lake, an inland sea' },
+  { id: 'file', name: say.aFileOfConstituents, says: say.jsonOrCsv },
+  { id: 'record', name: say.aGaugeRecordOrA, says: say.workedOutFromIt },
+  { id: 'none', name: say.itHasNoTide, says: say.aLakeAnInlandSea },
 ];
 
 /** How the tide of a new water is known. */
@@ -39,8 +40,8 @@ export function Tide(props: {
   const none = useMutation({
     mutationFn: () =>
       api.putStation(id, {
-        name: `${water.slice(0, 60)}: no tide`,
-        source: 'said to have none',
+        name: say.noTide(water.slice(0, 60)),
+        source: say.saidToHaveNone,
         z0_m: 0,
         constituents: [{ name: 'M2', amplitude_m: 0, phase_deg: 0 }],
       }),
@@ -54,17 +55,17 @@ export function Tide(props: {
     record: <FromRecord zone={zone} water={water} onKept={onStation} />,
     none: (
       <>
-        <p className="quiet">Levels stay where they are; depths are those you give.</p>
+        <p className="quiet">{say.levelsStayWhereTheyAre}</p>
         <Fault of={[none]} />
         <Button type="primary" size="large" loading={none.isPending} onClick={() => none.mutate()}>
-          Go on without a tide
+          {say.goOnWithoutATide}
         </Button>
       </>
     ),
   };
   return (
     <>
-      <div className="tide-ways" role="radiogroup" aria-label="How the tide is known">
+      <div className="tide-ways" role="radiogroup" aria-label={say.howTheTideIsKnown}>
         {ways.map((w) => (
           <div key={w.id} className={way === w.id ? 'on' : undefined}>
             <label>
@@ -98,23 +99,26 @@ function Choose(props: { pin: LatLon; act: string; busy: boolean; onChoose: (k: 
       <Input
         allowClear
         value={typed}
-        aria-label="Find a station by name"
-        placeholder="Find by name, state or country"
+        aria-label={say.findAStationByName}
+        placeholder={say.findByNameStateOr}
         onChange={(e) => setTyped(e.target.value)}
       />
       {found.error && <p role="alert">{found.error.message}</p>}
-      {found.data && list.length === 0 && (
-        <p className="quiet">None goes by that. Try fewer letters, or another way to know the tide.</p>
-      )}
-      <ul className="known" aria-label="Known stations">
+      {found.data && list.length === 0 && <p className="quiet">{say.noneGoesByThatTry}</p>}
+      <ul className="known" aria-label={say.knownStations}>
         {list.map((k) => (
           <li key={k.id}>
             <span>
               <b>{k.name}</b> <span className="quiet">{k.region}</span>
               <br />
               <span className="quiet small">
-                {k.distance_m !== undefined && `${distance(k.distance_m)} away, `}
-                {k.secondary ? 'by lag and factor on another, ' : ''}above {k.datum}; {k.source}, {k.licence}
+                {say.aboutAStation(
+                  k.distance_m === undefined ? undefined : distance(k.distance_m),
+                  k.secondary,
+                  k.datum,
+                  k.source,
+                  k.licence,
+                )}
               </span>
             </span>
             <Button
@@ -148,7 +152,7 @@ function Near(props: { pin: LatLon; onStation: (s: Station, zone?: string) => vo
   return (
     <>
       <Fault of={[take]} />
-      <Choose pin={props.pin} act="Take it" busy={take.isPending} onChoose={(k) => take.mutate(k)} />
+      <Choose pin={props.pin} act={say.takeIt} busy={take.isPending} onChoose={(k) => take.mutate(k)} />
     </>
   );
 }
@@ -167,7 +171,7 @@ function After(props: { pin: LatLon; water: string; onStation: (s: Station, zone
       const own = s.offsets;
       return api.putStation(v7(), {
         name: water.slice(0, 80),
-        source: `high water ${later} min after ${k.name}, as noted`.slice(0, 200),
+        source: say.highWaterMinAfterAs(later, k.name).slice(0, 200),
         reference_id: s.reference_id ?? s.id,
         offsets: {
           ...(own ?? { factor_high: 1, factor_low: 1, difference_high_m: 0, difference_low_m: 0 }),
@@ -182,13 +186,13 @@ function After(props: { pin: LatLon; water: string; onStation: (s: Station, zone
     <>
       {known ? (
         <p>
-          After <b>{known.name}</b>, {known.region}.{' '}
+          {say.after(<b>{known.name}</b>, known.region)}
           <button className="plain" onClick={() => setKnown(undefined)}>
-            Another place
+            {say.anotherPlace}
           </button>
         </p>
       ) : (
-        <Choose pin={pin} act="After this" busy={false} onChoose={setKnown} />
+        <Choose pin={pin} act={say.afterThis} busy={false} onChoose={setKnown} />
       )}
       {known && (
         <form
@@ -199,12 +203,12 @@ function After(props: { pin: LatLon; water: string; onStation: (s: Station, zone
           }}
         >
           <label>
-            <span>High water here is later by (earlier: minus)</span>
+            <span>{say.highWaterHereIsLater}</span>
             <NumberField unit="min" value={later} min={-840} max={840} onChange={setLater} />
           </label>
           <Fault of={[keep]} />
           <Button type="primary" htmlType="submit" disabled={later === undefined} loading={keep.isPending}>
-            Go on
+            {say.goOn}
           </Button>
         </form>
       )}

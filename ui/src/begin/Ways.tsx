@@ -2,6 +2,7 @@ import { Select, Segmented } from 'antd';
 import { useState } from 'react';
 import type { SpotBody, Template } from '../api/client';
 import { NumberIn } from '../format/NumberField';
+import { begin as say } from '../words/begin';
 
 type Value = Pick<SpotBody, 'manner' | 'in' | 'out'>;
 type Manner = SpotBody['manner'];
@@ -10,17 +11,18 @@ type Manner = SpotBody['manner'];
 export const clear = { name: '', elevation_m: 0, clear: true };
 
 const manners: { value: Manner; label: string }[] = [
-  { value: 'on foot', label: 'On foot, dry' },
-  { value: 'wading', label: 'Wading' },
-  { value: 'kayak', label: 'By kayak' },
-  { value: 'boat', label: 'By boat' },
+  { value: 'on foot', label: say.onFootDry },
+  { value: 'wading', label: say.wading },
+  { value: 'kayak', label: say.byKayak },
+  { value: 'boat', label: say.byBoat },
 ];
 
-const inTheWay: Record<Manner, string> = {
-  'on foot': 'The tide floods it',
-  wading: 'A gut to wade',
-  kayak: 'A sill that dries',
-  boat: 'A sill that dries',
+/** What stands in the way, as a question puts it and as the spot keeps it. */
+const inTheWay: Record<Manner, { asked: string; name: string }> = {
+  'on foot': { asked: say.theTideFloodsIt, name: say.theTideItself },
+  wading: { asked: say.aGutToWade, name: say.aGut },
+  kayak: { asked: say.aSillThatDries, name: say.aSill },
+  boat: { asked: say.aSillThatDries, name: say.aSill },
 };
 
 /** How one gets there and back, and whether a depth stands in the way. */
@@ -32,7 +34,7 @@ export function Ways(props: { template: Template; value: Value | undefined; onCh
   const set = (manner: Manner, low: number | undefined, on: boolean) => {
     const way = on
       ? {
-          name: inTheWay[manner].replace(/^(A|The) /, 'the ').replace(' floods it', ''),
+          name: inTheWay[manner].name,
           elevation_m: t.low_m - (low ?? 0),
         }
       : clear;
@@ -41,9 +43,9 @@ export function Ways(props: { template: Template; value: Value | undefined; onCh
   return (
     <div className="form begin-ways">
       <label>
-        You go
+        {say.youGo}
         <Select
-          aria-label="You go"
+          aria-label={say.youGo}
           value={value.manner}
           options={manners}
           onChange={(m: Manner) => set(m, deep, shut)}
@@ -51,18 +53,18 @@ export function Ways(props: { template: Template; value: Value | undefined; onCh
       </label>
       <div>
         <Segmented
-          aria-label="On the way"
+          aria-label={say.onTheWay}
           value={shut ? 'shut' : 'clear'}
           options={[
-            { value: 'clear', label: 'No depth in the way' },
-            { value: 'shut', label: inTheWay[value.manner] },
+            { value: 'clear', label: say.noDepthInTheWay },
+            { value: 'shut', label: inTheWay[value.manner].asked },
           ]}
           onChange={(v) => set(value.manner, deep, v === 'shut')}
         />
       </div>
       {shut && (
         <NumberIn
-          label="How deep is it there at low water? (dry: minus how far it stands out)"
+          label={say.howDeepIsItThere}
           measure="depth"
           value={deep}
           min={-20}
@@ -73,10 +75,7 @@ export function Ways(props: { template: Template; value: Value | undefined; onCh
           }}
         />
       )}
-      <p className="quiet small">
-        The way back may shut before the way in: that is how one is cut off. It can be told apart later, in
-        the spot’s own page.
-      </p>
+      <p className="quiet small">{say.theWayBackMayShut}</p>
       {t.hazards && <p className="caution small">{t.hazards}</p>}
     </div>
   );

@@ -1,6 +1,7 @@
 import { Button, Input } from 'antd';
 import { lazy, Suspense, useState } from 'react';
 import type { LatLon } from '../api/client';
+import { begin as say } from '../words/begin';
 
 const LandMap = lazy(() => import('./LandMap'));
 
@@ -9,7 +10,7 @@ export function Where({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatL
   const [says, setSays] = useState('');
   const [asking, setAsking] = useState(false);
   const here = () => {
-    if (!('geolocation' in navigator)) return setSays('This browser gives no position; touch the map.');
+    if (!('geolocation' in navigator)) return setSays(say.thisBrowserGivesNoPosition);
     setAsking(true);
     navigator.geolocation.getCurrentPosition(
       (p) => {
@@ -19,11 +20,7 @@ export function Where({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatL
       },
       (e) => {
         setAsking(false);
-        setSays(
-          e.code === e.PERMISSION_DENIED
-            ? 'The position was refused. Touch the map, or type it.'
-            : 'The position is not to be had just now. Touch the map, or type it.',
-        );
+        setSays(e.code === e.PERMISSION_DENIED ? say.thePositionWasRefusedTouch : say.thePositionIsNotTo);
       },
       { enableHighAccuracy: true, timeout: 15_000 },
     );
@@ -32,13 +29,13 @@ export function Where({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatL
     <>
       <p className="begin-here">
         <Button loading={asking} onClick={here}>
-          I am here
+          {say.iAmHere}
         </Button>
         <span className="quiet small" role="status">
-          {says || 'or touch the map; draw it nearer first. The land is coarse: the pin may be moved later.'}
+          {says || say.orTouchTheMapDraw}
         </span>
       </p>
-      <Suspense fallback={<div className="land-map quiet">Fetching the map…</div>}>
+      <Suspense fallback={<div className="land-map quiet">{say.fetchingTheMap}</div>}>
         <LandMap pin={pin} onPin={onPin} />
       </Suspense>
       <Typed key={pin ? `${pin.lat} ${pin.lon}` : ''} pin={pin} onPin={onPin} />
@@ -69,7 +66,7 @@ function Typed({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => 
   };
   return (
     <label className="begin-name-field">
-      Latitude, longitude
+      {say.latitudeLongitude}
       <Input
         value={text}
         placeholder="41.49, -71.32"
@@ -78,7 +75,7 @@ function Typed({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => 
         onBlur={take}
         onPressEnter={take}
       />
-      {wrong && <span className="small caution">Two numbers in degrees, like 41.49, -71.32.</span>}
+      {wrong && <span className="small caution">{say.twoNumbersInDegreesLike}</span>}
     </label>
   );
 }

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
+import { bench as say } from '../words/bench';
 
 /** Pitch of each move, Hz; a pause is silent. */
 const pitch: Record<string, number> = {
@@ -64,11 +65,11 @@ export function Beats({ beats }: { beats: BenchOut<'cadence'>['beats'] }) {
             setPlaying(!playing);
           }}
         >
-          {playing ? 'Stop' : 'Play'}
+          {playing ? say.stop : say.play}
         </button>
         {speeds.map((s) => (
           <button key={s} className="toggle" aria-pressed={s === speed} onClick={() => setSpeed(s)}>
-            {s === 1 ? 'at its pace' : s === 0.5 ? 'half as fast' : 'a quarter'}
+            {s === 1 ? say.atItsPace : s === 0.5 ? say.halfAsFast : say.aQuarter}
           </button>
         ))}
       </div>

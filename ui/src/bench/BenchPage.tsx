@@ -15,10 +15,12 @@ import type { Field, Tool, Values } from './tool';
 import { Practice } from './Practice';
 import { tools } from './tools';
 import './bench.css';
+import { bench as say } from '../words/bench';
+import { sentences } from '../words/joined';
 
 /** The arithmetic of line, lead, lure and reel, each piece fitted to the chosen spot and moment. */
 export default function BenchPage() {
-  useTitle('The bench');
+  useTitle(say.theBench);
   const { id } = useParams();
   const here = usePlace();
   const moment = useMoment();
@@ -40,9 +42,9 @@ export default function BenchPage() {
   });
   return (
     <div className="bench">
-      <nav className="bench-list" aria-label="The bench">
+      <nav className="bench-list" aria-label={say.theBench}>
         <Link className="bench-back" to="/tie-on">
-          ‹ What to tie on
+          {say.whatToTieOn}
         </Link>
         {tools.map((t) => (
           <Link
@@ -60,7 +62,7 @@ export default function BenchPage() {
           aria-current={id === 'practice' ? 'page' : undefined}
           ref={id === 'practice' ? intoSight : undefined}
         >
-          Practice fish
+          {say.practiceFish}
         </Link>
       </nav>
       {id === 'practice' ? (
@@ -113,8 +115,7 @@ function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string 
     <article className="panel bench-work">
       <h1>{tool.name}</h1>
       <p className="quiet">
-        {tool.says}
-        {usual.from_kit.length > 0 && ` Starts from ${usual.from_kit.join(', ')}.`}
+        {sentences(tool.says, usual.from_kit.length > 0 && say.startsFrom(usual.from_kit.join(', ')))}
       </p>
       <div className="bench-fields">
         {tool.fields.map((f) => (
@@ -137,10 +138,10 @@ function Work({ tool, usual, given }: { tool: Tool; usual: Usual; given: string 
           {r?.weak && <p className="quiet small">{r.weak}</p>}
           <div className="bench-acts">
             <Button onClick={() => entry.open({ kind: 'catch', note: `${tool.name}: ${line}` })}>
-              Caught with this
+              {say.caughtWithThis}
             </Button>
             <Button onClick={() => entry.open({ kind: 'blank', note: `${tool.name}: ${line}` })}>
-              Blank with this
+              {say.blankWithThis}
             </Button>
           </div>
         </>

@@ -2,6 +2,7 @@ import { distance, show } from '../format/spoken';
 import { useEffect, useState } from 'react';
 import type { BenchOut } from '../api/client';
 import { fixed } from '../format/measure';
+import { bench as say } from '../words/bench';
 
 const size = 300;
 
@@ -52,7 +53,7 @@ export function Interception(props: {
   const lure = far > 0 ? { x: (aim.land_x_m / far) * out, y: (aim.land_y_m / far) * out } : { x: 0, y: 0 };
   return (
     <div className="intercept">
-      <svg width={size} height={size} role="img" aria-label="Fish and cast from above">
+      <svg width={size} height={size} role="img" aria-label={say.fishAndCastFromAbove}>
         <circle cx={size / 2} cy={size / 2} r={reach * scale} className="rim" />
         <line x1={px(fish(0).x)} y1={py(fish(0).y)} x2={px(later.x)} y2={py(later.y)} className="swims" />
         {aim.possible && (
@@ -73,7 +74,7 @@ export function Interception(props: {
           {fixed(t, 1)} s{' '}
           <input
             type="range"
-            aria-label="Seconds from now"
+            aria-label={say.secondsFromNow}
             min={0}
             max={end}
             step={0.1}
@@ -88,15 +89,13 @@ export function Interception(props: {
             setPlaying(!playing);
           }}
         >
-          {playing ? 'Stop' : 'Play'}
+          {playing ? say.stop : say.play}
         </button>
         {aim.possible && (
           <ul className="quiet small">
-            <li>cast at {fixed(aim.wait_s, 1)} s</li>
-            <li>splash at {fixed(aim.splash_s, 1)} s</li>
-            <li>
-              crosses at {fixed(aim.cross_s, 1)} s, {show('tackle', aim.pass_distance_m)} ahead of the nose
-            </li>
+            <li>{say.castAtS(fixed(aim.wait_s, 1))}</li>
+            <li>{say.splashAtS(fixed(aim.splash_s, 1))}</li>
+            <li>{say.crossesAtSAheadOf(fixed(aim.cross_s, 1), show('tackle', aim.pass_distance_m))}</li>
             <li>{aim.why}</li>
           </ul>
         )}
@@ -126,13 +125,7 @@ function FromTheSide(props: {
     .map((m, i) => `${i === 0 ? 'M' : 'L'}${x(m).toFixed(1)} ${air(m).toFixed(1)}`)
     .join('');
   return (
-    <svg
-      width={wide}
-      height={high}
-      className="from-side"
-      role="img"
-      aria-label="The cast from the side, heights not to scale"
-    >
+    <svg width={wide} height={high} className="from-side" role="img" aria-label={say.theCastFromTheSide}>
       <rect x={0} y={top} width={wide} height={high - top} className="side-water" />
       <path d={arc} className="swims" />
       <line x1={x(far)} y1={top + 14} x2={x(0)} y2={top + 14} className="cast-line" />
@@ -142,10 +135,10 @@ function FromTheSide(props: {
       {t >= aim.wait_s && <circle cx={x(out)} cy={flying ? air(out) : top + 14} r={3.5} className="lure" />}
       <circle cx={x(0)} cy={top - 8} r={5} />
       <text x={x(far)} y={16} textAnchor="end">
-        lands {distance(far)} out
+        {say.landsOut(distance(far))}
       </text>
       <text x={x(cross)} y={top + 36} textAnchor="end">
-        meets it at {distance(cross)}
+        {say.meetsItAt(distance(cross))}
       </text>
     </svg>
   );

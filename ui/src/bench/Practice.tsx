@@ -4,6 +4,7 @@ import { Button } from 'antd';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Usual } from '../api/client';
 import { fixed } from '../format/measure';
+import { bench as say } from '../words/bench';
 
 const size = 420;
 /** Metres from the angler to the edge of the picture. */
@@ -95,18 +96,15 @@ export function Practice({ usual }: { usual?: Usual }) {
       : Math.max(far - cast.pace_ms * (t - thrown.splash), 0);
   return (
     <article className="panel bench-work practice">
-      <h1>Practice fish</h1>
-      <p className="quiet">
-        It swims, darts, and comes back to its bearing. Watch it for a few seconds, then touch where the lure
-        is to land: clear of the fish, beyond and ahead of it. It is wound straight to you.
-      </p>
+      <h1>{say.practiceFish}</h1>
+      <p className="quiet">{say.itSwimsDartsAndComes}</p>
       <div className="practice-two">
         <svg
           ref={svg}
           viewBox={`0 0 ${size} ${size}`}
           className="practice-water"
           role="img"
-          aria-label="A fish from above; touch where the lure is to land"
+          aria-label={say.aFishFromAboveTouch}
           onPointerDown={(e) => throwTo(e.clientX, e.clientY)}
         >
           <circle cx={px(0)} cy={py(0)} r={cast.reach_m * scale} className="rim" />
@@ -159,29 +157,27 @@ export function Practice({ usual }: { usual?: Usual }) {
             {over && thrown
               ? thrown.says
               : over
-                ? 'It swam off. Throw sooner.'
+                ? say.itSwamOffThrowSooner
                 : thrown
-                  ? 'On its way…'
+                  ? say.onItsWay
                   : `${fixed(t, 1)} s`}
           </p>
           {help && swims && (
             <p className="small">
               {swims.aim.possible
-                ? `If it kept its bearing: cast at ${fixed(swims.aim.wait_s, 1)} s to the ring.`
-                : `If it kept its bearing: ${swims.aim.why}.`}
+                ? say.ifItKeptItsBearing(fixed(swims.aim.wait_s, 1))
+                : say.ifItKeptItsBearing2(swims.aim.why)}
             </p>
           )}
           <Fault of={[judge]} />
           <div className="bench-acts">
             <Button type="primary" onClick={next}>
-              Another fish
+              {say.anotherFish}
             </Button>
             <button className="toggle" aria-pressed={help} onClick={() => setHelp(!help)}>
-              Show the bench’s aim
+              {say.showTheBenchsAim}
             </button>
-            <span className="quiet">
-              {score.strikes} of {score.throws} throws
-            </span>
+            <span className="quiet">{say.ofThrows(score.strikes, score.throws)}</span>
           </div>
         </div>
       </div>

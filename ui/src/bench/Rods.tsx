@@ -1,5 +1,6 @@
 import { distance } from '../format/spoken';
 import type { BenchOut } from '../api/client';
+import { bench as say } from '../words/bench';
 
 /** A row of rods over the beach, nearest first. */
 export function Rods({ rods, says, reach }: { rods: BenchOut<'rods'>['rods']; says: string; reach: number }) {
@@ -10,7 +11,7 @@ export function Rods({ rods, says, reach }: { rods: BenchOut<'rods'>['rods']; sa
           .sort((a, b) => a.cast_m - b.cast_m)
           .map((r) => (
             <li key={r.number}>
-              <span>rod {r.number}</span>
+              <span>{say.rod(r.number)}</span>
               <i style={{ width: `${(70 * r.cast_m) / reach}%` }} />
               <b>{distance(r.cast_m)}</b> <span className="quiet">{r.over}</span>
             </li>

@@ -1,6 +1,7 @@
 import { distance } from '../format/spoken';
 import type { BenchOut } from '../api/client';
 import { bearing, fixed } from '../format/measure';
+import { bench as say } from '../words/bench';
 
 const half = 120;
 
@@ -13,7 +14,7 @@ export function Rose(props: { directions: BenchOut<'cast'>['directions']; best?:
   };
   const scale = (half - 22) / cast;
   return (
-    <svg className="cast-rose" width={2 * half} height={2 * half} role="img" aria-label="Casts from above">
+    <svg className="cast-rose" width={2 * half} height={2 * half} role="img" aria-label={say.castsFromAbove}>
       <circle cx={half} cy={half} r={half - 22} className="rim" />
       {directions.map((d) => (
         <g key={d.bearing_deg}>

@@ -5,6 +5,7 @@ import { useRef } from 'react';
 import { api, type BenchOut } from '../api/client';
 import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
+import { bench as say } from '../words/bench';
 
 const height = 190;
 
@@ -29,7 +30,7 @@ export function Swim(props: { swim: BenchOut<'plug'>; cast: number; stand: numbe
   return (
     <div ref={box} className="swim">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label="The plug's way over the bottom">
+        <svg width={width} height={height} role="img" aria-label={say.thePlugsWayOverThe}>
           <rect x={0} y={y(0)} width={width} height={height - y(0)} fill="var(--water-mid)" />
           {ground.length > 1 && (
             <path

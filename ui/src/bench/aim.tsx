@@ -2,6 +2,7 @@ import { distance, fixed } from '../format/spoken';
 import { Interception } from './Interception';
 import { clocks, degrees, heads, paces, placed } from './sight';
 import { num, tool, type Values } from './tool';
+import { bench as say } from '../words/bench';
 
 /** The fish and the throw as the calculation asks for them. */
 const asked = (v: Values) => ({
@@ -24,27 +25,27 @@ const asked = (v: Values) => ({
 /** Where to land the lure for a fish one sees, standing or swimming. */
 export const aimAtFish = tool({
   id: 'interception',
-  name: 'A fish you see',
-  says: 'Where to land and when, so that splash and line stay clear and the lure crosses before its nose.',
+  name: say.aFishYouSee,
+  says: say.whereToLandAndWhen,
   fields: [
-    { key: 'far_m', label: 'About how far', measure: 'distance', min: 1 },
-    { key: 'clock', label: 'Where (12 is straight ahead)', words: clocks },
-    { key: 'heads', label: 'Its head points', words: heads },
-    { key: 'swims', label: 'It goes', words: paces },
-    { key: 'window_min_m', label: 'To pass before its nose by', measure: 'tackle' },
-    { key: 'window_max_m', label: 'to', measure: 'tackle' },
-    { key: 'pace_ms', label: 'You wind', measure: 'run' },
-    { key: 'reach_m', label: 'Your reach, no wind', measure: 'distance' },
-    { key: 'wind_ms', label: 'Wind', measure: 'wind' },
-    { key: 'wind_from', label: 'from', words: clocks },
-    { key: 'splash_clear_m', label: 'Splash clear by', measure: 'depth' },
-    { key: 'flight_speed_ms', label: 'A cast flies', measure: 'run' },
+    { key: 'far_m', label: say.aboutHowFar, measure: 'distance', min: 1 },
+    { key: 'clock', label: say.where12IsStraightAhead, words: clocks },
+    { key: 'heads', label: say.itsHeadPoints, words: heads },
+    { key: 'swims', label: say.itGoes, words: paces },
+    { key: 'window_min_m', label: say.toPassBeforeItsNose, measure: 'tackle' },
+    { key: 'window_max_m', label: say.to, measure: 'tackle' },
+    { key: 'pace_ms', label: say.youWind, measure: 'run' },
+    { key: 'reach_m', label: say.yourReachNoWind, measure: 'distance' },
+    { key: 'wind_ms', label: say.wind, measure: 'wind' },
+    { key: 'wind_from', label: say.from, words: clocks },
+    { key: 'splash_clear_m', label: say.splashClearBy, measure: 'depth' },
+    { key: 'flight_speed_ms', label: say.aCastFlies, measure: 'run' },
   ],
   first: (_, u) => ({
     far_m: 14,
-    clock: '11 o’clock',
-    heads: 'right',
-    swims: 'one length in two seconds',
+    clock: say.oClock(11),
+    heads: say.right,
+    swims: say.oneLengthInTwoSeconds,
     pace_ms: u.pace_ms,
     flight_speed_ms: u.flight_ms,
     reach_m: u.cast_m,
@@ -57,8 +58,8 @@ export const aimAtFish = tool({
   body: asked,
   line: (r) =>
     r.possible
-      ? `Wait ${fixed(r.wait_s, 1)} s, land ${distance(Math.hypot(r.land_x_m, r.land_y_m))} out, wind as it splashes`
-      : `Not from here: ${r.why}`,
+      ? say.waitSLandOutWind(fixed(r.wait_s, 1), distance(Math.hypot(r.land_x_m, r.land_y_m)))
+      : say.notFromHere(r.why),
   show: (r, v) => {
     const { fish, reach_m, pace_ms } = asked(v);
     return <Interception aim={r} fish={fish} reach={reach_m} pace={pace_ms} />;

@@ -1,3 +1,5 @@
+import { bench as say } from '../words/bench';
+
 /** What a person on a flat can say of a fish they see, and the metres and degrees the aim is asked in. */
 export interface Sighted {
   /** About how far off, metres. */
@@ -10,30 +12,28 @@ export interface Sighted {
   swims: string;
 }
 
-export const clocks = ['9', '10', '11', '12', '1', '2', '3', '4', '5', '6', '7', '8'].map(
-  (h) => `${h} o’clock`,
-);
+export const clocks = [9, 10, 11, 12, 1, 2, 3, 4, 5, 6, 7, 8].map(say.oClock);
 
 /** Of its head, degrees clockwise from the line of sight away from one. */
 const heading: Record<string, number> = {
-  left: -90,
-  right: 90,
-  'left and nearer': -135,
-  'right and nearer': 135,
-  'left and away': -45,
-  'right and away': 45,
-  'at you': 180,
-  'away from you': 0,
+  [say.left]: -90,
+  [say.right]: 90,
+  [say.leftAndNearer]: -135,
+  [say.rightAndNearer]: 135,
+  [say.leftAndAway]: -45,
+  [say.rightAndAway]: 45,
+  [say.atYou]: 180,
+  [say.awayFromYou]: 0,
 };
 export const heads = Object.keys(heading);
 
 /** Metres a second (common practice, no source: a fish of two feet, a person's walk). */
 const pace: Record<string, number> = {
-  'stands or tails': 0,
-  'one length in two seconds': 0.3,
-  'a slow walk': 0.7,
-  'a brisk walk': 1.4,
-  'faster than you walk': 2.5,
+  [say.standsOrTails]: 0,
+  [say.oneLengthInTwoSeconds]: 0.3,
+  [say.aSlowWalk]: 0.7,
+  [say.aBriskWalk]: 1.4,
+  [say.fasterThanYouWalk]: 2.5,
 };
 export const paces = Object.keys(pace);
 

@@ -6,27 +6,28 @@ import { Rods } from './Rods';
 import { Rose } from './Rose';
 import { Swim } from './Swim';
 import { num, tool } from './tool';
+import { bench as say } from '../words/bench';
 
 const weight = (kg: number) => show('weight', kg);
 /** A hop down a bank is lifted so far, metres. */
 const hopLift = 0.3;
 /** Angle between cast and current, degrees. */
 const castAngle: Record<string, number> = {
-  'across the current': 90,
-  'slantwise down': 50,
-  'down the current': 0,
+  [say.acrossTheCurrent]: 90,
+  [say.slantwiseDown]: 50,
+  [say.downTheCurrent]: 0,
 };
 
 /** The bench, in the order of a day's work. */
 export const tools = [
   tool({
     id: 'reel-turns',
-    name: 'Reel turns',
-    says: 'From one depth to another. Aim over the fish: most look up.',
+    name: say.reelTurns,
+    says: say.fromOneDepthToAnother,
     fields: [
-      { key: 'length_per_turn_m', label: 'One turn brings in', measure: 'turn' },
-      { key: 'from_depth_m', label: 'From, deep', measure: 'depth' },
-      { key: 'to_depth_m', label: 'to, deep', measure: 'depth' },
+      { key: 'length_per_turn_m', label: say.oneTurnBringsIn, measure: 'turn' },
+      { key: 'from_depth_m', label: say.fromDeep, measure: 'depth' },
+      { key: 'to_depth_m', label: say.toDeep, measure: 'depth' },
     ],
     first: (_, u) => ({
       length_per_turn_m: u.length_per_turn_m,
@@ -40,23 +41,23 @@ export const tools = [
     }),
     line: (r) =>
       r.turns >= 0
-        ? `${fixed(r.turns, 1)} turns up`
-        : `${show('depth', -r.turns * r.length_per_turn_m, 1)} of line out`,
+        ? say.turnsUp(fixed(r.turns, 1))
+        : say.ofLineOut(show('depth', -r.turns * r.length_per_turn_m, 1)),
   }),
   tool({
     id: 'fall',
-    name: 'Fall',
-    says: 'Count it down. Watch the line: a jump on the fall is the bite.',
+    name: say.fall,
+    says: say.countItDownWatchThe,
     fields: [
-      { key: 'mass_kg', label: 'Weight, all of it', measure: 'weight' },
+      { key: 'mass_kg', label: say.weightAllOfIt, measure: 'weight' },
       {
         key: 'shape',
-        label: 'Shape',
+        label: say.shape,
         words: ['soft lure', 'jig head', 'metal', 'fluttering spoon', 'egg', 'sphere'],
       },
-      { key: 'depth_m', label: 'Depth', measure: 'depth' },
-      { key: 'timed_ms', label: 'Timed once (leave empty)', measure: 'run' },
-      { key: 'bank', label: 'Steps down a bank, as 1, 2, 3.5 (leave empty)', text: true },
+      { key: 'depth_m', label: say.depth, measure: 'depth' },
+      { key: 'timed_ms', label: say.timedOnceLeaveEmpty, measure: 'run' },
+      { key: 'bank', label: say.stepsDownABankAs, text: true },
     ],
     first: (_, u) => ({
       mass_kg: u.lure_kg,
@@ -79,14 +80,18 @@ export const tools = [
           }
         : {}),
     }),
-    line: (r) => `${fixed(r.seconds, 1)} s to the bottom, ${show('run', r.speed_ms)}`,
+    line: (r) => say.sToTheBottom(fixed(r.seconds, 1), show('run', r.speed_ms)),
     show: (r) =>
       r.hops.length === 0 ? null : (
         <ol className="hops">
           {r.hops.map((h, i) => (
             <li key={i}>
-              {number('depth', h.from_m, 1)} to {show('depth', h.to_m, 1)}: lift {show('tackle', hopLift)},
-              let it fall <b>{fixed(h.seconds, 1)} s</b>
+              {say.toLiftLetItFall(
+                number('depth', h.from_m, 1),
+                show('depth', h.to_m, 1),
+                show('tackle', hopLift),
+                <b>{fixed(h.seconds, 1)} s</b>,
+              )}
             </li>
           ))}
         </ol>
@@ -94,12 +99,12 @@ export const tools = [
   }),
   tool({
     id: 'pace',
-    name: 'Pace',
-    says: 'The slowest winding that keeps the lure working, with the push of the water.',
+    name: say.pace,
+    says: say.theSlowestWindingThatKeeps,
     fields: [
-      { key: 'least_water_speed_ms', label: 'It works from', measure: 'run' },
-      { key: 'push_ms', label: 'The water pushes it to you by', measure: 'run', min: -3 },
-      { key: 'length_per_turn_m', label: 'One turn brings in', measure: 'turn' },
+      { key: 'least_water_speed_ms', label: say.itWorksFrom, measure: 'run' },
+      { key: 'push_ms', label: say.theWaterPushesItTo, measure: 'run', min: -3 },
+      { key: 'length_per_turn_m', label: say.oneTurnBringsIn, measure: 'turn' },
     ],
     first: (_, u) => ({
       least_water_speed_ms: u.lure_ms,
@@ -111,39 +116,36 @@ export const tools = [
       push_ms: num(v, 'push_ms'),
       length_per_turn_m: num(v, 'length_per_turn_m'),
     }),
-    line: (r) =>
-      r.drifts
-        ? 'Let line out: the water draws it faster than it wants'
-        : `${fixed(r.turns_per_10s, 1)} turns in 10 s`,
+    line: (r) => (r.drifts ? say.letLineOutTheWater : say.turnsIn10S(fixed(r.turns_per_10s, 1))),
   }),
   tool({
     id: 'cadence',
-    name: 'Cadence',
-    says: 'A retrieve in words: wind, twitch, jerk, pop, hop, walk, lift, pause; how often before, seconds after.',
-    fields: [{ key: 'text', label: 'The retrieve', text: true }],
-    first: () => ({ text: '2 twitch pause 4 s' }),
+    name: say.cadence,
+    says: say.aRetrieveInWordsWind,
+    fields: [{ key: 'text', label: say.theRetrieve, text: true }],
+    first: () => ({ text: say.n2TwitchPause4S }),
     body: (v) => ({ text: String(v.text) }),
-    line: (r) => `${r.text}: ${fixed(r.seconds, 1)} s a round`,
+    line: (r) => say.sARound(r.text, fixed(r.seconds, 1)),
     show: (r) => <Beats beats={r.beats} />,
   }),
   tool({
     id: 'lead',
-    name: 'Lead',
-    says: 'What holds in this current, and what trots. Thin line wants less; so does a line that streams down the current.',
+    name: say.lead,
+    says: say.whatHoldsInThisCurrent,
     fields: [
-      { key: 'current_ms', label: 'Current', measure: 'run' },
-      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
-      { key: 'line_length_m', label: 'Rod tip to lead', measure: 'distance' },
-      { key: 'depth_m', label: 'Depth there', measure: 'depth' },
-      { key: 'cast', label: 'Cast', words: Object.keys(castAngle) },
-      { key: 'sinker', label: 'Sinker', words: ['bank', 'egg', 'pyramid', 'grip'] },
+      { key: 'current_ms', label: say.current, measure: 'run' },
+      { key: 'line_diameter_m', label: say.line, measure: 'thick' },
+      { key: 'line_length_m', label: say.rodTipToLead, measure: 'distance' },
+      { key: 'depth_m', label: say.depthThere, measure: 'depth' },
+      { key: 'cast', label: say.cast, words: Object.keys(castAngle) },
+      { key: 'sinker', label: say.sinker, words: ['bank', 'egg', 'pyramid', 'grip'] },
     ],
     first: (_, u) => ({
       current_ms: u.run_ms,
       line_diameter_m: u.line_diameter_m,
       line_length_m: u.line_out_m,
       depth_m: u.depth_m,
-      cast: 'across the current',
+      cast: say.acrossTheCurrent,
       sinker: 'bank',
     }),
     body: (v) => ({
@@ -154,26 +156,21 @@ export const tools = [
       angle_deg: castAngle[String(v.cast)],
       sinker: v.sinker as 'bank',
     }),
-    line: (r) => `${weight(r.hold_kg)} holds, ${weight(r.trot_kg)} trots`,
-    show: (r) => (
-      <p>
-        With line a quarter thicker {weight(r.thicker_kg)} would hold, a quarter thinner{' '}
-        {weight(r.thinner_kg)}.
-      </p>
-    ),
+    line: (r) => say.holdsTrots(weight(r.hold_kg), weight(r.trot_kg)),
+    show: (r) => <p>{say.withLineAQuarterThicker(weight(r.thicker_kg), weight(r.thinner_kg))}</p>,
   }),
   tool({
     id: 'plug',
-    name: 'Plug',
-    says: 'How deep it runs along the cast over this section, where it first knocks, how long it fishes the strip.',
+    name: say.plug,
+    says: say.howDeepItRunsAlong,
     fields: [
-      { key: 'stand_m', label: 'You stand, out from the bank', measure: 'distance' },
-      { key: 'rated_m', label: 'Sold as diving to', measure: 'depth' },
-      { key: 'cast_m', label: 'Cast', measure: 'distance' },
-      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
-      { key: 'pace_ms', label: 'Pace', measure: 'run' },
-      { key: 'strip_min_m', label: 'Good depths from', measure: 'depth' },
-      { key: 'strip_max_m', label: 'to', measure: 'depth' },
+      { key: 'stand_m', label: say.youStandOutFromThe, measure: 'distance' },
+      { key: 'rated_m', label: say.soldAsDivingTo, measure: 'depth' },
+      { key: 'cast_m', label: say.cast, measure: 'distance' },
+      { key: 'line_diameter_m', label: say.line, measure: 'thick' },
+      { key: 'pace_ms', label: say.pace, measure: 'run' },
+      { key: 'strip_min_m', label: say.goodDepthsFrom, measure: 'depth' },
+      { key: 'strip_max_m', label: say.to, measure: 'depth' },
     ],
     first: (_, u) => ({
       stand_m: u.stand_m,
@@ -196,18 +193,21 @@ export const tools = [
       time: m.frame?.time,
     }),
     line: (r) =>
-      `${r.touches_m === undefined ? 'Never touches' : `First knocks ${distance(r.touches_m)} out`}; ${fixed(r.seconds, 0)} s in the strip`,
+      say.sInTheStrip(
+        r.touches_m === undefined ? say.neverTouches : say.firstKnocksOut(distance(r.touches_m)),
+        fixed(r.seconds, 0),
+      ),
     show: (r, v) => <Swim swim={r} cast={num(v, 'cast_m')} stand={num(v, 'stand_m')} />,
   }),
   tool({
     id: 'cast',
-    name: 'Along or across',
-    says: 'Which way to cast from this spot so that the lure stays over good depths longest.',
+    name: say.alongOrAcross,
+    says: say.whichWayToCastFrom,
     fields: [
-      { key: 'cast_m', label: 'Cast', measure: 'distance' },
-      { key: 'pace_ms', label: 'Pace', measure: 'run' },
-      { key: 'min_m', label: 'Good depths from', measure: 'depth' },
-      { key: 'max_m', label: 'to', measure: 'depth' },
+      { key: 'cast_m', label: say.cast, measure: 'distance' },
+      { key: 'pace_ms', label: say.pace, measure: 'run' },
+      { key: 'min_m', label: say.goodDepthsFrom, measure: 'depth' },
+      { key: 'max_m', label: say.to, measure: 'depth' },
     ],
     first: (_, u) => ({ cast_m: u.cast_m, pace_ms: u.pace_ms, min_m: 0.6, max_m: 1.6 }),
     body: (v, m) => ({
@@ -221,21 +221,21 @@ export const tools = [
     line: (r) => {
       const best = r.directions.find((d) => d.bearing_deg === r.best_deg);
       return best
-        ? `Towards ${fixed(best.bearing_deg, 0)}°: ${fixed(best.seconds, 0)} s over good depths`
-        : 'No direction reaches good depths';
+        ? say.towardsSOverGoodDepths(fixed(best.bearing_deg, 0), fixed(best.seconds, 0))
+        : say.noDirectionReachesGoodDepths;
     },
     show: (r, v) => <Rose directions={r.directions} best={r.best_deg} cast={num(v, 'cast_m')} />,
   }),
   aimAtFish,
   tool({
     id: 'light-finish',
-    name: 'Dark water',
-    says: 'What shows at the lure’s depth in this light.',
+    name: say.darkWater,
+    says: say.whatShowsAtTheLures,
     fields: [
-      { key: 'secchi_m', label: 'Clarity', measure: 'depth' },
-      { key: 'depth_m', label: 'The lure runs, deep', measure: 'depth' },
-      { key: 'sun_altitude_deg', label: 'Sun', unit: '° up', step: 5, min: -90 },
-      { key: 'cloud_fraction', label: 'Cloud, 0 to 1', step: 0.1, max: 1 },
+      { key: 'secchi_m', label: say.clarity, measure: 'depth' },
+      { key: 'depth_m', label: say.theLureRunsDeep, measure: 'depth' },
+      { key: 'sun_altitude_deg', label: say.sun, unit: '° up', step: 5, min: -90 },
+      { key: 'cloud_fraction', label: say.cloud0To1, step: 0.1, max: 1 },
     ],
     first: (m, u) => ({
       secchi_m: u.secchi_m,
@@ -249,7 +249,7 @@ export const tools = [
       sun_altitude_deg: num(v, 'sun_altitude_deg'),
       cloud_fraction: num(v, 'cloud_fraction'),
     }),
-    line: (r) => `It is ${r.class} there: ${r.finishes[0]?.finish ?? 'any finish'}`,
+    line: (r) => say.itIsThere(r.class, r.finishes[0]?.finish ?? 'any finish'),
     show: (r) => (
       <ol className="finishes">
         {r.finishes.map((f) => (
@@ -262,13 +262,13 @@ export const tools = [
   }),
   tool({
     id: 'jig',
-    name: 'Vertical',
-    says: 'The weight that keeps the line upright in this depth and run.',
+    name: say.vertical,
+    says: say.theWeightThatKeepsThe,
     fields: [
-      { key: 'depth_m', label: 'Depth', measure: 'depth' },
-      { key: 'run_ms', label: 'Water past the line', measure: 'run' },
-      { key: 'line_diameter_m', label: 'Line', measure: 'thick' },
-      { key: 'angle_deg', label: 'Line off upright', unit: '°', step: 5 },
+      { key: 'depth_m', label: say.depth, measure: 'depth' },
+      { key: 'run_ms', label: say.waterPastTheLine, measure: 'run' },
+      { key: 'line_diameter_m', label: say.line, measure: 'thick' },
+      { key: 'angle_deg', label: say.lineOffUpright, unit: '°', step: 5 },
     ],
     first: (_, u) => ({
       depth_m: u.depth_m,
@@ -282,16 +282,16 @@ export const tools = [
       line_diameter_m: num(v, 'line_diameter_m'),
       angle_deg: num(v, 'angle_deg'),
     }),
-    line: (r) => `${weight(r.mass_kg)} or more`,
+    line: (r) => say.orMore(weight(r.mass_kg)),
   }),
   tool({
     id: 'float',
-    name: 'Float',
-    says: 'Where the stop knot goes, so that the bait hangs clear of the wreck or bar.',
+    name: say.float,
+    says: say.whereTheStopKnotGoes,
     fields: [
-      { key: 'level_m', label: 'Tide', measure: 'depth', min: -10 },
-      { key: 'crest_m', label: 'Its top, over datum', measure: 'depth', min: -50 },
-      { key: 'clear_m', label: 'Bait over it by', measure: 'depth' },
+      { key: 'level_m', label: say.tide, measure: 'depth', min: -10 },
+      { key: 'crest_m', label: say.itsTopOverDatum, measure: 'depth', min: -50 },
+      { key: 'clear_m', label: say.baitOverItBy, measure: 'depth' },
     ],
     first: (m) => ({
       level_m: Math.round((m.frame?.level_m ?? 1) * 100) / 100,
@@ -299,15 +299,15 @@ export const tools = [
       clear_m: 0.3,
     }),
     body: (v) => ({ level_m: num(v, 'level_m'), crest_m: num(v, 'crest_m'), clear_m: num(v, 'clear_m') }),
-    line: (r) => `Stop knot ${show('depth', r.knot_m)} over the hook`,
+    line: (r) => say.stopKnotOverTheHook(show('depth', r.knot_m)),
   }),
   tool({
     id: 'rods',
-    name: 'Rods in a row',
-    says: 'Distances that ask different questions, over this section’s marks.',
+    name: say.rodsInARow,
+    says: say.distancesThatAskDifferentQuestions,
     fields: [
-      { key: 'rods', label: 'Rods', step: 1, min: 1, max: 12 },
-      { key: 'reach_m', label: 'Your reach', measure: 'distance' },
+      { key: 'rods', label: say.rods, step: 1, min: 1, max: 12 },
+      { key: 'reach_m', label: say.yourReach, measure: 'distance' },
     ],
     first: (_, u) => ({ rods: 4, reach_m: u.reach_m }),
     body: (v, m) => ({ rods: num(v, 'rods'), reach_m: num(v, 'reach_m'), spot_id: m.spot.id }),
@@ -316,16 +316,16 @@ export const tools = [
   }),
   tool({
     id: 'troll',
-    name: 'Trolling',
-    says: 'Time over the ledge, when to turn, and what softens the strike.',
+    name: say.trolling,
+    says: say.timeOverTheLedgeWhen,
     fields: [
-      { key: 'lure', label: 'Lure', words: ['bucktail', 'top-water', 'small skirted lure', 'strip bait'] },
-      { key: 'speed_ms', label: 'Speed', measure: 'boat' },
-      { key: 'behind_m', label: 'Behind', measure: 'distance' },
-      { key: 'ledge_m', label: 'Ledge along the way', measure: 'distance' },
-      { key: 'drag_n', label: 'Drag', measure: 'line' },
-      { key: 'break_n', label: 'Line', measure: 'line' },
-      { key: 'material', label: 'of', words: ['mono', 'fluorocarbon', 'braid'] },
+      { key: 'lure', label: say.lure, words: ['bucktail', 'top-water', 'small skirted lure', 'strip bait'] },
+      { key: 'speed_ms', label: say.speed, measure: 'boat' },
+      { key: 'behind_m', label: say.behind, measure: 'distance' },
+      { key: 'ledge_m', label: say.ledgeAlongTheWay, measure: 'distance' },
+      { key: 'drag_n', label: say.drag, measure: 'line' },
+      { key: 'break_n', label: say.line, measure: 'line' },
+      { key: 'material', label: say.ofWord, words: ['mono', 'fluorocarbon', 'braid'] },
     ],
     first: (_, u) => ({
       lure: 'bucktail',
@@ -345,25 +345,27 @@ export const tools = [
       break_n: num(v, 'break_n'),
       material: v.material as 'mono',
     }),
-    line: (r) =>
-      `${fixed(r.over_ledge_s, 0)} s over the ledge; turn ${fixed(r.turn_after_s, 0)} s after the boat is past it`,
+    line: (r) => say.sOverTheLedgeTurn(fixed(r.over_ledge_s, 0), fixed(r.turn_after_s, 0)),
     show: (r) => (
       <p>
-        {r.fits ? 'The speed is one it works at' : 'It does not work at that speed'}:{' '}
-        {number('boat', r.min_ms, 0)} to {show('boat', r.max_ms, 0)}. The line gives{' '}
-        {show('depth', r.give_m, 1)} before the drag slips.
+        {say.toTheLineGivesBefore(
+          r.fits ? say.theSpeedIsOneIt : say.itDoesNotWorkAt,
+          number('boat', r.min_ms, 0),
+          show('boat', r.max_ms, 0),
+          show('depth', r.give_m, 1),
+        )}
       </p>
     ),
   }),
   tool({
     id: 'line',
-    name: 'Line and leader',
-    says: 'The leader for the hazard, the drag, the knot and its turns.',
+    name: say.lineAndLeader,
+    says: say.theLeaderForTheHazard,
     fields: [
-      { key: 'hazard', label: 'Hazard', words: ['open sand', 'shell', 'pilings', 'rock', 'teeth'] },
-      { key: 'line_n', label: 'Line', measure: 'line' },
-      { key: 'material', label: 'You tie', words: ['fluorocarbon', 'mono', 'braid'] },
-      { key: 'free', label: 'The lure hangs', words: ['tight', 'free'] },
+      { key: 'hazard', label: say.hazard, words: ['open sand', 'shell', 'pilings', 'rock', 'teeth'] },
+      { key: 'line_n', label: say.line, measure: 'line' },
+      { key: 'material', label: say.youTie, words: ['fluorocarbon', 'mono', 'braid'] },
+      { key: 'free', label: say.theLureHangs, words: ['tight', 'free'] },
     ],
     first: (_, u) => ({ hazard: 'shell', line_n: u.line_n, material: 'fluorocarbon', free: 'tight' }),
     body: (v) => ({
@@ -373,25 +375,31 @@ export const tools = [
       free_action: v.free === 'free',
     }),
     line: (r) =>
-      `Leader ${line(r.leader_min_n)} to ${line(r.leader_max_n)}; ${r.knot}, ${r.turns} turns; drag ${show('line', r.drag_n, 1)}`,
+      say.leaderToTurnsDrag(
+        line(r.leader_min_n),
+        line(r.leader_max_n),
+        r.knot,
+        r.turns,
+        show('line', r.drag_n, 1),
+      ),
     show: (r) => (
       <p>
         <Link
-          to={`/tie-on/cards/${r.knot.startsWith('doubled') ? 'leader-to-loop' : r.knot.replace(' knot', '').replaceAll(' ', '-')}`}
+          to={`/tie-on/cards/${r.knot.startsWith('doubled') ? 'leader-to-loop' : r.knot.replace(/ knot/, '').replaceAll(' ', '-')}`}
         >
-          The knot, step by step
+          {say.theKnotStepByStep}
         </Link>
       </p>
     ),
   }),
   tool({
     id: 'length-weight',
-    name: 'Length and weight',
-    says: 'What a fish of a length weighs; weighed, its condition.',
+    name: say.lengthAndWeight,
+    says: say.whatAFishOfA,
     fields: [
-      { key: 'target', label: 'Fish', words: [] },
-      { key: 'length_m', label: 'Length', measure: 'fish_length' },
-      { key: 'mass_kg', label: 'Weighed (leave empty)', measure: 'fish' },
+      { key: 'target', label: say.fish, words: [] },
+      { key: 'length_m', label: say.length, measure: 'fish_length' },
+      { key: 'mass_kg', label: say.weighedLeaveEmpty, measure: 'fish' },
     ],
     first: () => ({ target: 'red-drum', length_m: 0.6 }),
     body: (v) => ({
@@ -400,10 +408,11 @@ export const tools = [
       ...(v.mass_kg ? { mass_kg: num(v, 'mass_kg') } : {}),
     }),
     line: (r) =>
-      `About ${show('fish', r.mass_kg, 2)}, four in five ${number('fish', r.low_kg, 2)} to ${number('fish', r.high_kg, 2)}`,
-    show: (r) =>
-      r.condition === undefined ? null : (
-        <p>Condition K {fixed(r.condition, 2)}; 1 is an ordinary fish of many kinds.</p>
+      say.aboutFourInFiveTo(
+        show('fish', r.mass_kg, 2),
+        number('fish', r.low_kg, 2),
+        number('fish', r.high_kg, 2),
       ),
+    show: (r) => (r.condition === undefined ? null : <p>{say.conditionK1IsAn(fixed(r.condition, 2))}</p>),
   }),
 ];

@@ -6,10 +6,11 @@ import { keys } from '../api/keys';
 import { Sketch } from '../tie/Sketch';
 import '../bench/bench.css';
 import './cards.css';
+import { cards as say } from '../words/cards';
 
 /** Rigs and knots drawn, one to a card, to be read on screen or printed for the tackle box. */
 export default function CardsPage() {
-  useTitle('Rigs and knots');
+  useTitle(say.rigsAndKnots);
   const { id } = useParams();
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook });
   const knots = useQuery({ queryKey: keys.knots, queryFn: api.knots, staleTime: Infinity });
@@ -21,14 +22,14 @@ export default function CardsPage() {
   if (book.isPending || knots.isPending) return null;
   return (
     <div className="cards">
-      <nav className="bench-list" aria-label="Rigs and knots">
+      <nav className="bench-list" aria-label={say.rigsAndKnots}>
         <Link className="bench-back" to="/tie-on">
-          ‹ What to tie on
+          {say.whatToTieOn}
         </Link>
         <Link to="/tie-on/cards/all" aria-current={everything ? 'page' : undefined}>
-          All, for the tackle box
+          {say.allForTheTackleBox}
         </Link>
-        <h2>Rigs</h2>
+        <h2>{say.rigs}</h2>
         {rigs.map((r) => (
           <Link
             key={r.id}
@@ -38,7 +39,7 @@ export default function CardsPage() {
             {r.name}
           </Link>
         ))}
-        <h2>Knots</h2>
+        <h2>{say.knots}</h2>
         {(knots.data ?? []).map((k) => (
           <Link key={k.id} to={`/tie-on/cards/${k.id}`} aria-current={k === knot ? 'page' : undefined}>
             {k.name}
@@ -48,7 +49,7 @@ export default function CardsPage() {
       <div className="cards-sheet">
         <div className="cards-acts">
           <button className="act" onClick={() => window.print()}>
-            Print
+            {say.print}
           </button>
         </div>
         {everything ? (
@@ -83,7 +84,7 @@ function RigCard({ id }: { id: string }) {
     <article className="panel one-card">
       <h1>{c.name}</h1>
       <div className="card-two">
-        <Sketch drawing={c.drawing} label={`${c.name}, drawn with its measures`} />
+        <Sketch drawing={c.drawing} label={say.drawnWithItsMeasures(c.name)} />
         <div>
           {c.ways.map((w) => (
             <p key={w.style}>
@@ -92,14 +93,12 @@ function RigCard({ id }: { id: string }) {
             </p>
           ))}
           <p>
-            <b>Rod.</b> {c.tip}
+            <b>{say.rod}</b> {c.tip}
           </p>
           <p>
-            <b>Bite.</b> {c.bite}.
+            <b>{say.bite}</b> {c.bite}.
           </p>
-          <p>
-            <b>Refused.</b> Change first: {c.refused}.
-          </p>
+          <p>{say.changeFirst(<b>{say.refused}</b>, c.refused)}</p>
         </div>
       </div>
     </article>
@@ -110,18 +109,18 @@ function KnotCard({ knot }: { knot: Awaited<ReturnType<typeof api.knots>>[number
   return (
     <article className="panel one-card">
       <h1>{knot.name}</h1>
-      <p className="quiet">For {knot.for}.</p>
+      <p className="quiet">{say.forWord(knot.for)}</p>
       <ol className="knot-steps">
         {knot.steps.map((s, i) => (
           <li key={i}>
-            <Sketch drawing={s.drawing} label={`Step ${i + 1}`} />
+            <Sketch drawing={s.drawing} label={say.step(i + 1)} />
             <p>
               <b>{i + 1}.</b> {s.says}
             </p>
           </li>
         ))}
       </ol>
-      <p className="quiet small">Wet every knot before it is drawn tight; pull on it before you trust it.</p>
+      <p className="quiet small">{say.wetEveryKnotBeforeIt}</p>
     </article>
   );
 }

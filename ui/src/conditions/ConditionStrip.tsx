@@ -5,6 +5,7 @@ import { Overrulable } from './Overrulable';
 import { TideChip } from './TideChip';
 import { useSpotState } from './useSpotState';
 import './conditions.css';
+import { conditions as say } from '../words/conditions';
 
 const Sheet = lazy(() => import('./Sheet'));
 
@@ -19,7 +20,7 @@ export function ConditionStrip() {
   const surface = by.get('wind_wave_m');
   return (
     <>
-      <ul className="strip" aria-label="Conditions">
+      <ul className="strip" aria-label={say.conditions}>
         <TideChip />
         {surface?.says && (
           <li className="strip-wide">
@@ -35,7 +36,7 @@ export function ConditionStrip() {
         })}
         <li>
           <button className="strip-all" aria-expanded={open} onClick={() => setOpen(true)}>
-            all
+            {say.all}
           </button>
         </li>
       </ul>

@@ -1,5 +1,6 @@
 import type { Sheet } from '../api/client';
 import { number, show } from '../format/spoken';
+import { conditions as say } from '../words/conditions';
 
 /** The column of water in its layers of light, with the finishes that show in each. */
 export function LightColumn({ bands }: { bands: Sheet['bands'] }) {
@@ -13,17 +14,17 @@ export function LightColumn({ bands }: { bands: Sheet['bands'] }) {
           style={{ flexGrow: Math.max(((b.to_m - b.from_m) / depth) * 6, 1) }}
         >
           <span className="light-depth">
-            {number('depth', b.from_m, 1)} to {show('depth', b.to_m, 1)}
+            {say.to(number('depth', b.from_m, 1), show('depth', b.to_m, 1))}
           </span>
           <span>
             <b>{b.light}</b>:{' '}
             {b.finishes
               .slice(0, 3)
               .map((f) => f.finish)
-              .join(', ')}
+              .join(', ')}{' '}
             <span className="quiet small">
               {' '}
-              {b.finishes[0]?.why}; not {b.finishes[b.finishes.length - 1]?.finish}
+              {say.whyAndNot(b.finishes[0]?.why, b.finishes[b.finishes.length - 1]?.finish)}
             </span>
           </span>
         </li>

@@ -5,6 +5,7 @@ import { theAngler, useKinds, write, type Kind } from './kinds';
 import { Overrule } from './Overrule';
 import { meaning } from './origin';
 import { Pop } from './Pop';
+import { conditions as say } from '../words/conditions';
 
 /** A value in the strip; a touch opens what is known of it and lets the angler overrule it. */
 export function Overrulable(props: { kind: Kind; believed: Condition; by: Map<string, Condition> }) {
@@ -46,7 +47,7 @@ const Chip = memo(function Chip(props: {
         onOpen={setOpen}
         content={<Overrule kind={kind} believed={believed} also={also} onDone={() => setOpen(false)} />}
       >
-        <button className={`cond ${origin}`} title={`${meaning[origin]}. Change it`}>
+        <button className={`cond ${origin}`} title={say.changeIt(meaning[origin])}>
           {n.name}{' '}
           <b>
             {alsoIs && alsoValue !== undefined ? `${write(alsoIs, alsoValue)} ` : ''}

@@ -9,6 +9,8 @@ import { useGiven, usePlace, type Said } from '../moment/moment';
 import { theAngler, useKinds, write, type Kind, type Nature } from './kinds';
 import { meaning } from './origin';
 import { PopForm } from './PopForm';
+import { conditions as say } from '../words/conditions';
+import { sentences } from '../words/joined';
 
 /** What is known of a condition, and what the angler says instead. It is kept at once. */
 export function Overrule(props: {
@@ -58,13 +60,20 @@ export function Overrule(props: {
         <b>{n.long}</b>
       </p>
       <p className="quiet small">
-        {pending
-          ? `You said ${write(n, pending.value)} for ${clock(pending.time, zone)}; not yet with the server.`
-          : `${own ? 'You said so' : `${meaning[believed.origin]}: ${believed.source}`}${believed.place ? ` at ${believed.place}` : ''}, ${day(believed.time, zone)} ${clock(believed.time, zone)} (${aged(believed.age_s)}).`}{' '}
-        Likely between {write(n, believed.low)} and {write(n, believed.high)}.
+        {sentences(
+          pending
+            ? say.youSaidForNotYet(write(n, pending.value), clock(pending.time, zone))
+            : say.believedSince(
+                own ? say.youSaidSo : `${meaning[believed.origin]}: ${believed.source}`,
+                believed.place,
+                `${day(believed.time, zone)} ${clock(believed.time, zone)}`,
+                aged(believed.age_s),
+              ),
+          say.likelyBetweenAnd(write(n, believed.low), write(n, believed.high)),
+        )}
       </p>
       {n.words.length > 0 && (
-        <div className="overrule-words" role="group" aria-label="In a word">
+        <div className="overrule-words" role="group" aria-label={say.inAWord}>
           {n.words.map((word) => (
             <Button
               key={word}
@@ -85,11 +94,11 @@ export function Overrule(props: {
         </p>
       )}
       <Button type="primary" loading={save.isPending} disabled={value === undefined} onClick={commit}>
-        So it is
+        {say.soItIs}
       </Button>
       {(own || pending) && (
         <Button loading={back.isPending} onClick={() => back.mutate()}>
-          Take it back
+          {say.takeItBack}
         </Button>
       )}
     </PopForm>

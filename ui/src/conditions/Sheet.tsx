@@ -14,6 +14,8 @@ import { Spark } from './Spark';
 import { WarmthChart } from './WarmthChart';
 import { useSettled } from './useSettled';
 import './sheet.css';
+import { conditions as say } from '../words/conditions';
+import { sentences } from '../words/joined';
 
 /** Every condition of the chosen moment: its value, where it came from, how old it is, how it went. */
 export default function Sheet({ onClose }: { onClose: () => void }) {
@@ -36,9 +38,7 @@ export default function Sheet({ onClose }: { onClose: () => void }) {
       size={narrow ? '86dvh' : 560}
       mask={narrow}
       title={
-        time
-          ? `${here.spot.name}, ${day(time, zone)} ${clock(time, zone)}`
-          : `Conditions at ${here.spot.name}`
+        time ? `${here.spot.name}, ${day(time, zone)} ${clock(time, zone)}` : say.conditionsAt(here.spot.name)
       }
       rootClassName="sheet"
     >
@@ -54,7 +54,7 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
   const get = (k: string) => by.get(k);
   return (
     <div className="sheet-body">
-      <ul className="sheet-readings" aria-label="Readings">
+      <ul className="sheet-readings" aria-label={say.readings}>
         {kinds.list
           .filter((n) => !n.alongside)
           .map((n) => {
@@ -63,51 +63,58 @@ function Body({ sheet, zone }: { sheet: SheetData; zone: string }) {
           })}
       </ul>
       <Forecast sheet={sheet} zone={zone} />
-      <h3>The water</h3>
+      <h3>{say.theWater}</h3>
       <dl className="sheet-facts">
-        <Fact name="Tide" c={get('tide_level_m')}>
-          {sheet.stage.says}, {depth(get('tide_level_m')?.value ?? 0)}, {depth(sheet.stage.range_m)}{' '}
-          {sheet.stage.direction === 'flood' ? 'rise' : 'fall'},{' '}
-          {fixed(get('tide_strength_pct')?.value ?? 0, 0)} % of springs
+        <Fact name={say.tide} c={get('tide_level_m')}>
+          {say.tideAsItStands(
+            sheet.stage.says,
+            depth(get('tide_level_m')?.value ?? 0),
+            depth(sheet.stage.range_m),
+            sheet.stage.direction === 'flood',
+            fixed(get('tide_strength_pct')?.value ?? 0, 0),
+          )}
         </Fact>
         {get('tide_surge_m') && (
-          <Fact name="Surge" c={get('tide_surge_m')}>
-            {signed(get('tide_surge_m')!.value)}, fading
+          <Fact name={say.surge} c={get('tide_surge_m')}>
+            {say.fading(signed(get('tide_surge_m')!.value))}
           </Fact>
         )}
         {get('current_ms') && (
-          <Fact name="Current" c={get('current_ms')}>
+          <Fact name={say.current} c={get('current_ms')}>
             {show('run', Math.abs(get('current_ms')!.value))}{' '}
-            {get('current_ms')!.value >= 0 ? 'with the flood' : 'with the ebb'}
+            {get('current_ms')!.value >= 0 ? say.withTheFlood : say.withTheEbb}
           </Fact>
         )}
-        <Fact name="Surface" c={get('wind_wave_m')}>
-          {get('wind_wave_m')?.says}, waves of {show('tackle', get('wind_wave_m')?.value ?? 0)} over{' '}
-          {distance(sheet.surface.fetch_m)} of water
+        <Fact name={say.surface} c={get('wind_wave_m')}>
+          {say.wavesOfOverOfWater(
+            get('wind_wave_m')?.says,
+            show('tackle', get('wind_wave_m')?.value ?? 0),
+            distance(sheet.surface.fetch_m),
+          )}
         </Fact>
-        <Fact name="Sun" c={get('sun_altitude_deg')}>
-          {fixed(get('sun_altitude_deg')?.value ?? 0, 0)}°, {get('surface_light_lx')?.says} on the water
+        <Fact name={say.sun} c={get('sun_altitude_deg')}>
+          {say.onTheWater(fixed(get('sun_altitude_deg')?.value ?? 0, 0), get('surface_light_lx')?.says)}
         </Fact>
-        <Fact name="Moon" c={get('moon_illumination')}>
-          {get('moon_illumination')?.says}, {fixed((get('moon_illumination')?.value ?? 0) * 100, 0)} % lit,{' '}
-          {get('days_from_full')?.says}
+        <Fact name={say.moon} c={get('moon_illumination')}>
+          {say.lit(
+            get('moon_illumination')?.says,
+            fixed((get('moon_illumination')?.value ?? 0) * 100, 0),
+            get('days_from_full')?.says,
+          )}
         </Fact>
       </dl>
-      <h3>Light below, and what shows there</h3>
+      <h3>{say.lightBelowAndWhatShows}</h3>
       <LightColumn bands={sheet.bands} />
-      <h3>Warmth over each mark</h3>
-      <p className="quiet small">
-        Worked out from sun, cloud, air, wind and depth about the open water
-        {sheet.water_temp_trend && `, which ${sheet.water_temp_trend.says}`}.
-      </p>
+      <h3>{say.warmthOverEachMark}</h3>
+      <p className="quiet small">{say.workedOutFromSunCloud(sheet.water_temp_trend?.says)}</p>
       <WarmthChart warmth={sheet.warmth} at={Date.parse(sheet.time)} zone={zone} />
-      <h3>What the words for clarity stand for</h3>
+      <h3>{say.whatTheWordsForClarity}</h3>
       <p className="quiet small">
-        How deep a white plate shows:{' '}
-        {sheet.clarity_words
-          .map((w) => `${w.word} ${number('depth', w.from_m, 1)} to ${show('depth', w.to_m, 1)}`)
-          .join(', ')}
-        . The limits are the house’s judgement.
+        {say.howDeepAWhitePlate(
+          sheet.clarity_words
+            .map((w) => say.to2(w.word, number('depth', w.from_m, 1), show('depth', w.to_m, 1)))
+            .join(', '),
+        )}
       </p>
     </div>
   );
@@ -160,14 +167,11 @@ function Reading(props: {
       >
         <button
           className={`cond ${c.source === theAngler ? 'observed' : c.origin}`}
-          title={`${c.source}. Change it`}
+          title={say.changeIt2(c.source)}
         >
-          {c.source === theAngler ? 'you' : c.origin}
-          <span className="small"> {Math.abs(c.age_s) < 60 ? '' : aged(c.age_s)}</span>
-          <span className="unseen">
-            {' '}
-            {n.name}: change it, {day(c.time, zone)}
-          </span>
+          {c.source === theAngler ? say.you : c.origin}
+          <span className="small"> {Math.abs(c.age_s) < 60 ? '' : aged(c.age_s)}</span>{' '}
+          <span className="unseen">{say.changeIt3(n.name, day(c.time, zone))}</span>
         </button>
       </Popover>
     </li>
@@ -177,13 +181,15 @@ function Reading(props: {
 /** Where the forecast stands; plainly when it is old or the service fails. */
 function Forecast({ sheet, zone }: { sheet: SheetData; zone: string }) {
   const f = sheet.forecast;
-  if (!f) return <p className="quiet small">No forecast is set up for this water.</p>;
+  if (!f) return <p className="quiet small">{say.noForecastIsSetUp}</p>;
   return (
     <p className="quiet small">
-      {f.issued_at
-        ? `Forecast issued ${day(f.issued_at, zone)} ${clock(f.issued_at, zone)}, ${aged(f.age_s ?? 0)}.`
-        : 'No forecast has come yet.'}
-      {f.problem && ` The last try failed (${f.problem}); the last good one is used.`}
+      {sentences(
+        f.issued_at
+          ? say.forecastIssued(day(f.issued_at, zone), clock(f.issued_at, zone), aged(f.age_s ?? 0))
+          : say.noForecastHasComeYet,
+        f.problem && say.theLastTryFailedThe(f.problem),
+      )}
     </p>
   );
 }

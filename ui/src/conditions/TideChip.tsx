@@ -12,6 +12,7 @@ import { useMoment, usePlace } from '../moment/moment';
 import { Pop } from './Pop';
 import { PopForm } from './PopForm';
 import { useSpotState } from './useSpotState';
+import { conditions as say } from '../words/conditions';
 
 /** The stage of the tide and its strength; one touch says that the water stands off its prediction. */
 export function TideChip() {
@@ -27,15 +28,12 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
   return (
     <li>
       <Pop
-        title="The tide"
+        title={say.theTide}
         open={open}
         onOpen={setOpen}
-        content={s ? <Surge state={s} onDone={() => setOpen(false)} /> : 'One moment…'}
+        content={s ? <Surge state={s} onDone={() => setOpen(false)} /> : say.oneMoment}
       >
-        <button
-          className={surge ? 'cond observed' : 'cond predicted'}
-          title="Tide, predicted. Say what you see"
-        >
+        <button className={surge ? 'cond observed' : 'cond predicted'} title={say.tidePredictedSayWhatYou}>
           <b>{stage}</b>
           {surge && (
             <b>
@@ -44,7 +42,7 @@ const Chip = memo(function Chip({ stage, s }: { stage: string; s?: SpotState }) 
               {depth(surge.value)}
             </b>
           )}
-          <span className="unseen">, {surge ? 'with the surge you saw' : 'predicted'}</span>
+          <span className="unseen">, {surge ? say.withTheSurgeYouSaw : say.predicted}</span>
         </button>
       </Pop>
     </li>
@@ -83,7 +81,7 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
     onSuccess: (was) => {
       done();
       const fade_h = (Date.parse(was.ends_at) - Date.parse(was.seen_at)) / 3.6e6;
-      undo('What you saw of the level', () =>
+      undo(say.whatYouSawOfThe, () =>
         api
           .putSurge(here.spot.water_id, { by_m: was.by_m, fade_h, seen_at: was.seen_at })
           .then(() => invalidate('tide')),
@@ -95,26 +93,30 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
   return (
     <PopForm onEscape={onDone}>
       <p>
-        <b>{state.stage.says}</b>, {state.stage.direction === 'flood' ? 'rising' : 'falling'}{' '}
-        {depth(state.stage.range_m)}
-        {strength ? `, ${fixed(strength.value, 0)} % of a spring tide` : ''}.
-        {state.next_peak &&
-          ` ${state.next_peak.springs ? 'Springs' : 'Neaps'} on ${day(state.next_peak.time, zone)}.`}
+        {say.tideNow(
+          state.stage.says,
+          state.stage.direction === 'flood',
+          depth(state.stage.range_m),
+          strength && fixed(strength.value, 0),
+        )}{' '}
+        {state.next_peak && say.springsOrNeapsOn(state.next_peak.springs, day(state.next_peak.time, zone))}
       </p>
       {state.surge && (
         <p className="small">
-          You saw {state.surge.by_m >= 0 ? '+' : ''}
-          {depth(state.surge.by_m)} at {clock(state.surge.seen_at, zone)}; it fades until{' '}
-          {day(state.surge.ends_at, zone)} {clock(state.surge.ends_at, zone)},{' '}
-          {lasting(Date.parse(state.surge.ends_at) - Date.parse(state.time))} on.
+          {say.youSawAtItFades(
+            `${state.surge.by_m >= 0 ? '+' : ''}${depth(state.surge.by_m)}`,
+            clock(state.surge.seen_at, zone),
+            `${day(state.surge.ends_at, zone)} ${clock(state.surge.ends_at, zone)}`,
+            lasting(Date.parse(state.surge.ends_at) - Date.parse(state.time)),
+          )}
         </p>
       )}
       <label className="overrule-row">
-        <span>Higher than predicted by (lower: minus)</span>
+        <span>{say.higherThanPredictedByLower}</span>
         <NumberField measure="depth" value={by} onChange={setBy} min={-5} max={5} />
       </label>
       <label className="overrule-row">
-        <span>Fades within</span>
+        <span>{say.fadesWithin}</span>
         <NumberField unit="h" value={fade} onChange={setFade} min={1} max={96} />
       </label>
       {error && <p role="alert">{error.message}</p>}
@@ -124,11 +126,11 @@ function Surge({ state, onDone }: { state: SpotState; onDone: () => void }) {
         loading={put.isPending}
         onClick={() => put.mutate()}
       >
-        So it stands at {clock(state.time, zone)}
+        {say.soItStandsAt(clock(state.time, zone))}
       </Button>
       {state.surge && (
         <Button loading={clear.isPending} onClick={() => clear.mutate()}>
-          Back to the prediction
+          {say.backToThePrediction}
         </Button>
       )}
     </PopForm>

@@ -6,6 +6,7 @@ import { number } from '../format/spoken';
 import { clock } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
 import { spread } from '../ribbon/spread';
+import { conditions as say } from '../words/conditions';
 
 type Warm = Sheet['warmth'][number];
 
@@ -20,7 +21,7 @@ export function WarmthChart({ warmth, at, zone }: { warmth: Warm[]; at: number; 
   if (all.length === 0 || times.length === 0)
     return (
       <div ref={box}>
-        <p className="quiet small">Nothing is under water here.</p>
+        <p className="quiet small">{say.nothingIsUnderWaterHere}</p>
       </div>
     );
   const lo = Math.min(...all);
@@ -45,7 +46,7 @@ export function WarmthChart({ warmth, at, zone }: { warmth: Warm[]; at: number; 
   return (
     <div ref={box} className="warmth">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label="Temperature over each mark">
+        <svg width={width} height={height} role="img" aria-label={say.temperatureOverEachMark}>
           {y.ticks(4).map((t) => (
             <g key={t}>
               <line className="grid" x1={pad.left} x2={width - pad.right} y1={y(t)} y2={y(t)} />

@@ -1,7 +1,8 @@
+import { conditions as say } from '../words/conditions';
 /** Where a value came from, in words. */
 export const meaning: Record<string, string> = {
-  observed: 'Observed',
-  forecast: 'From the forecast',
-  predicted: 'Predicted',
-  assumed: 'Not known; assumed',
+  observed: say.observed,
+  forecast: say.fromTheForecast,
+  predicted: say.predictedOrigin,
+  assumed: say.notKnownAssumed,
 };

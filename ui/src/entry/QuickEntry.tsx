@@ -14,6 +14,7 @@ import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
 import { useLeaveGuard } from '../frame/unkept';
 import { last, remember, type Entry } from './entry';
 import './entry.css';
+import { entry as say } from '../words/entry';
 
 /** Logs a catch or a blank in a few touches; tide, light and moon are filled in. */
 export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
@@ -31,7 +32,7 @@ export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: (
       destroyOnHidden
       placement="right"
       size={Math.min(460, window.innerWidth)}
-      title={entry?.spell ? 'Change this spell' : 'Into the log'}
+      title={entry?.spell ? say.changeThisSpell : say.intoTheLog}
       styles={{ body: { paddingTop: 14 } }}
     >
       {entry && <EntryForm entry={entry} onClose={close} onChange={() => setChanged(true)} />}
@@ -92,9 +93,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
     onSuccess: (s) => {
       remember({ target: s.target, approach: s.approach, offering: s.offering, mark: s.mark });
       void invalidate('log');
-      void message.success(
-        old ? 'Changed.' : s.blank ? 'The blank is in the log. It counts.' : 'The catch is in the log.',
-      );
+      void message.success(old ? 'Changed.' : s.blank ? say.theBlankIsInThe : say.theCatchIsInThe);
       onClose();
     },
   });
@@ -159,12 +158,12 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         <Segmented
           block
           size="large"
-          aria-label="Catch or blank"
+          aria-label={say.catchOrBlank}
           value={kind}
           onChange={(v) => setKind(v as typeof kind)}
           options={[
-            { value: 'catch', label: 'Catch' },
-            { value: 'blank', label: 'Blank' },
+            { value: 'catch', label: say.catchWord },
+            { value: 'blank', label: say.blank },
           ]}
         />
       )}
@@ -176,17 +175,17 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           {old
             ? `${old.tide_stage}, ${metres(old.tide_level_m)}, ${old.light}, ${old.moon_phase}`
             : ahead
-              ? 'The ribbon shows a time to come; this is logged for now. Tide, light and moon are filled in.'
+              ? say.theRibbonShowsATime
               : filled
-                ? `Filled in for the middle of it: ${filled.stage}, ${metres(filled.level_m)}, ${filled.light} light, moon.`
+                ? say.filledInForTheMiddle(filled.stage, metres(filled.level_m), filled.light)
                 : ''}
         </p>
       </div>
       <div className="entry-two">
         <Form.Item
-          label="Sought"
+          label={say.sought}
           name="target"
-          rules={[{ required: true, message: 'Say what you were after.' }]}
+          rules={[{ required: true, message: say.sayWhatYouWereAfter }]}
         >
           <Select
             showSearch={{ optionFilterProp: 'label' }}
@@ -194,39 +193,39 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           />
         </Form.Item>
         <Form.Item
-          label="Fished for"
+          label={say.fishedFor}
           name="minutes"
-          rules={[{ required: true, message: 'How long, in minutes?' }]}
-          tooltip="A spell is a stretch of effort with one bait or lure in one place. Without how long it took, neither a catch nor a blank says anything."
+          rules={[{ required: true, message: say.howLongInMinutes }]}
+          tooltip={say.aSpellIsAStretch}
         >
           <NumberField unit="min" min={1} max={1440} />
         </Form.Item>
       </div>
       {adding && (
         <div className="entry-three">
-          <Form.Item label="Length" name="length_m">
+          <Form.Item label={say.length} name="length_m">
             <NumberField measure="fish_length" min={0.01} max={3.99} />
           </Form.Item>
-          <Form.Item label="Weight" name="mass_kg">
+          <Form.Item label={say.weight} name="mass_kg">
             <NumberField measure="fish" min={0.01} max={499} />
           </Form.Item>
           <Form.Item label=" " name="kept" valuePropName="checked">
-            <Checkbox>kept</Checkbox>
+            <Checkbox>{say.kept}</Checkbox>
           </Form.Item>
         </div>
       )}
       <div className="entry-two">
-        <Form.Item label="With" name="approach">
+        <Form.Item label={say.withWord} name="approach">
           <Select
             allowClear
             options={['live bait', 'cut bait', 'lure'].map((v) => ({ value: v, label: v }))}
           />
         </Form.Item>
-        <Form.Item label="Bait or lure" name="offering">
+        <Form.Item label={say.baitOrLure} name="offering">
           <Input maxLength={80} />
         </Form.Item>
       </div>
-      <Form.Item label="Mark" name="mark">
+      <Form.Item label={say.mark} name="mark">
         <Select allowClear options={marks.map((k) => ({ value: k, label: k }))} />
       </Form.Item>
       <div className="entry-three">
@@ -250,22 +249,22 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           );
         })}
       </div>
-      <p className="quiet small entry-hint">
-        Left empty, the grey value is kept with the spell and marked as not yours.
-      </p>
-      <Form.Item label="Note" name="note">
+      <p className="quiet small entry-hint">{say.leftEmptyTheGreyValue}</p>
+      <Form.Item label={say.note} name="note">
         <Input.TextArea rows={2} maxLength={1000} />
       </Form.Item>
       {save.error && (
         <div role="alert" className="entry-error">
           {error?.status === 409
-            ? `This spell was changed elsewhere meanwhile: ${error.fields.map((f) => f.location.replace('body.', '')).join(', ')}. Close and look at it again.`
+            ? say.thisSpellWasChangedElsewhere(
+                error.fields.map((f) => f.location.replace('body.', '')).join(', '),
+              )
             : save.error.message}
           {doubted && (
             <>
               {' '}
               <Button size="small" onClick={() => save.mutate({ ...form.getFieldsValue(), sure: true })}>
-                It was: log it
+                {say.itWasLogIt}
               </Button>
             </>
           )}
@@ -273,7 +272,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       )}
       <div className="entry-save">
         <Button type="primary" htmlType="submit" size="large" block loading={save.isPending}>
-          {old ? 'Save' : kind === 'catch' ? 'Log the catch' : 'Log the blank'}
+          {old ? say.save : kind === 'catch' ? say.logTheCatch : say.logTheBlank}
         </Button>
       </div>
     </Form>

@@ -4,6 +4,7 @@ import { fixed, fromSI, number, toSI, way, type Measure, type Way } from './spok
 import { typed, Unreadable } from './typed';
 import units from './units.json';
 import './numberfield.css';
+import { format as say } from '../words/format';
 
 export interface NumberFieldProps {
   /** In SI (in the unit given, for what is no measure); undefined for nothing entered. */
@@ -77,7 +78,7 @@ export function NumberField({ ref, ...p }: NumberFieldProps) {
     const bound = v < (min ?? -Infinity) ? min : v > (max ?? Infinity) ? max : undefined;
     if (bound !== undefined)
       throw new Unreadable(
-        `${bound === min ? 'At least' : 'At most'} ${write(bound)}${w.unit ? ` ${w.unit}` : ''}.`,
+        `${bound === min ? say.atLeast : say.atMost} ${write(bound)}${w.unit ? ` ${w.unit}` : ''}.`,
       );
     return v;
   };
@@ -165,7 +166,7 @@ function typedPlain(s: string, w: Way): number {
   const u = known[w.unit];
   if (u) return (typed(u.dimension, s, w.unit) / u.scale) * w.scale;
   const x = Number(s.trim().replace('−', '-').replace(',', '.'));
-  if (!Number.isFinite(x)) throw new Unreadable(`Expected a number${w.unit ? `, ${w.unit}` : ''}.`);
+  if (!Number.isFinite(x)) throw new Unreadable(say.expectedANumber(w.unit ? `, ${w.unit}` : ''));
   return x * w.scale;
 }
 

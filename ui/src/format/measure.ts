@@ -1,5 +1,6 @@
 /** Numbers as they are read on a beach. Values come in SI and stay so; this only writes them. */
 import { show } from './spoken';
+import { format as say } from '../words/format';
 
 export { depth as metres, fixed } from './spoken';
 
@@ -33,8 +34,8 @@ export const bearing = (deg: number) => compass[Math.round((((deg % 360) + 360) 
 export const aged = (s: number) => {
   const min = Math.round(Math.abs(s) / 60);
   const span =
-    min < 90 ? `${min} min` : min < 36 * 60 ? `${Math.round(min / 60)} h` : `${Math.round(min / 1440)} d`;
-  return s < -60 ? `in ${span}` : min === 0 ? 'now' : `${span} old`;
+    min < 90 ? say.min(min) : min < 36 * 60 ? `${Math.round(min / 60)} h` : `${Math.round(min / 1440)} d`;
+  return s < -60 ? say.inWord(span) : min === 0 ? 'now' : say.old(span);
 };
 /** A number and its unit kept on one line. */
 export const unbroken = (text: string) =>

@@ -1,6 +1,7 @@
 import type { Schemas } from '../api/client';
 import { scaleLinear } from 'd3-scale';
 import units from './units.json';
+import { format as say } from '../words/format';
 
 /**
  * How the person speaks of measures and hours. Values are kept in SI everywhere; this alone writes and
@@ -161,8 +162,8 @@ export function distance(si: number): string {
 
 /** A line's strength in newtons as lines are sold: by the pound, in metric with kilograms beside it. */
 export function line(n: number): string {
-  const lb = `${fixed(n / gravity / units.units.lb.scale, 0)} lb`;
-  return now.units.line === 'lb' ? lb : `${lb} (${fixed(n / gravity, 0)} kg)`;
+  const lb = say.lb(fixed(n / gravity / units.units.lb.scale, 0));
+  return now.units.line === 'lb' ? lb : say.kg(lb, fixed(n / gravity, 0));
 }
 
 export const depth = (m: number) => show('depth', m);

@@ -1,4 +1,5 @@
 import { halfDays } from './spoken';
+import { format as say } from '../words/format';
 
 /** Times are shown where the water is, whatever the browser's own zone. */
 const cache = new Map<string, Intl.DateTimeFormat>();
@@ -41,7 +42,7 @@ export const hourMark = (h: number) =>
 /** "45 min", "1 h 20". */
 export function lasting(ms: number): string {
   const min = Math.round(ms / 60000);
-  if (min < 60) return `${min} min`;
+  if (min < 60) return say.min(min);
   return min % 60 === 0 ? `${min / 60} h` : `${Math.floor(min / 60)} h ${String(min % 60).padStart(2, '0')}`;
 }
 

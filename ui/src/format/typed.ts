@@ -1,4 +1,5 @@
 import units from './units.json';
+import { format as say } from '../words/format';
 
 /** What was typed cannot be read; it says why. */
 export class Unreadable extends Error {}
@@ -17,7 +18,7 @@ export function typed(dimension: string, text: string, offered: string): number 
   s = s.trim();
   const sign = s.startsWith('-') ? -1 : 1;
   s = s.replace(/^-/, '').trimStart();
-  if (s === '') throw new Unreadable(`Expected ${example(dimension, offered)}.`);
+  if (s === '') throw new Unreadable(say.expected(example(dimension, offered)));
   let total = 0;
   let last = '';
   let named = false;
@@ -25,21 +26,21 @@ export function typed(dimension: string, text: string, offered: string): number 
     const found = term.exec(s);
     // What follows a number without a unit is no part of it.
     if (!found || (n > 0 && !named))
-      throw new Unreadable(`“${text}” cannot be read; expected ${example(dimension, offered)}.`);
+      throw new Unreadable(say.cannotBeReadExpected(text, example(dimension, offered)));
     s = s.slice(found[0].length);
     const symbol = unitOf(found[2]!, n, last, offered);
     const u = symbol === undefined ? undefined : known[symbol];
     if (symbol === undefined || !u)
-      throw new Unreadable(`There is no unit “${found[2]}”; expected ${example(dimension, offered)}.`);
+      throw new Unreadable(say.thereIsNoUnitExpected(found[2], example(dimension, offered)));
     if (u.dimension !== dimension)
-      throw new Unreadable(`“${text}” is a ${u.dimension}; expected ${example(dimension, offered)}.`);
+      throw new Unreadable(say.isAExpected(text, u.dimension, example(dimension, offered)));
     if (n > 0 && (u.offset !== 0 || (units.smaller as Lookup)[last] !== symbol))
-      throw new Unreadable(`In “${text}”, ${symbol} does not follow ${last}.`);
+      throw new Unreadable(say.inDoesNotFollow(text, symbol, last));
     total += sign * value(found[1]!) * u.scale + u.offset;
     last = symbol;
     named = found[2] !== '';
   }
-  if (!Number.isFinite(total)) throw new Unreadable(`“${text}” holds no number that can be used.`);
+  if (!Number.isFinite(total)) throw new Unreadable(say.holdsNoNumberThatCan(text));
   return total;
 }
 
@@ -59,15 +60,15 @@ function value(s: string): number {
 function example(dimension: string, offered: string): string {
   switch (dimension) {
     case 'length':
-      return 'something like 1.2 m or 3 ft 6';
+      return say.somethingLike12M;
     case 'mass':
-      return 'something like 7 g, 1/4 oz or 10 lb';
+      return say.somethingLike7G1;
     case 'temperature':
-      return 'something like 12 °C or 54 F';
+      return say.somethingLike12COr;
     case 'speed':
-      return 'something like 5 m/s or 12 kn';
+      return say.somethingLike5MS;
     case 'pressure':
-      return 'something like 1013 hPa or 29.92 inHg';
+      return say.somethingLike1013HpaOr;
   }
-  return `a number${offered ? ` of ${offered}` : ''}`;
+  return say.aNumber(offered);
 }

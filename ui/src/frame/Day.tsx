@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { clock, day, isoDay } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
+import { frame as say } from '../words/frame';
 
 /** The moment's day, touched to choose another, and its hour. */
 export function Day() {
@@ -20,7 +21,7 @@ export function Day() {
     <span className="head-moment">
       <button
         className="head-day"
-        title="Choose a day"
+        title={say.chooseADay}
         onClick={() => {
           try {
             field.current?.showPicker();
@@ -35,7 +36,7 @@ export function Day() {
         ref={field}
         type="date"
         className="head-date"
-        aria-label="Day"
+        aria-label={say.day}
         value={now}
         onChange={(e) => choose(e.target.value)}
       />{' '}

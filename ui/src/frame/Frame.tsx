@@ -11,12 +11,13 @@ import { Day } from './Day';
 import { SpotSelect } from './SpotSelect';
 import { momentMatters, useFold } from './fold';
 import './frame.css';
+import { frame as say } from '../words/frame';
 
 const places = [
-  { to: '/ahead', name: 'Ahead' },
-  { to: '/water', name: 'Water' },
-  { to: '/tie-on', name: 'Tie on' },
-  { to: '/back', name: 'Back' },
+  { to: '/ahead', name: say.ahead },
+  { to: '/water', name: say.water },
+  { to: '/tie-on', name: say.tieOn },
+  { to: '/back', name: say.back },
 ];
 
 /** Those of the five places that do something yet, in the order of the day, with the ribbon along the foot. */
@@ -54,13 +55,13 @@ export function Frame() {
     <EntryContext value={entries}>
       <div className={fold.short ? 'frame short' : 'frame'}>
         <a className="skip" href="#main">
-          To the page itself
+          {say.toThePageItself}
         </a>
-        <nav className="rail" aria-label="Places">
+        <nav className="rail" aria-label={say.places}>
           <div className="rail-name">
-            Grey
+            {say.grey}
             <br />
-            Pebble
+            {say.pebble}
           </div>
           <div className="rail-places">
             {places.map((p) => (
@@ -70,14 +71,14 @@ export function Frame() {
             ))}
           </div>
           <NavLink className="rail-setup" to="/set-up">
-            Set-up
+            {say.setUp}
           </NavLink>
           <div className="rail-log">
-            <button onClick={() => entries.open({ kind: 'catch' })} title="Log a catch (c)">
-              Catch
+            <button onClick={() => entries.open({ kind: 'catch' })} title={say.logACatchC}>
+              {say.catchWord}
             </button>
-            <button onClick={() => entries.open({ kind: 'blank' })} title="Log a blank (b)">
-              Blank
+            <button onClick={() => entries.open({ kind: 'blank' })} title={say.logABlankB}>
+              {say.blank}
             </button>
           </div>
         </nav>

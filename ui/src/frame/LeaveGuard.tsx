@@ -2,6 +2,7 @@ import { App } from 'antd';
 import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useBlocker, type BlockerFunction } from 'react-router';
 import { UnkeptContext } from './unkept';
+import { frame as say } from '../words/frame';
 
 /** Stands around all pages: one guard for every form, whether one leaves the page, the program or the form. */
 export function LeaveGuard({ children }: { children: ReactNode }) {
@@ -10,10 +11,10 @@ export function LeaveGuard({ children }: { children: ReactNode }) {
   const ask = useCallback(
     (go: () => void, stay?: () => void) =>
       modal.confirm({
-        title: 'Leave what you changed?',
-        content: 'It is not kept yet.',
-        okText: 'Go without it',
-        cancelText: 'Stay',
+        title: say.leaveWhatYouChanged,
+        content: say.itIsNotKeptYet,
+        okText: say.goWithoutIt,
+        cancelText: say.stay,
         onOk: go,
         onCancel: stay,
       }),

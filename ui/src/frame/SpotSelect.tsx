@@ -4,6 +4,7 @@ import { memo, useState } from 'react';
 import { api, type Spot } from '../api/client';
 import { keys } from '../api/keys';
 import { times } from '../format/measure';
+import { frame as say } from '../words/frame';
 
 /** The chosen spot, typed or picked; what is open and how good stands beside each. */
 export const SpotSelect = memo(function SpotSelect(props: {
@@ -23,7 +24,7 @@ export const SpotSelect = memo(function SpotSelect(props: {
   return (
     <Select
       className="head-spot"
-      aria-label="Spot"
+      aria-label={say.spot}
       value={chosen}
       showSearch={{ optionFilterProp: 'label' }}
       onOpenChange={setOpen}
@@ -45,8 +46,8 @@ export const SpotSelect = memo(function SpotSelect(props: {
                 {now.edge !== undefined
                   ? `${times(now.edge)} ${now.target_name}`
                   : now.open
-                    ? 'too little water'
-                    : 'shut now'}
+                    ? say.tooLittleWater
+                    : say.shutNow}
               </span>
             )}
           </span>

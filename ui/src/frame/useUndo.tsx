@@ -1,5 +1,6 @@
 import { App, Button } from 'antd';
 import { useCallback } from 'react';
+import { frame as say } from '../words/frame';
 
 /** So long can be undone what was removed, seconds. */
 const within = 10;
@@ -15,7 +16,7 @@ function useOffer() {
         duration: within,
         content: (
           <span>
-            {what} is taken out.{' '}
+            {say.isTakenOut(what)}{' '}
             <Button
               size="small"
               onClick={() => {
@@ -23,7 +24,7 @@ function useOffer() {
                 undo();
               }}
             >
-              Undo
+              {say.undo}
             </Button>
           </span>
         ),

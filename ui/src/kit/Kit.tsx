@@ -11,6 +11,7 @@ import { NumberIn } from '../format/NumberField';
 import { ChooseFile } from '../setup/ChooseFile';
 import { fieldsOf, inShort, type KitField } from './kinds';
 import './kit.css';
+import { kit as say } from '../words/kit';
 
 /** What the angler owns: what is in hand today, and what it is like. */
 export function Kit() {
@@ -42,7 +43,7 @@ export function Kit() {
     mutationFn: (text: string) => api.importKit(text, false),
     onSuccess: (r) => {
       changed();
-      void message.success(`${r.items.length} things added`);
+      void message.success(say.thingsAdded(r.items.length));
     },
   });
   const columns = useColumns('kit', (text) => bring.mutate(text), true);
@@ -61,16 +62,14 @@ export function Kit() {
   };
   return (
     <section className="panel kit" id="kit">
-      <h2>Your kit</h2>
-      <p className="quiet">
-        Advice starts from what is with you today, says what is missing and the nearest you have.
-      </p>
+      <h2>{say.yourKit}</h2>
+      <p className="quiet">{say.adviceStartsFromWhatIs}</p>
       <div className="kit-add">
         <Select
-          aria-label="Add a thing"
+          aria-label={say.addAThing}
           showSearch={{ optionFilterProp: 'label' }}
           value={null}
-          placeholder="Add: rod, reel, line, hook, lure, bait…"
+          placeholder={say.addRodReelLineHook}
           popupMatchSelectWidth={false}
           onChange={(name: string | null) => {
             const t = templates.find((k) => k.name === name);
@@ -83,24 +82,20 @@ export function Kit() {
           }))}
         />
         <ChooseFile
-          says="Add from CSV…"
+          says={say.addFromCsv}
           accept=".csv,text/csv"
           fault={bring.error?.message}
           onFile={(f) => void columns.take(f)}
         />
         {items.length > 0 && (
           <a className="act" href="/api/v1/interchange/kit.csv" download>
-            As CSV
+            {say.asCsv}
           </a>
         )}
       </div>
       {!open && <Fault of={[put, remove]} />}
       {columns.form}
-      {items.length === 0 && (
-        <p className="quiet">
-          Nothing entered yet. Pick what you own from the list; numbers can be changed after.
-        </p>
-      )}
+      {items.length === 0 && <p className="quiet">{say.nothingEnteredYetPickWhat}</p>}
       {kinds
         .filter((k) => items.some((i) => i.kind === k))
         .map((k) => (
@@ -114,7 +109,7 @@ export function Kit() {
                     <div className="kit-row">
                       <Checkbox
                         checked={i.in_hand}
-                        aria-label={`${i.name}, with you today`}
+                        aria-label={say.withYouToday(i.name)}
                         onChange={(e) =>
                           put.mutate({ id: i.id, body: { ...bodyOf(i), in_hand: e.target.checked } })
                         }
@@ -137,7 +132,7 @@ export function Kit() {
                         onDuplicate={() => {
                           const { revision: _revision, ...copy } = bodyOf(i);
                           void _revision;
-                          add({ ...copy, name: `${i.name}, another` });
+                          add({ ...copy, name: say.another(i.name) });
                         }}
                         onRemove={() => remove.mutate(i)}
                       />
@@ -175,7 +170,7 @@ function KitForm(props: {
   return (
     <div className="form kit-form">
       <label>
-        Name
+        {say.name}
         <Input value={b.name} maxLength={80} onChange={(e) => set({ ...b, name: e.target.value })} />
       </label>
       <div className="form-row">
@@ -184,9 +179,9 @@ function KitForm(props: {
         ))}
         {b.kind === 'lure' && (
           <label>
-            Finish
+            {say.finish}
             <Select
-              aria-label="Finish"
+              aria-label={say.finish}
               value={b.finish || undefined}
               onChange={(finish) => set({ ...b, finish })}
               options={finishes.map((v) => ({ value: v, label: v }))}
@@ -196,16 +191,16 @@ function KitForm(props: {
       </div>
       {(b.kind === 'lure' || b.kind === 'hook') && (
         <Checkbox checked={!!b.snag_proof} onChange={(e) => set({ ...b, snag_proof: e.target.checked })}>
-          Weedless
+          {say.weedless}
         </Checkbox>
       )}
       <Fault of={props.acts} />
       <div className="kit-acts">
         <Button type="primary" onClick={() => onSave(b)}>
-          Keep
+          {say.keep}
         </Button>
-        <Button onClick={onDuplicate}>Duplicate</Button>
-        <Button onClick={onRemove}>Take out</Button>
+        <Button onClick={onDuplicate}>{say.duplicate}</Button>
+        <Button onClick={onRemove}>{say.takeOut}</Button>
       </div>
     </div>
   );

@@ -1,5 +1,6 @@
 import type { KitBody } from '../api/client';
 import { line, number, way, type Measure } from '../format/spoken';
+import { kit as say } from '../words/kit';
 
 /** A number of a thing owned, as it is shown. */
 export interface KitField {
@@ -17,46 +18,46 @@ export interface KitField {
   said?: (shown: string) => string;
 }
 
-const weight: KitField = { key: 'weight_kg', label: 'Weight', measure: 'weight' };
-const diameter: KitField = { key: 'diameter_m', label: 'Thick', measure: 'thick' };
-const strength: KitField = { key: 'break_n', label: 'Breaks at', measure: 'line' };
+const weight: KitField = { key: 'weight_kg', label: say.weight, measure: 'weight' };
+const diameter: KitField = { key: 'diameter_m', label: say.thick, measure: 'thick' };
+const strength: KitField = { key: 'break_n', label: say.breaksAt, measure: 'line' };
 const material: KitField = {
   key: 'material',
-  label: 'Of',
+  label: say.ofWord,
   words: ['braid', 'mono', 'fluorocarbon', 'wire'],
 };
-const count: KitField = { key: 'count', label: 'How many', step: 1, said: (s) => `${s} pieces` };
+const count: KitField = { key: 'count', label: say.howMany, step: 1, said: (s) => say.pieces(s) };
 
 /** What is asked of each kind of thing; fitting the columns of the kit's table. */
 export const fieldsOf: Record<KitBody['kind'], KitField[]> = {
   rod: [
-    { key: 'length_m', label: 'Length', measure: 'rod' },
-    { key: 'rated_kg', label: 'Casts up to', measure: 'weight', said: (s) => `casts up to ${s}` },
+    { key: 'length_m', label: say.length, measure: 'rod' },
+    { key: 'rated_kg', label: say.castsUpTo, measure: 'weight', said: (s) => say.castsUpTo2(s) },
   ],
   reel: [
-    { key: 'turn_m', label: 'A turn, measured', measure: 'turn', said: (s) => `${s} a turn` },
-    { key: 'ratio', label: 'Gear ratio', step: 0.1, said: (s) => `${s}:1` },
+    { key: 'turn_m', label: say.aTurnMeasured, measure: 'turn', said: (s) => say.aTurn(s) },
+    { key: 'ratio', label: say.gearRatio, step: 0.1, said: (s) => `${s}:1` },
     {
       key: 'spool_m',
-      label: 'Spool over the line',
+      label: say.spoolOverTheLine,
       measure: 'spool',
-      said: (s) => `spool ${s}`,
+      said: (s) => say.spool(s),
     },
   ],
   line: [material, strength, diameter],
   leader: [material, strength, diameter],
-  sinker: [weight, { key: 'pattern', label: 'Shape', words: ['egg', 'bank', 'pyramid', 'grip'] }, count],
+  sinker: [weight, { key: 'pattern', label: say.shape, words: ['egg', 'bank', 'pyramid', 'grip'] }, count],
   head: [weight, count],
   hook: [
-    { key: 'size', label: 'Size', text: true },
-    { key: 'pattern', label: 'Pattern', words: ['circle', 'J', 'weedless', 'treble', 'double'] },
+    { key: 'size', label: say.size, text: true },
+    { key: 'pattern', label: say.pattern, words: ['circle', 'J', 'weedless', 'treble', 'double'] },
     count,
   ],
   lure: [
-    { key: 'length_m', label: 'Length', measure: 'tackle' },
+    { key: 'length_m', label: say.length, measure: 'tackle' },
     weight,
-    { key: 'rated_m', label: 'Dives to', measure: 'depth', said: (s) => `dives to ${s}` },
-    { key: 'fall_ms', label: 'Falls, timed', measure: 'run', said: (s) => `falls ${s}` },
+    { key: 'rated_m', label: say.divesTo, measure: 'depth', said: (s) => say.divesTo2(s) },
+    { key: 'fall_ms', label: say.fallsTimed, measure: 'run', said: (s) => say.falls(s) },
     count,
   ],
   bait: [count],

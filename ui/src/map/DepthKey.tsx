@@ -1,6 +1,7 @@
 import type { Words } from '../api/client';
 import { number, unitOf } from '../format/spoken';
 import { token } from './palette';
+import { map as say } from '../words/map';
 
 /** Classes on which dark ink is read best. */
 const light = new Set(['dry', 'ankle', 'knee', 'thigh']);
@@ -8,7 +9,7 @@ const light = new Set(['dry', 'ankle', 'knee', 'thigh']);
 /** The tones of depth in words. */
 export function DepthKey({ classes }: { classes: Words['classes'] }) {
   return (
-    <ul className="depth-key" aria-label="Tones of depth">
+    <ul className="depth-key" aria-label={say.tonesOfDepth}>
       {classes.map((c, i) => (
         <li
           key={c.name}
@@ -20,10 +21,10 @@ export function DepthKey({ classes }: { classes: Words['classes'] }) {
           {c.name}
           <span>
             {i === 0
-              ? 'now'
+              ? say.now
               : classes[i + 1]
-                ? `to ${number('depth', classes[i + 1]!.from_m).replace(/\.?0$/, '')} ${unitOf('depth')}`
-                : 'deeper'}
+                ? say.to(number('depth', classes[i + 1]!.from_m).replace(/\.?0$/, ''), unitOf('depth'))
+                : say.deeper}
           </span>
         </li>
       ))}

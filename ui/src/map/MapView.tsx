@@ -18,6 +18,7 @@ import { contours, ink } from './palette';
 import { ScaleBar } from './ScaleBar';
 import { styles } from './styles';
 import './map.css';
+import { map as say } from '../words/map';
 
 export interface Sketch {
   points: LatLon[];
@@ -239,7 +240,7 @@ export default function MapView(p: Props) {
         // eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex
         tabIndex={0}
         role="application"
-        aria-label={`Map of ${p.water.name}. Arrow keys move it, plus and minus zoom${p.onPlace ? ', Enter takes the middle' : ''}. The list beside it says the same in words.`}
+        aria-label={say.mapOfArrowKeysMove(p.water.name, p.onPlace ? ', Enter takes the middle' : '')}
         data-level={p.levelM.toFixed(2)}
         data-moving={moving}
         data-touches={touches}
@@ -247,18 +248,18 @@ export default function MapView(p: Props) {
       />
       {p.onPlace && <div className="map-cross" aria-hidden="true" />}
       <div className="map-buttons">
-        <button onClick={() => zoom(1)} aria-label="Nearer">
+        <button onClick={() => zoom(1)} aria-label={say.nearer}>
           +
         </button>
-        <button onClick={() => zoom(-1)} aria-label="Farther">
+        <button onClick={() => zoom(-1)} aria-label={say.farther}>
           −
         </button>
-        <button onClick={toWhole} title="The whole water" aria-label="The whole water">
+        <button onClick={toWhole} title={say.theWholeWater} aria-label={say.theWholeWater}>
           <svg viewBox="0 0 20 20" width="18" height="18" aria-hidden="true">
             <path d="M2 7V2h5M13 2h5v5M18 13v5h-5M7 18H2v-5" />
           </svg>
         </button>
-        <button onClick={toSpot} title="To the spot" aria-label="To the spot">
+        <button onClick={toSpot} title={say.toTheSpot} aria-label={say.toTheSpot}>
           <svg viewBox="0 0 20 20" width="18" height="18" aria-hidden="true">
             <ellipse cx="10" cy="10" rx="4.4" ry="3.4" />
             <path d="M10 1v3M10 16v3M1 10h3M16 10h3" />

@@ -1,4 +1,5 @@
 import { unitOf, way } from '../format/spoken';
+import { map as say } from '../words/map';
 /** A bar of a round length. */
 export function ScaleBar({ resolution, lat }: { resolution: number; lat: number }) {
   // The projection stretches distances away from the equator.
@@ -12,7 +13,7 @@ export function ScaleBar({ resolution, lat }: { resolution: number; lat: number 
   const length = round * one;
   return (
     <div className="map-scale" style={{ width: length / metresPerPixel }}>
-      {Number(round.toPrecision(2))} {one === mile ? (mile === 1000 ? 'km' : 'mi') : unitOf('distance')}
+      {Number(round.toPrecision(2))} {one === mile ? (mile === 1000 ? say.km : say.mi) : unitOf('distance')}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { createContext, useContext } from 'react';
 import type { Frame, ReadingIn, RibbonData, Spot, Visit } from '../api/client';
 import type { Kind } from '../conditions/kinds';
+import { moment as say } from '../words/moment';
 
 /** What the angler says it is like, overruling the forecast; when and where it was said. */
 export type Override = { value: number; time: string; spotId: string };
@@ -64,7 +65,7 @@ export const GivenContext = createContext<Given | null>(null);
 export const GoingContext = createContext<Going | null>(null);
 
 function held<T>(value: T | null, what: string): T {
-  if (!value) throw new Error(`no ${what} here`);
+  if (!value) throw new Error(say.noHere(what));
   return value;
 }
 

@@ -1,4 +1,5 @@
 import { Popover } from 'antd';
+import { ribbon as say } from '../words/ribbon';
 
 const entries: [string, string][] = [
   ['visit', 'one can get in and back'],
@@ -17,7 +18,7 @@ export function Key() {
       trigger="click"
       placement="topRight"
       content={
-        <ul className="ribbon-key" aria-label="What the ribbon shows">
+        <ul className="ribbon-key" aria-label={say.whatTheRibbonShows}>
           {entries.map(([name, says]) => (
             <li key={name}>
               <span className={`swatch ${name}`} />
@@ -27,7 +28,7 @@ export function Key() {
         </ul>
       }
     >
-      <button aria-label="What the ribbon shows" title="What the ribbon shows">
+      <button aria-label={say.whatTheRibbonShows} title={say.whatTheRibbonShows}>
         ?
       </button>
     </Popover>

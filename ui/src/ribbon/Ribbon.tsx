@@ -13,6 +13,7 @@ import { SurfaceRun } from './SurfaceRun';
 import { useWidth } from './useWidth';
 import { Visits } from './Visits';
 import './ribbon.css';
+import { ribbon as say } from '../words/ribbon';
 
 interface Pad {
   top: number;
@@ -137,7 +138,7 @@ export function Ribbon({ onFold }: { onFold?: (() => void) | undefined }) {
   const zone = here.spot.time_zone;
   const turns = f && r && drawn ? placed(r.turns, drawn, pad, width, narrow, Date.parse(f.time)) : [];
   return (
-    <section className="ribbon" aria-label="Tide ribbon" ref={box}>
+    <section className="ribbon" aria-label={say.tideRibbon} ref={box}>
       {moment.error && !r && <p className="ribbon-error">{moment.error}</p>}
       {drawn && r && f && (
         <>
@@ -146,7 +147,7 @@ export function Ribbon({ onFold }: { onFold?: (() => void) | undefined }) {
             height={height}
             role="slider"
             tabIndex={0}
-            aria-label="Moment"
+            aria-label={say.moment}
             aria-valuemin={0}
             aria-valuemax={r.frames.length - 1}
             aria-valuenow={moment.index}
@@ -174,18 +175,18 @@ export function Ribbon({ onFold }: { onFold?: (() => void) | undefined }) {
           </svg>
           <MomentLabel x={drawn.x(Date.parse(f.time))} width={width} narrow={narrow} />
           <div className="ribbon-pages">
-            <button onClick={() => moment.page(-24)} aria-label="A day back" title="A day back">
+            <button onClick={() => moment.page(-24)} aria-label={say.aDayBack} title={say.aDayBack}>
               ‹
             </button>
-            <button onClick={() => moment.moveTime(here.present())} title="To the present">
-              now
+            <button onClick={() => moment.moveTime(here.present())} title={say.toThePresent}>
+              {say.now}
             </button>
-            <button onClick={() => moment.page(24)} aria-label="A day on" title="A day on">
+            <button onClick={() => moment.page(24)} aria-label={say.aDayOn} title={say.aDayOn}>
               ›
             </button>
             <Key />
             {onFold && (
-              <button onClick={onFold} aria-label="Fold the ribbon" title="Fold the ribbon">
+              <button onClick={onFold} aria-label={say.foldTheRibbon} title={say.foldTheRibbon}>
                 ⌄
               </button>
             )}
@@ -295,7 +296,7 @@ const Bed = memo(function Bed(props: {
           x={drawn.x((Date.parse(s.started_at) + Date.parse(s.ended_at)) / 2)}
           y={drawn.y(s.tide_level_m)}
           full={!s.blank}
-          title={`${clock(s.started_at, zone)} ${s.blank ? 'blank' : `${s.catches.length} caught`}`}
+          title={`${clock(s.started_at, zone)} ${s.blank ? 'blank' : say.caught(s.catches.length)}`}
         />
       ))}
     </>
@@ -312,7 +313,7 @@ function MomentLabel({ x, width, narrow }: { x: number; width: number; narrow: b
   return (
     <div className="moment-label" style={{ left }}>
       <b>{clock(f.time, spot.time_zone)}</b> {metres(f.level_m)}{' '}
-      {f.slack ? 'slack' : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
+      {f.slack ? say.slack : `${f.rate_m_per_h > 0 ? 'rising' : 'falling'} ${rate(f.rate_m_per_h)}`}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { ScaleLinear } from 'd3-scale';
 import type { RibbonData, Visit } from '../api/client';
 import { clock } from '../format/time';
+import { ribbon as say } from '../words/ribbon';
 
 /**
  * When one can get in and back, thin; until when to be out by the angler's margin, thicker; and when most
@@ -45,7 +46,10 @@ export function Visits(props: {
                   y={y}
                   height={5}
                   rx={2.5}
-                  aria-label={`best ${v.best_from ? clock(v.best_from, zone) : ''}–${v.best_until ? clock(v.best_until, zone) : ''}`}
+                  aria-label={say.best(
+                    v.best_from ? clock(v.best_from, zone) : '',
+                    v.best_until ? clock(v.best_until, zone) : '',
+                  )}
                 />
               )}
             </g>

@@ -14,14 +14,14 @@ import { NumberField } from '../format/NumberField';
 import { ChooseFile } from './ChooseFile';
 import { FitChart } from './FitChart';
 import { useColumns } from './MapColumns';
+import { setup as say } from '../words/setup';
+import { allOf, sentences } from '../words/joined';
 
 type Of = 'record' | 'turns';
 
 const about: Record<Of, string> = {
-  record:
-    'A CSV file whose first line names the columns time and height_m (or height_cm, height_ft), fifteen days or more. Other names and units are asked about.',
-  turns:
-    'A CSV file with the columns time, height_m (or height_cm, height_ft) and kind (high or low), fifteen days or more; a year gives a good station.',
+  record: say.aCsvFileWhoseFirst,
+  turns: say.aCsvFileWithThe,
 };
 
 /** Constituents from a tide gauge's own record, or from a printed table of high and low waters. */
@@ -60,24 +60,22 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
   const a = run.data;
   return (
     <section className="panel">
-      <h2>A station from what was measured</h2>
+      <h2>{say.aStationFromWhatWas}</h2>
       <Segmented<Of>
-        aria-label="What the file holds"
+        aria-label={say.whatTheFileHolds}
         value={of}
         onChange={(v) => {
           setOf(v);
           run.reset();
         }}
         options={[
-          { value: 'record', label: 'Gauge record' },
-          { value: 'turns', label: 'Table of high and low waters' },
+          { value: 'record', label: say.gaugeRecord },
+          { value: 'turns', label: say.tableOfHighAndLow },
         ]}
       />
-      <p className="quiet about">
-        {about[of]} Times without an offset are read as those of {props.water}.
-      </p>
+      <p className="quiet about">{say.timesWithoutAnOffsetAre(about[of], props.water)}</p>
       <ChooseFile
-        says={of === 'record' ? 'Choose a record' : 'Choose a table'}
+        says={of === 'record' ? say.chooseARecord : say.chooseATable}
         accept=".csv,text/csv"
         fault={run.error ? `${file}: ${run.error.message}` : undefined}
         onFile={(f) => void columns.take(f)}
@@ -88,10 +86,10 @@ export function FromRecord(props: { zone: string; water: string; onKept?: (stati
           <Progress
             percent={Math.round(share * 100)}
             strokeColor="var(--accent-soft)"
-            aria-label="Analysing"
+            aria-label={say.analysing}
           />
           <span className="quiet small">
-            {place > 0 ? `Others go first: ${place} before ${file}` : `Analysing ${file}`}
+            {place > 0 ? say.othersGoFirstBefore(place, file) : say.analysing2(file)}
           </span>
         </div>
       )}
@@ -114,21 +112,23 @@ function Result(props: {
   return (
     <div className="analysis">
       <p>
-        <b>{a.samples}</b> {of === 'record' ? 'readings' : 'high and low waters'} from {day(a.from, zone)} to{' '}
-        {day(a.to, zone)}: <b>{a.constituents.length}</b> constituents, mean level{' '}
-        <b>{show('depth', a.z0_m, 3)}</b> above the {of === 'record' ? 'gauge’s' : 'table’s'} zero, residual{' '}
-        <b>{show('depth', a.residual_rms_m, 3)}</b>.
-        {a.duplicates > 0 && ` ${a.duplicates} duplicates merged.`}
-        {a.spikes > 0 && ` ${a.spikes} spikes given no weight.`}
-        {a.shifts.map(
-          (s) => ` The gauge’s zero moved by ${show('depth', s.by_m)} on ${day(s.time, zone)}; allowed for.`,
-        )}
-        {of === 'record' && a.least_shift_m > 0 && (
-          <span className="quiet">
-            {' '}
-            A lasting move of the zero is looked for, three at most; one of less than{' '}
-            {show('depth', a.least_shift_m)}, or within three days of either end, would not be found.
-          </span>
+        {say.fromToConstituentsMeanLevel(
+          <b>{a.samples}</b>,
+          of === 'record' ? say.readings : say.highAndLowWaters,
+          day(a.from, zone),
+          day(a.to, zone),
+          <b>{a.constituents.length}</b>,
+          <b>{show('depth', a.z0_m, 3)}</b>,
+          of === 'record' ? say.gauges : say.tables,
+          <b>{show('depth', a.residual_rms_m, 3)}</b>,
+          sentences(
+            a.duplicates > 0 && say.duplicatesMerged(a.duplicates),
+            a.spikes > 0 && say.spikesGivenNoWeight(a.spikes),
+            ...a.shifts.map((s) => say.theGaugesZeroMovedBy(show('depth', s.by_m), day(s.time, zone))),
+          ),
+          of === 'record' && a.least_shift_m > 0 && (
+            <span className="quiet"> {say.aLastingMoveOfThe(show('depth', a.least_shift_m))}</span>
+          ),
         )}
       </p>
       <FitChart curve={a.curve} zone={zone} />
@@ -136,9 +136,9 @@ function Result(props: {
         <table>
           <thead>
             <tr>
-              <th>Constituent</th>
-              <th>Amplitude, m</th>
-              <th>Phase, °</th>
+              <th>{say.constituent}</th>
+              <th>{say.amplitudeM}</th>
+              <th>{say.phase}</th>
             </tr>
           </thead>
           <tbody>
@@ -146,7 +146,8 @@ function Result(props: {
               <tr key={c.name}>
                 <th scope="row">
                   {c.name}
-                  {c.inferred_from && <span className="quiet small"> from {c.inferred_from}</span>}
+                  {c.inferred_from && ' '}
+                  {c.inferred_from && <span className="quiet small">{say.from(c.inferred_from)}</span>}
                 </th>
                 <td>
                   {number('depth', c.amplitude_m, 3)}{' '}
@@ -160,14 +161,14 @@ function Result(props: {
           </tbody>
         </table>
         <div>
-          <h3>Left out</h3>
+          <h3>{say.leftOut}</h3>
           <ul className="small quiet left-out">
             {a.excluded.slice(0, 10).map((e) => (
               <li key={e.name}>
                 <b>{e.name}</b> {e.reason}
               </li>
             ))}
-            {a.excluded.length > 10 && <li>and {a.excluded.length - 10} more</li>}
+            {a.excluded.length > 10 && <li>{say.andMore(a.excluded.length - 10)}</li>}
           </ul>
         </div>
       </div>
@@ -194,7 +195,7 @@ function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station)
     mutationFn: () =>
       api.putStation(id, {
         name: name.trim(),
-        source: `analysed from ${file}`.slice(0, 200),
+        source: say.analysedFrom(file).slice(0, 200),
         z0_m: a.z0_m - offset!,
         revision,
         constituents: a.constituents.map((c) => ({
@@ -207,7 +208,7 @@ function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station)
       setRevision(kept.revision);
       void invalidate('tide');
       if (onKept) onKept(kept);
-      else void message.success('The station is kept. Choose in Tide stations which water follows it.');
+      else void message.success(say.theStationIsKeptChoose);
     },
   });
   return (
@@ -219,18 +220,18 @@ function Keep(props: { a: Analysis; of: Of; file: string; onKept?: ((s: Station)
       }}
     >
       <label>
-        <span>Name</span>
+        <span>{say.name}</span>
         <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
       </label>
       <label>
-        <span>Chart datum above the {of === 'record' ? 'gauge’s' : 'table’s'} zero</span>
-        <NumberField measure="depth" value={offset} placeholder="as published" onChange={setOffset} />
+        <span>{say.chartDatumAboveTheZero(of === 'record' ? say.gauges : say.tables)}</span>
+        <NumberField measure="depth" value={offset} placeholder={say.asPublished} onChange={setOffset} />
       </label>
       <Fault of={[keep]} />
       <Button type="primary" htmlType="submit" disabled={!ready} loading={keep.isPending}>
-        Keep as a station
+        {say.keepAsAStation}
       </Button>
-      {!ready && <p className="quiet small">Still wanted: {missing.join(', and ')}.</p>}
+      {!ready && <p className="quiet small">{say.stillWanted(allOf(missing))}</p>}
     </form>
   );
 }

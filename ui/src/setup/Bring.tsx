@@ -7,6 +7,7 @@ import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { metres } from '../format/measure';
 import { ChooseFile } from './ChooseFile';
+import { setup as say } from '../words/setup';
 
 /** A station from a file: what it holds is shown before it is kept. */
 export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
@@ -21,7 +22,7 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
   const keep = useMutation({
     mutationFn: () => {
       const s = read.data!;
-      const source = s.source || `from ${file}`;
+      const source = s.source || say.from2(file);
       return api.putStation(v7(), {
         name: name.trim(),
         source: source.slice(0, 200),
@@ -32,14 +33,14 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
     onSuccess: (kept) => {
       void invalidate('tide');
       if (onKept) onKept(kept);
-      else void message.success('The station is kept. Choose above which water follows it.');
+      else void message.success(say.theStationIsKeptChoose2);
       read.reset();
     },
   });
   return (
     <div className="bring">
       <ChooseFile
-        says="Bring a station"
+        says={say.bringAStation}
         accept=".csv,.json,text/csv,application/json"
         fault={read.error ? `${file}: ${read.error.message}` : undefined}
         onFile={(f) => {
@@ -47,7 +48,7 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
           read.mutate(f);
         }}
       />
-      <span className="quiet small"> constituents as JSON, or CSV with name, amplitude_m and phase_deg</span>
+      <span className="quiet small"> {say.constituentsAsJsonOrCsv}</span>
       {read.data && (
         <form
           className="keep"
@@ -56,17 +57,14 @@ export function Bring({ onKept }: { onKept?: (station: Station) => void }) {
             if (name.trim()) keep.mutate();
           }}
         >
-          <p>
-            {read.data.constituents.length} constituents, mean level {metres(read.data.z0_m)} above datum.
-            Nothing is stored yet.
-          </p>
+          <p>{say.constituentsMeanLevelAboveDatum(read.data.constituents.length, metres(read.data.z0_m))}</p>
           <label>
-            <span>Name of the station</span>
+            <span>{say.nameOfTheStation}</span>
             <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
           </label>
           <Fault of={[keep]} />
           <Button type="primary" htmlType="submit" disabled={!name.trim()} loading={keep.isPending}>
-            Keep the station
+            {say.keepTheStation}
           </Button>
         </form>
       )}

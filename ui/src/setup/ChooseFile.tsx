@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import './file.css';
+import { setup as say } from '../words/setup';
 
 /** What the server takes at most. */
 const largest = 32 * 1024 * 1024;
@@ -33,10 +34,7 @@ export function ChooseFile({
           onChange={(e) => {
             const f = e.target.files?.[0];
             setRefused('');
-            if (f && f.size > largest)
-              setRefused(
-                `${f.name} has ${Math.round(f.size / 1048576)} MB; at most 32 MB are read at once. Send it in parts.`,
-              );
+            if (f && f.size > largest) setRefused(say.hasMbAtMost32(f.name, Math.round(f.size / 1048576)));
             else if (f) onFile(f);
             e.target.value = '';
           }}

@@ -9,6 +9,7 @@ import { fixed, metres } from '../format/measure';
 import { day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
+import { setup as say } from '../words/setup';
 
 /** Two stations side by side: how much later, how much higher, and their curves. */
 export function Compare({ stations }: { stations: Station[] }) {
@@ -23,18 +24,18 @@ export function Compare({ stations }: { stations: Station[] }) {
   const name = (id?: string) => stations.find((s) => s.id === id)?.name ?? '';
   return (
     <div className="compare">
-      <h3>Compare two stations</h3>
+      <h3>{say.compareTwoStations}</h3>
       <div className="compare-two">
         <Select
-          aria-label="First station"
-          placeholder="one station"
+          aria-label={say.firstStation}
+          placeholder={say.oneStation}
           value={a}
           onChange={setA}
           options={options}
         />
         <Select
-          aria-label="Second station"
-          placeholder="another"
+          aria-label={say.secondStation}
+          placeholder={say.another}
           value={b}
           onChange={setB}
           options={options}
@@ -48,19 +49,27 @@ export function Compare({ stations }: { stations: Station[] }) {
 
 const later = (min: number) =>
   Math.abs(min) < 0.5
-    ? 'at the same time'
-    : `${fixed(Math.abs(min), 0)} min ${min > 0 ? 'later' : 'earlier'}`;
+    ? say.atTheSameTime
+    : (min > 0 ? say.minLater : say.minEarlier)(fixed(Math.abs(min), 0));
 
 function Result({ c, a, b }: { c: Comparison; a: string; b: string }) {
   return (
     <>
       <p>
-        Over the next sixty days <b>{b}</b> has high water {later(c.lag_high_min)} (±{' '}
-        {fixed(c.lag_high_scatter_min, 0)}) and low water {later(c.lag_low_min)} (±{' '}
-        {fixed(c.lag_low_scatter_min, 0)}) than <b>{a}</b>; its heights are ×{fixed(c.factor, 2)}{' '}
-        {c.difference_m >= 0 ? '+' : '−'} {metres(Math.abs(c.difference_m))}. Springs range{' '}
-        {metres(c.mean_spring_range_a_m)} and {metres(c.mean_spring_range_b_m)}; the levels differ by{' '}
-        {metres(c.rms_m)} (root mean square).
+        {say.overTheNextSixtyDays(
+          <b>{b}</b>,
+          later(c.lag_high_min),
+          fixed(c.lag_high_scatter_min, 0),
+          later(c.lag_low_min),
+          fixed(c.lag_low_scatter_min, 0),
+          <b>{a}</b>,
+          fixed(c.factor, 2),
+          c.difference_m >= 0 ? '+' : '−',
+          metres(Math.abs(c.difference_m)),
+          metres(c.mean_spring_range_a_m),
+          metres(c.mean_spring_range_b_m),
+          metres(c.rms_m),
+        )}
       </p>
       <Curves c={c} a={a} b={b} />
     </>
@@ -84,7 +93,7 @@ function Curves({ c, a, b }: { c: Comparison; a: string; b: string }) {
   return (
     <div ref={box} className="fit">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label={`Levels of ${a} and ${b}`}>
+        <svg width={width} height={height} role="img" aria-label={say.levelsOfAnd(a, b)}>
           {y.ticks(4).map((t) => (
             <g key={t}>
               <line className="grid" x1={pad.left} x2={width - pad.right} y1={y(t)} y2={y(t)} />

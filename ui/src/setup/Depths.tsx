@@ -8,6 +8,7 @@ import { api, type Formats, type GridQuery } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
+import { setup as say } from '../words/setup';
 
 type Format = GridQuery['format'];
 
@@ -42,7 +43,7 @@ export function Depths() {
           ...(kind?.grid && { unit, sign }),
           ...(kind?.grid && origin.trim() && { origin_lat: lat, origin_lon: lon }),
           ...(!kind?.grid && { cell_m: cell, reach_m: reach }),
-          datum: kind?.by_tide ? datum || 'chart datum, by the tide' : datum,
+          datum: kind?.by_tide ? datum || say.chartDatumByTheTide : datum,
           datum_m: datumM ?? 0,
           keep,
         },
@@ -51,7 +52,7 @@ export function Depths() {
     },
     onSuccess: (g) => {
       if (!g.kept) return;
-      void message.success(`The depths of ${here.spot.water} are those of ${file?.name}.`);
+      void message.success(say.theDepthsOfAreThose(here.spot.water, file?.name));
       setFile(undefined);
       read.reset();
       void invalidate('water');
@@ -64,13 +65,10 @@ export function Depths() {
   const changed = () => read.reset();
   return (
     <section className="panel depths">
-      <h2>Depths of {here.spot.water}</h2>
-      <p className="quiet">
-        An ESRI ASCII grid, soundings as CSV or GeoJSON, or a sounder’s log. They replace what the map is
-        drawn from; spots and their sections stay.
-      </p>
+      <h2>{say.depthsOf(here.spot.water)}</h2>
+      <p className="quiet">{say.anEsriAsciiGridSoundings}</p>
       <ChooseFile
-        says="Choose a file of depths"
+        says={say.chooseAFileOfDepths}
         accept={[...new Set(known.flatMap((k) => k.extensions))].join(',')}
         onFile={(f) => {
           changed();
@@ -83,14 +81,12 @@ export function Depths() {
       {columns.form}
       {file && (
         <>
-          <p>
-            <b>{file.name}</b>, read as {kind?.note}.
-          </p>
+          <p>{say.readAs(<b>{file.name}</b>, kind?.note)}</p>
           <div className="keep">
             <label>
-              The file is
+              {say.theFileIs}
               <Select<Format>
-                aria-label="The file is"
+                aria-label={say.theFileIs}
                 value={format}
                 onChange={(v) => {
                   changed();
@@ -102,11 +98,11 @@ export function Depths() {
             {kind?.grid && (
               <>
                 <label>
-                  Its numbers are in
+                  {say.itsNumbersAreIn}
                   <Select
-                    aria-label="Its numbers are in"
+                    aria-label={say.itsNumbersAreIn}
                     value={unit}
-                    placeholder="say which"
+                    placeholder={say.sayWhich}
                     onChange={(v) => {
                       changed();
                       setUnit(v);
@@ -115,18 +111,18 @@ export function Depths() {
                   />
                 </label>
                 <label>
-                  and count
+                  {say.andCount}
                   <Select
-                    aria-label="and count"
+                    aria-label={say.andCount}
                     value={sign}
-                    placeholder="say which"
+                    placeholder={say.sayWhich}
                     onChange={(v) => {
                       changed();
                       setSign(v);
                     }}
                     options={[
-                      { value: 'elevation' as const, label: 'upwards (elevation)' },
-                      { value: 'depth' as const, label: 'downwards (depth)' },
+                      { value: 'elevation' as const, label: say.upwardsElevation },
+                      { value: 'depth' as const, label: say.downwardsDepth },
                     ]}
                     popupMatchSelectWidth={false}
                   />
@@ -136,10 +132,10 @@ export function Depths() {
             {!kind?.by_tide && (
               <>
                 <label>
-                  from which datum
+                  {say.fromWhichDatum}
                   <Input
                     value={datum}
-                    placeholder="such as chart datum, mean sea level"
+                    placeholder={say.suchAsChartDatumMean}
                     onChange={(e) => {
                       changed();
                       setDatum(e.target.value);
@@ -147,7 +143,7 @@ export function Depths() {
                   />
                 </label>
                 <label>
-                  which lies above chart datum by
+                  {say.whichLiesAboveChartDatum}
                   <NumberField
                     measure="depth"
                     value={datumM}
@@ -161,10 +157,10 @@ export function Depths() {
             )}
             {kind?.grid && (
               <label>
-                Metres count from (latitude, longitude)
+                {say.metresCountFromLatitudeLongitude}
                 <Input
                   value={origin}
-                  placeholder="only where the grid is in metres"
+                  placeholder={say.onlyWhereTheGridIs}
                   onChange={(e) => {
                     changed();
                     setOrigin(e.target.value);
@@ -175,7 +171,7 @@ export function Depths() {
             {!kind?.grid && (
               <>
                 <label>
-                  Cells of
+                  {say.cellsOf}
                   <NumberField
                     measure="distance"
                     min={1}
@@ -185,7 +181,7 @@ export function Depths() {
                   />
                 </label>
                 <label>
-                  A sounding speaks for
+                  {say.aSoundingSpeaksFor}
                   <NumberField
                     measure="distance"
                     min={1}
@@ -198,31 +194,38 @@ export function Depths() {
             )}
             {read.error && (
               <p role="alert" className="caution">
-                {file.name}: {read.error.message} Nothing was stored.
+                {say.nothingWasStored(file.name, read.error.message)}
               </p>
             )}
             <Button disabled={!ready} loading={read.isPending} onClick={() => read.mutate(false)}>
-              Look at it
+              {say.lookAtIt}
             </Button>
           </div>
           {g && !g.kept && (
             <div>
               <p>
-                {g.rows} × {g.cols} cells of {show('distance', g.cell_m, 1)},{' '}
-                {Math.round((100 * g.known) / (g.rows * g.cols))} % of them known, from {depth(g.low_m)} to{' '}
-                {depth(g.high_m)} above chart datum; the middle lies at {g.lat.toFixed(4)}, {g.lon.toFixed(4)}
-                {g.soundings > 0 && `; ${g.soundings} soundings`}. Nothing is stored yet.
+                {say.cellsOfOfThemKnown(
+                  g.rows,
+                  g.cols,
+                  show('distance', g.cell_m, 1),
+                  Math.round((100 * g.known) / (g.rows * g.cols)),
+                  depth(g.low_m),
+                  depth(g.high_m),
+                  g.lat.toFixed(4),
+                  g.lon.toFixed(4),
+                  g.soundings,
+                )}
               </p>
               <Button type="primary" loading={read.isPending} onClick={() => read.mutate(true)}>
-                Keep these depths
+                {say.keepTheseDepths}
               </Button>
             </div>
           )}
         </>
       )}
       <p className="take">
-        <a href={`/api/v1/waters/${here.spot.water_id}/depth.asc`} download={`${here.spot.water} depth.asc`}>
-          Take along the depth of water now
+        <a href={`/api/v1/waters/${here.spot.water_id}/depth.asc`} download={say.depthAsc(here.spot.water)}>
+          {say.takeAlongTheDepthOf}
         </a>
       </p>
     </section>

@@ -5,6 +5,7 @@ import { useRef } from 'react';
 import type { Analysis } from '../api/client';
 import { day } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
+import { setup as say } from '../words/setup';
 
 /** The fit over the record's last days, and below it what is left, on the same scale. */
 export function FitChart({ curve, zone }: { curve: Analysis['curve']; zone: string }) {
@@ -34,7 +35,7 @@ export function FitChart({ curve, zone }: { curve: Analysis['curve']; zone: stri
   return (
     <div ref={box} className="fit">
       {width > 0 && (
-        <svg width={width} height={height} role="img" aria-label="Fit over the record, and the residual">
+        <svg width={width} height={height} role="img" aria-label={say.fitOverTheRecordAnd}>
           {y.ticks(5).map((t) =>
             t > base + worst ? (
               <g key={t}>
@@ -62,7 +63,7 @@ export function FitChart({ curve, zone }: { curve: Analysis['curve']; zone: stri
             <path d={path(left.map((r) => base + r))} className="left" />
           </g>
           <text x={pad.left - 6} y={y(base) + 4} textAnchor="end">
-            left
+            {say.left}
           </text>
           {[0, 0.5, 1].map((k) => {
             const t = times[0]! + (times[times.length - 1]! - times[0]!) * k;

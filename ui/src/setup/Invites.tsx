@@ -6,6 +6,7 @@ import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { dayThere } from '../format/time';
+import { setup as say } from '../words/setup';
 
 /** Letting others in, where registration goes by invites. */
 export function Invites() {
@@ -28,13 +29,11 @@ function Body() {
   const remove = useMutation({ mutationFn: api.deleteInvite, onSuccess: () => invalidate('account') });
   return (
     <section className="panel">
-      <h2>Let others in</h2>
-      <p className="quiet">
-        Whoever has the code makes an account of their own here. It holds for a fortnight.
-      </p>
+      <h2>{say.letOthersIn}</h2>
+      <p className="quiet">{say.whoeverHasTheCodeMakes}</p>
       {make.data?.code && (
         <p>
-          <code>{make.data.code}</code> <span className="quiet small">It is not shown again.</span>
+          <code>{make.data.code}</code> <span className="quiet small">{say.itIsNotShownAgain}</span>
         </p>
       )}
       <form
@@ -45,28 +44,26 @@ function Body() {
         }}
       >
         <label>
-          <span>For whom</span>
+          <span>{say.forWhom}</span>
           <Input value={note} maxLength={120} onChange={(e) => setNote(e.target.value)} />
         </label>
         <label>
-          <span>How many</span>
+          <span>{say.howMany}</span>
           <NumberField value={uses} min={1} max={100} onChange={setUses} />
         </label>
         <Fault of={[make]} />
         <Button htmlType="submit" loading={make.isPending}>
-          Make an invite
+          {say.makeAnInvite}
         </Button>
       </form>
       <Fault of={[remove]} />
       <ul className="sessions">
         {(list.data ?? []).map((i) => (
           <li key={i.id}>
-            <span>{i.note || 'for anyone'}</span>
-            <span className="quiet small">
-              {i.uses_left} left, until {dayThere(i.expires_at)}
-            </span>
+            <span>{i.note || say.forAnyone}</span>
+            <span className="quiet small">{say.leftUntil(i.uses_left, dayThere(i.expires_at))}</span>
             <Button size="small" loading={remove.isPending} onClick={() => remove.mutate(i.id)}>
-              Take it back
+              {say.takeItBack}
             </Button>
           </li>
         ))}

@@ -8,6 +8,7 @@ import { App, Button } from 'antd';
 import { useState } from 'react';
 import { api, type Limit } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
+import { setup as say } from '../words/setup';
 
 type Own = Record<string, { think: number | null; do_not: number | null }>;
 
@@ -24,7 +25,7 @@ export function Limits() {
     onSuccess: (_, own) => {
       letGo();
       setChanged({});
-      if (Object.keys(own).length > 0) void message.success('Your limits are kept.');
+      if (Object.keys(own).length > 0) void message.success(say.yourLimitsAreKept);
       return invalidate('limits');
     },
   });
@@ -37,16 +38,16 @@ export function Limits() {
   const now = (l: Limit) => changed[l.id] ?? { think: l.think, do_not: l.do_not };
   return (
     <section className="panel limits" id="limits">
-      <h2>Going or not</h2>
-      <p className="quiet">{limits.data.basis} An empty field stands for never.</p>
+      <h2>{say.goingOrNot}</h2>
+      <p className="quiet">{say.anEmptyFieldStandsFor(limits.data.basis)}</p>
       <table>
         <thead>
           <tr>
-            <th scope="col">By manner</th>
-            <th scope="col">Think again</th>
-            <th scope="col">Do not go</th>
+            <th scope="col">{say.byManner}</th>
+            <th scope="col">{say.thinkAgain}</th>
+            <th scope="col">{say.doNotGo}</th>
             <th scope="col">
-              <span className="quiet small">usual</span>
+              <span className="quiet small">{say.usual}</span>
             </th>
           </tr>
         </thead>
@@ -55,12 +56,12 @@ export function Limits() {
             <tr key={l.id}>
               <th scope="row">
                 {l.manner !== list[i - 1]?.manner && <span className="small quiet">{l.manner}</span>}
-                {l.says} {l.falls ? 'at or under' : 'at or over'}
+                {l.says} {l.falls ? say.atOrUnder : say.atOrOver}
               </th>
               {(['think', 'do_not'] as const).map((step) => (
                 <td key={step}>
                   <NumberField
-                    aria-label={`${l.says}, ${l.manner}: ${step === 'think' ? 'think again' : 'do not go'}`}
+                    aria-label={`${l.says}, ${l.manner}: ${step === 'think' ? say.thinkAgain2 : say.doNotGo2}`}
                     min={0}
                     max={l.most}
                     measure={l.measure}
@@ -85,15 +86,15 @@ export function Limits() {
           loading={save.isPending}
           onClick={() => save.mutate(own)}
         >
-          Keep my limits
+          {say.keepMyLimits}
         </Button>
         {list.some((l) => l.own) && (
           <Button
             onClick={() =>
-              save.mutate({}, { onSuccess: () => undo('Your limits', () => save.mutateAsync(own)) })
+              save.mutate({}, { onSuccess: () => undo(say.yourLimits, () => save.mutateAsync(own)) })
             }
           >
-            Back to the usual
+            {say.backToTheUsual}
           </Button>
         )}
       </div>

@@ -7,6 +7,7 @@ import { useKinds, write, type Kinds, type Nature } from '../conditions/kinds';
 import { clock, day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
+import { setup as say } from '../words/setup';
 
 /** A column of the first few kinds, in the second unit where there is one. */
 const examples = (kinds: Kinds) =>
@@ -28,7 +29,7 @@ export function Logs() {
       api.readLog(here.spot.water_id, v.text, { name: v.name.slice(0, 80), time_zone: zone, keep: v.keep }),
     onSuccess: (log, v) => {
       if (!v.keep) return;
-      void message.success(`${log.kept} readings are kept for ${here.spot.water}.`);
+      void message.success(say.readingsAreKeptFor(log.kept, here.spot.water));
       void invalidate('readings');
       setFile(undefined);
       read.reset();
@@ -37,13 +38,10 @@ export function Logs() {
   const log = read.data;
   return (
     <section className="panel">
-      <h2>Logs of instruments</h2>
-      <p className="quiet">
-        CSV with a column time and others such as {examples(kinds)}; or a sounder’s .nmea file. They become
-        readings of {here.spot.water}, whose time holds where the file does not say.
-      </p>
+      <h2>{say.logsOfInstruments}</h2>
+      <p className="quiet">{say.csvWithAColumnTime(examples(kinds), here.spot.water)}</p>
       <ChooseFile
-        says="Choose a log"
+        says={say.chooseALog}
         accept=".csv,.nmea,.txt,.log,text/csv,text/plain"
         fault={read.error ? `${file?.name}: ${read.error.message}` : undefined}
         onFile={(f) => {
@@ -56,38 +54,33 @@ export function Logs() {
       <p className="take">
         <a
           href={`/api/v1/waters/${here.spot.water_id}/readings.csv`}
-          download={`${here.spot.water} readings.csv`}
+          download={say.readingsCsv(here.spot.water)}
         >
-          Take along what was observed on {here.spot.water}
+          {say.takeAlongWhatWasObserved(here.spot.water)}
         </a>
       </p>
       {log && file && (
         <div className="log-read">
           <p>
-            {file.name}
-            {log.from && log.to && (
-              <>
-                , from {day(log.from, zone)} {clock(log.from, zone)} to {day(log.to, zone)}{' '}
-                {clock(log.to, zone)}
-              </>
+            {say.nothingIsStoredYet(
+              file.name,
+              log.from && `${day(log.from, zone)} ${clock(log.from, zone)}`,
+              log.to && `${day(log.to, zone)} ${clock(log.to, zone)}`,
             )}
-            . Nothing is stored yet.
           </p>
           <ul>
             {log.kinds.map((k) => (
               <li key={k.kind}>
-                <b>{k.n}</b> of {kinds.of(k.kind)?.long.toLowerCase() ?? k.kind},{' '}
-                {writtenOf(kinds.of(k.kind), k.low)} to {writtenOf(kinds.of(k.kind), k.high)}
+                {say.ofTo(
+                  <b>{k.n}</b>,
+                  kinds.of(k.kind)?.long.toLowerCase() ?? k.kind,
+                  writtenOf(kinds.of(k.kind), k.low),
+                  writtenOf(kinds.of(k.kind), k.high),
+                )}
               </li>
             ))}
-            {log.soundings > 0 && (
-              <li>
-                <b>{log.soundings}</b> depths with a place
-              </li>
-            )}
-            {log.passed_by > 0 && (
-              <li className="quiet">{log.passed_by} damaged or foreign lines passed by</li>
-            )}
+            {log.soundings > 0 && <li>{say.depthsWithAPlace(<b>{log.soundings}</b>)}</li>}
+            {log.passed_by > 0 && <li className="quiet">{say.damagedOrForeignLinesPassed(log.passed_by)}</li>}
           </ul>
           <Button
             type="primary"
@@ -95,7 +88,7 @@ export function Logs() {
             loading={read.isPending}
             onClick={() => read.mutate({ ...file, keep: true })}
           >
-            Keep these readings
+            {say.keepTheseReadings}
           </Button>
         </div>
       )}

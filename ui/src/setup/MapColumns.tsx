@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { fits, guess, header, renamed, type Column } from './columns';
+import { setup as say } from '../words/setup';
 
 /** A file on its way in: as it is, or with its columns named by the person. */
 interface Waiting {
@@ -78,28 +79,26 @@ function MapColumns(props: {
   }));
   return (
     <div className="map-columns">
-      <h3>Which column is which?</h3>
-      <p className="quiet small">
-        {waiting.name} goes by other names. Say what each holds, and in which unit; it is remembered.
-      </p>
+      <h3>{say.whichColumnIsWhich}</h3>
+      <p className="quiet small">{say.goesByOtherNamesSay(waiting.name)}</p>
       <table>
         <thead>
           <tr>
-            <th scope="col">In the file</th>
-            <th scope="col">begins</th>
-            <th scope="col">is</th>
+            <th scope="col">{say.inTheFile}</th>
+            <th scope="col">{say.begins}</th>
+            <th scope="col">{say.is}</th>
           </tr>
         </thead>
         <tbody>
           {names.map((n, i) => (
             <tr key={i}>
-              <th scope="row">{n || `column ${i + 1}`}</th>
+              <th scope="row">{n || say.column(i + 1)}</th>
               <td className="quiet small">{rows.map((r) => r[i] ?? '').join(' · ')}</td>
               <td>
                 <Select
-                  aria-label={`${n} is`}
+                  aria-label={say.is2(n)}
                   allowClear
-                  placeholder="passed over"
+                  placeholder={say.passedOver2}
                   value={mapped[i]}
                   options={options}
                   popupMatchSelectWidth={false}
@@ -116,14 +115,14 @@ function MapColumns(props: {
           disabled={missing.length > 0 || twice !== undefined}
           onClick={() => onMapped(mapped)}
         >
-          Read it so
+          {say.readItSo}
         </Button>
-        <Button onClick={onLeave}>Leave it</Button>
+        <Button onClick={onLeave}>{say.leaveIt}</Button>
       </div>
       {missing.length > 0 && (
-        <p className="quiet small">Still wanted: {missing.map((c) => c.says).join('; ')}.</p>
+        <p className="quiet small">{say.stillWanted(missing.map((c) => c.says).join('; '))}</p>
       )}
-      {twice && <p className="caution small">Two columns cannot both be {twice.replaceAll('_', ' ')}.</p>}
+      {twice && <p className="caution small">{say.twoColumnsCannotBothBe(twice.replaceAll('_', ' '))}</p>}
     </div>
   );
 }

@@ -8,6 +8,7 @@ import { useInvalidate } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { clock, day } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
+import { setup as say } from '../words/setup';
 
 /** Notes a high or low water for the moment of the ribbon. */
 export function Noting() {
@@ -39,29 +40,25 @@ export function Noting() {
       }}
     >
       <Segmented
-        aria-label="Which water"
+        aria-label={say.whichWater}
         value={kind}
         onChange={setKind}
         options={[
-          { value: 'high', label: 'High water' },
-          { value: 'low', label: 'Low water' },
+          { value: 'high', label: say.highWater },
+          { value: 'low', label: say.lowWater },
         ]}
       />
       <label>
-        <span>Height above datum, if read</span>
+        <span>{say.heightAboveDatumIfRead}</span>
         <NumberField measure="depth" value={heightM} onChange={setHeight} />
       </label>
       <Fault of={[put]} />
       <Button htmlType="submit" disabled={!time || ahead} loading={put.isPending}>
         {time
-          ? `It stood at ${clock(time, here.spot.time_zone)}, ${day(time, here.spot.time_zone)}`
-          : 'It stood now'}
+          ? say.itStoodAt(clock(time, here.spot.time_zone), day(time, here.spot.time_zone))
+          : say.itStoodNow}
       </Button>
-      <p className="quiet small">
-        {ahead
-          ? 'That is yet to come: move the ribbon back to when it stood.'
-          : 'Move the ribbon to another time if need be.'}
-      </p>
+      <p className="quiet small">{ahead ? say.thatIsYetToCome : say.moveTheRibbonToAnother}</p>
     </form>
   );
 }

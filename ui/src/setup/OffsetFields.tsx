@@ -1,14 +1,15 @@
 import { NumberField } from '../format/NumberField';
 import type { Measure } from '../format/spoken';
 import type { Offsets, OffsetsTyped } from './offsets';
+import { setup as say } from '../words/setup';
 
 const fields: { key: keyof Offsets; label: string; unit?: string; measure?: Measure; step?: number }[] = [
-  { key: 'lag_high_min', label: 'High water later by', unit: 'min' },
-  { key: 'lag_low_min', label: 'Low water later by', unit: 'min' },
-  { key: 'factor_high', label: 'High water times', unit: '×', step: 0.05 },
-  { key: 'factor_low', label: 'Low water times', unit: '×', step: 0.05 },
-  { key: 'difference_high_m', label: 'High water plus', measure: 'depth' },
-  { key: 'difference_low_m', label: 'Low water plus', measure: 'depth' },
+  { key: 'lag_high_min', label: say.highWaterLaterBy, unit: 'min' },
+  { key: 'lag_low_min', label: say.lowWaterLaterBy, unit: 'min' },
+  { key: 'factor_high', label: say.highWaterTimes, unit: '×', step: 0.05 },
+  { key: 'factor_low', label: say.lowWaterTimes, unit: '×', step: 0.05 },
+  { key: 'difference_high_m', label: say.highWaterPlus, measure: 'depth' },
+  { key: 'difference_low_m', label: say.lowWaterPlus, measure: 'depth' },
 ];
 
 /** Lag, factor and difference at high and at low water. */

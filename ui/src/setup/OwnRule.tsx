@@ -5,6 +5,8 @@ import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { useLeaveGuard } from '../frame/unkept';
+import { setup as say } from '../words/setup';
+import { allOf, anyOf } from '../words/joined';
 
 interface Row {
   of: string;
@@ -37,13 +39,15 @@ export function sentence(r: {
     .filter((k) => k.of)
     .map((k) =>
       k.any.length > 0
-        ? `${k.of} is ${k.any.join(' or ')}`
-        : [k.above && `${k.of} is above ${k.above}`, k.below && `${k.of} is below ${k.below}`]
-            .filter(Boolean)
-            .join(' and ') || `${k.of} is …`,
+        ? say.is3(k.of, anyOf(k.any))
+        : allOf(
+            [k.above && say.isAbove(k.of, k.above), k.below && say.isBelow(k.of, k.below)].filter(
+              (w) => w !== '',
+            ),
+          ) || say.is4(k.of),
     );
-  const whom = r.targets.length > 0 ? r.targets.join(' and ') : 'every target';
-  return `“${r.says.trim() || '…'}”: a ${r.effect}, ${r.certainty}, for ${whom}, when ${when.join(' and ') || '…'}.`;
+  const whom = r.targets.length > 0 ? allOf(r.targets) : say.everyTarget;
+  return say.aForWhen(r.says.trim() || '…', r.effect, r.certainty, whom, allOf(when) || '…');
 }
 
 /** A rule the angler writes: what it says, how strongly, and when it holds. */
@@ -88,8 +92,8 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
     onSuccess: (r) => {
       letGo();
       void invalidate('playbook');
-      if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
-      else void message.success('Your rule is in the playbook.');
+      if (r.findings.length > 0) void message.warning(say.keptBut(r.findings.join('; ')), 8);
+      else void message.success(say.yourRuleIsInThe);
       onDone();
     },
   });
@@ -99,27 +103,32 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
   return (
     <div className="form own-rule">
       <label>
-        What it says
+        {say.whatItSays}
         <Input
           value={says}
           maxLength={120}
           onChange={(e) => setSays(e.target.value)}
-          placeholder="Under the old post on the ebb"
+          placeholder={say.underTheOldPostOn}
         />
       </label>
       <div className="form-row">
         <label>
-          About
-          <Select aria-label="About" value={family} onChange={setFamily} options={words(book.families)} />
+          {say.about}
+          <Select aria-label={say.about} value={family} onChange={setFamily} options={words(book.families)} />
         </label>
         <label>
-          How strong
-          <Select aria-label="How strong" value={effect} onChange={setEffect} options={words(book.effects)} />
-        </label>
-        <label>
-          How sure
+          {say.howStrong}
           <Select
-            aria-label="How sure"
+            aria-label={say.howStrong}
+            value={effect}
+            onChange={setEffect}
+            options={words(book.effects)}
+          />
+        </label>
+        <label>
+          {say.howSure}
+          <Select
+            aria-label={say.howSure}
             value={certainty}
             onChange={setCertainty}
             options={words(book.certainties)}
@@ -127,9 +136,9 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
         </label>
       </div>
       <label>
-        For (none: all)
+        {say.forNoneAll}
         <Select
-          aria-label="For which targets"
+          aria-label={say.forWhichTargets}
           mode="multiple"
           value={targets}
           onChange={setTargets}
@@ -142,9 +151,9 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
         return (
           <div className="form-row" key={i}>
             <label>
-              {i === 0 ? 'When' : 'and'}
+              {i === 0 ? say.when : say.and3}
               <Select
-                aria-label={`Condition ${i + 1}`}
+                aria-label={say.condition(i + 1)}
                 showSearch
                 value={r.of || undefined}
                 onChange={(of) => change(i, { ...blank, of })}
@@ -153,9 +162,9 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
             </label>
             {v && v.words.length > 0 && (
               <label className="wide">
-                is
+                {say.is}
                 <Select
-                  aria-label={`Condition ${i + 1} is`}
+                  aria-label={say.conditionIs(i + 1)}
                   mode="multiple"
                   value={r.any}
                   onChange={(any) => change(i, { any })}
@@ -166,7 +175,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
             {v && v.words.length === 0 && (
               <>
                 <label>
-                  above
+                  {say.above}
                   <Input
                     value={r.above}
                     suffix={v.unit}
@@ -174,7 +183,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
                   />
                 </label>
                 <label>
-                  below
+                  {say.below}
                   <Input
                     value={r.below}
                     suffix={v.unit}
@@ -197,13 +206,13 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
       </p>
       <Fault of={[put]} />
       <div className="kit-acts">
-        <Button onClick={() => setRows([...rows, blank])}>And another condition</Button>
+        <Button onClick={() => setRows([...rows, blank])}>{say.andAnotherCondition}</Button>
         <Button
           type="primary"
           disabled={!says.trim() || !rows.some((r) => r.of)}
           onClick={() => put.mutate()}
         >
-          Add the rule
+          {say.addTheRule}
         </Button>
         <Button
           type="text"
@@ -211,7 +220,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
             leave(onDone);
           }}
         >
-          Cancel
+          {say.cancel}
         </Button>
       </div>
     </div>

@@ -8,14 +8,15 @@ import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from './ChooseFile';
 import { TakeAlong } from './TakeAlong';
+import { setup as say } from '../words/setup';
 
 type Format = ImportQuery['format'];
 type As = NonNullable<ImportQuery['as']>;
 
 const uses: { value: As; label: string }[] = [
-  { value: 'spots', label: 'spots' },
-  { value: 'outline', label: 'the shores' },
-  { value: 'zones', label: 'zones with a rule' },
+  { value: 'spots', label: say.spots },
+  { value: 'outline', label: say.theShores },
+  { value: 'zones', label: say.zonesWithARule },
 ];
 
 /** Places in and out: spots, drifts, shores and zones and their files. */
@@ -60,8 +61,8 @@ export function Places() {
   const take = useMutation({
     mutationFn: () => api.importFeatures(options(false), file!.text),
     onSuccess: (r) => {
-      const n = as === 'outline' ? `${r.rings} rings of shore` : `${r.added.length} ${as}`;
-      void message.success(`${n} brought into ${here.spot.water}; ${r.skipped.length} passed over.`);
+      const n = as === 'outline' ? say.ringsOfShore(r.rings) : `${r.added.length} ${as}`;
+      void message.success(say.broughtIntoPassedOver(n, here.spot.water, r.skipped.length));
       setFile(undefined);
       void invalidate('water');
     },
@@ -70,14 +71,10 @@ export function Places() {
   const columns = useColumns('places', (text, name) => setFile({ name, format: 'csv' as Format, text }));
   return (
     <section className="panel places">
-      <h2>Places in and out</h2>
-      <p className="quiet">
-        {known.map((k) => k.name).join(', ')} (a table: name, lat, lon), in degrees of WGS 84. Points become
-        spots, tracks and areas spots with a shape; areas may also become the shores of {here.spot.water}, or
-        zones.
-      </p>
+      <h2>{say.placesInAndOut}</h2>
+      <p className="quiet">{say.aTableNameLatLon(known.map((k) => k.name).join(', '), here.spot.water)}</p>
       <ChooseFile
-        says="Choose a file of places"
+        says={say.chooseAFileOfPlaces}
         accept={known.flatMap((k) => k.extensions).join(',')}
         fault={refused || (read.error ? `${file?.name}: ${read.error.message}` : undefined)}
         onFile={(f) => {
@@ -87,7 +84,7 @@ export function Places() {
             Format | undefined;
           if (!format) {
             const ends = known.flatMap((k) => k.extensions).join(', ');
-            setRefused(`${f.name}: expected a file ending in one of ${ends}.`);
+            setRefused(say.expectedAFileEndingIn(f.name, ends));
             return;
           }
           if (format === 'csv') void columns.take(f);
@@ -100,34 +97,31 @@ export function Places() {
       {columns.form}
       {list && file && (
         <div className="places-read">
-          <p>
-            <b>{file.name}</b> holds {list.features.length} places. Nothing is stored yet.
-          </p>
+          <p>{say.holdsPlacesNothingIsStored(<b>{file.name}</b>, list.features.length)}</p>
           <ul className="places-list">
             {list.features.slice(0, 60).map((f, i) => (
               <li key={i}>
-                <b>{f.name || '(no name)'}</b>{' '}
+                <b>{f.name || say.noName}</b>{' '}
                 <span className="quiet small">
-                  {f.kind}
-                  {f.places > 1 && ` of ${f.places} points`}
+                  {say.kindOfPoints(f.kind, f.places)}
                   {f.description && `, ${f.description}`}
                 </span>
               </li>
             ))}
-            {list.features.length > 60 && <li className="quiet">and {list.features.length - 60} more</li>}
+            {list.features.length > 60 && <li className="quiet">{say.andMore(list.features.length - 60)}</li>}
           </ul>
           {planned.data && <Planned plan={planned.data} as={as} />}
           <Fault of={[planned]} />
           <div className="keep">
             <label>
-              Take them as
-              <Segmented<As> aria-label="Take them as" value={as} onChange={setAs} options={uses} />
+              {say.takeThemAs}
+              <Segmented<As> aria-label={say.takeThemAs} value={as} onChange={setAs} options={uses} />
             </label>
             {as === 'spots' && (
               <label>
-                Kind of place
+                {say.kindOfPlace}
                 <Select
-                  aria-label="Kind of place"
+                  aria-label={say.kindOfPlace}
                   value={place}
                   onChange={setPlace}
                   options={(words.data?.places ?? []).map((p) => ({ value: p, label: p }))}
@@ -137,24 +131,24 @@ export function Places() {
             {as === 'zones' && (
               <>
                 <label>
-                  What it asks
+                  {say.whatItAsks}
                   <Select
-                    aria-label="What it asks"
+                    aria-label={say.whatItAsks}
                     value={rule.zone_kind}
                     onChange={(zone_kind) => setRule({ ...rule, zone_kind })}
                     options={['no take', 'seasonal', 'voluntary code'].map((k) => ({ value: k, label: k }))}
                   />
                 </label>
                 <label>
-                  The rule in words
+                  {say.theRuleInWords}
                   <Input value={rule.says} onChange={(e) => setRule({ ...rule, says: e.target.value })} />
                 </label>
                 <label>
-                  Where it stands
+                  {say.whereItStands}
                   <Input value={rule.source} onChange={(e) => setRule({ ...rule, source: e.target.value })} />
                 </label>
                 <label>
-                  Looked up on
+                  {say.lookedUpOn}
                   <Input
                     type="date"
                     value={rule.checked_on}
@@ -165,11 +159,11 @@ export function Places() {
             )}
             {take.error && (
               <p role="alert" className="caution">
-                {take.error.message} Nothing was stored.
+                {say.nothingWasStored2(take.error.message)}
               </p>
             )}
             <Button type="primary" loading={take.isPending} onClick={() => take.mutate()}>
-              Bring them in
+              {say.bringThemIn}
             </Button>
           </div>
         </div>
@@ -187,10 +181,10 @@ function Planned({ plan, as }: { plan: ImportPlan; as: As }) {
   return (
     <div className="places-plan">
       <p>
-        <b>
-          {as === 'outline' ? `${plan.rings} rings of shore` : `${plan.added.length} ${as}`} would be added
-        </b>
-        {plan.skipped.length > 0 && `, ${plan.skipped.length} passed over:`}
+        {say.wouldBeAdded(
+          as === 'outline' ? say.ringsOfShore(plan.rings) : `${plan.added.length} ${as}`,
+          plan.skipped.length,
+        )}
       </p>
       <ul className="quiet small">
         {plan.skipped.slice(0, listed).map((s, i) => (
@@ -198,7 +192,7 @@ function Planned({ plan, as }: { plan: ImportPlan; as: As }) {
             {s.what}: {s.why}
           </li>
         ))}
-        {plan.skipped.length > listed && <li>and {plan.skipped.length - listed} more</li>}
+        {plan.skipped.length > listed && <li>{say.andMore(plan.skipped.length - listed)}</li>}
       </ul>
     </div>
   );

@@ -4,6 +4,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
+import { setup as say } from '../words/setup';
 
 /** Codes to come back in by when the password is lost; shown once. */
 export function RecoveryCodes() {
@@ -20,10 +21,9 @@ export function RecoveryCodes() {
   const n = left.data?.recovery_codes;
   return (
     <section className="panel">
-      <h2>Recovery codes</h2>
+      <h2>{say.recoveryCodes}</h2>
       <p className="quiet">
-        There is no mail to send a lost password to. With one of these codes you set a new one; each works
-        once. {n !== undefined && (n === 0 ? 'You have none yet.' : `You have ${n} left.`)}
+        {say.thereIsNoMailTo(n !== undefined && (n === 0 ? say.youHaveNoneYet : say.youHaveLeft(n)))}
       </p>
       {make.data ? (
         <>
@@ -35,9 +35,9 @@ export function RecoveryCodes() {
             ))}
           </ul>
           <p>
-            Write them down or print them now: they are not shown again.{' '}
+            {say.writeThemDownOrPrint}{' '}
             <Button size="small" onClick={() => make.reset()}>
-              I have them
+              {say.iHaveThem}
             </Button>
           </p>
         </>
@@ -50,7 +50,7 @@ export function RecoveryCodes() {
           }}
         >
           <label>
-            <span>Your password</span>
+            <span>{say.yourPassword}</span>
             <Input.Password
               value={password}
               autoComplete="current-password"
@@ -59,7 +59,7 @@ export function RecoveryCodes() {
           </label>
           <Fault of={[make]} />
           <Button htmlType="submit" disabled={!password} loading={make.isPending}>
-            {n ? 'Make new ones' : 'Make codes'}
+            {n ? say.makeNewOnes : say.makeCodes}
           </Button>
         </form>
       )}

@@ -10,6 +10,8 @@ import { ChooseFile } from './ChooseFile';
 import { useUndo } from '../frame/useUndo';
 import { OwnRule } from './OwnRule';
 import { SetAside } from './SetAside';
+import { setup as say } from '../words/setup';
+import { sentences } from '../words/joined';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */
 export function Rules() {
@@ -26,8 +28,8 @@ export function Rules() {
     mutationFn: api.importOwn,
     onSuccess: (r) => {
       void invalidate('playbook');
-      const what = `${r.targets.length} targets and ${r.rules.length} rules are yours.`;
-      void message.success(r.findings.length > 0 ? `${what} But: ${r.findings.join('; ')}` : what, 8);
+      const what = say.targetsAndRulesAreYours(r.targets.length, r.rules.length);
+      void message.success(r.findings.length > 0 ? say.but(what, r.findings.join('; ')) : what, 8);
     },
   });
   if (book.error)
@@ -55,39 +57,35 @@ export function Rules() {
     .slice(0, mostShown);
   return (
     <section className="panel rules">
-      <h2>The playbook</h2>
-      <p className="quiet">
-        {rules.length} rules of thumb. Their strengths are this program’s judgement, not measurements: switch
-        off what you do not believe, or say how strongly you do. Your changes are yours alone and survive its
-        updates.
-      </p>
+      <h2>{say.thePlaybook}</h2>
+      <p className="quiet">{say.rulesOfThumbTheirStrengths(rules.length)}</p>
       <SetAside list={book.data.set_aside} />
       <div className="rules-pick">
         <Input
           allowClear
           value={typed}
-          aria-label="Find a rule"
-          placeholder={`Find among ${rules.length} rules`}
+          aria-label={say.findARule}
+          placeholder={say.findAmongRules(rules.length)}
           onChange={(e) => {
             setTyped(e.target.value);
             setQuery({});
           }}
         />
         <Select
-          aria-label="Rules about"
+          aria-label={say.rulesAbout}
           value={family}
           onChange={setFamily}
           options={[
-            ...families.map((f) => ({ value: f, label: `about ${f}` })),
-            { value: 'mine', label: `changed by you (${mine.length})` },
+            ...families.map((f) => ({ value: f, label: say.about2(f) })),
+            { value: 'mine', label: say.changedByYou(mine.length) },
           ]}
         />
         <Select
-          aria-label="Rules for"
+          aria-label={say.rulesFor}
           value={target}
           onChange={setTarget}
           options={[
-            { value: '', label: 'for every target' },
+            { value: '', label: say.forEveryTarget },
             ...targets.map((t) => ({ value: t.id, label: t.name })),
           ]}
         />
@@ -102,25 +100,25 @@ export function Rules() {
         />
       ) : (
         <div className="kit-acts">
-          <Button onClick={() => setWriting(true)}>Write a rule of your own</Button>
+          <Button onClick={() => setWriting(true)}>{say.writeARuleOfYour}</Button>
           <ChooseFile
-            says="Bring a playbook file…"
+            says={say.bringAPlaybookFile}
             fault={bring.error?.message}
             accept=".yaml,.yml"
             onFile={(f) => void f.text().then((text) => bring.mutate(text))}
           />
           {book.data.rules.some((r) => r.own) && (
             <a className="act" href="/api/v1/interchange/playbook.yaml" download>
-              Yours as a file
+              {say.yoursAsAFile}
             </a>
           )}
         </div>
       )}
       {one && (
         <p className="small">
-          One rule.{' '}
+          {say.oneRule}{' '}
           <button className="plain" onClick={() => setQuery({})}>
-            All of them
+            {say.allOfThem}
           </button>
         </p>
       )}
@@ -128,11 +126,9 @@ export function Rules() {
         {shown.map((r) => (
           <RuleRow key={r.id} rule={r} book={book.data} open={r.id === one} />
         ))}
-        {shown.length === 0 && (
-          <li className="quiet">No rule speaks of that. Try fewer letters, or another family.</li>
-        )}
+        {shown.length === 0 && <li className="quiet">{say.noRuleSpeaksOfThat}</li>}
         {of.length > mostShown && (
-          <li className="quiet small">and {of.length - mostShown} more; say more of it</li>
+          <li className="quiet small">{say.andMoreSayMoreOf(of.length - mostShown)}</li>
         )}
       </ul>
     </section>
@@ -155,7 +151,7 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
     mutationFn: () => api.deleteOwnRule(r.id),
     onSuccess: ({ source }) => {
       void invalidate('playbook');
-      undo('Your rule', () => api.importOwn(source).then(() => invalidate('playbook')));
+      undo(say.yourRule, () => api.importOwn(source).then(() => invalidate('playbook')));
     },
   });
   const now = { off: r.off, effect: r.effect, certainty: r.certainty };
@@ -168,15 +164,15 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
             {r.factor >= 1 ? '+' : '−'}
           </span>
           <span className={r.off || r.silent ? 'off' : ''}>{r.says}</span>
-          <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? 'off' : factor(r.factor)}</span>
+          <span className={r.changed ? 'mine' : 'quiet'}>{r.off ? say.off : factor(r.factor)}</span>
         </summary>
         <div className="rule-edit">
           <Fault of={[put, remove]} />
           <Checkbox checked={!r.off} onChange={(e) => put.mutate({ ...now, off: !e.target.checked })}>
-            I believe it
+            {say.iBelieveIt}
           </Checkbox>
           <Select
-            aria-label={`Strength of ${r.id}`}
+            aria-label={say.strengthOf(r.id)}
             value={r.effect}
             disabled={r.off}
             onChange={(effect) => put.mutate({ ...now, effect })}
@@ -184,7 +180,7 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
             popupMatchSelectWidth={false}
           />
           <Select
-            aria-label={`Certainty of ${r.id}`}
+            aria-label={say.certaintyOf(r.id)}
             value={r.certainty}
             disabled={r.off}
             onChange={(certainty) => put.mutate({ ...now, certainty })}
@@ -192,17 +188,17 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
             popupMatchSelectWidth={false}
           />
           {r.own ? (
-            <Button onClick={() => remove.mutate()}>Take it out</Button>
+            <Button onClick={() => remove.mutate()}>{say.takeItOut}</Button>
           ) : (
-            r.changed && <Button onClick={() => put.mutate({})}>As the playbook has it</Button>
+            r.changed && <Button onClick={() => put.mutate({})}>{say.asThePlaybookHasIt}</Button>
           )}
           <p className="quiet small">
-            {r.own
-              ? 'You wrote it.'
-              : `The playbook: ${r.built_effect}, ${r.built_certainty} (${r.origin}, ${r.idea}).`}
-            {r.school && ` Anglers disagree. ${r.school}.`}
-            {r.silent && ' You take another side, so it does not speak.'}
-            {r.targets.length > 0 && ` Speaks of ${r.targets.join(', ')}.`}
+            {sentences(
+              r.own ? say.youWroteIt : say.thePlaybook2(r.built_effect, r.built_certainty, r.origin, r.idea),
+              r.school && say.anglersDisagree(r.school),
+              r.silent && say.youTakeAnotherSideSo,
+              r.targets.length > 0 && say.speaksOf(r.targets.join(', ')),
+            )}
           </p>
         </div>
       </details>

@@ -3,6 +3,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { Positions } from '../tie/Positions';
+import { setup as say } from '../words/setup';
 
 /** Where anglers disagree: which side this angler takes, for good. */
 export function Schools() {
@@ -17,11 +18,8 @@ export function Schools() {
   if (!book.data) return null;
   return (
     <section className="panel schools">
-      <h2>Where anglers disagree</h2>
-      <p className="quiet">
-        Twelve old questions. Take a side and advice follows it; for one outing you can take another in Tie
-        on.
-      </p>
+      <h2>{say.whereAnglersDisagree}</h2>
+      <p className="quiet">{say.twelveOldQuestionsTakeA}</p>
       <Fault of={[take]} />
       <Positions
         schools={book.data.schools}

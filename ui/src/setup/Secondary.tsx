@@ -8,6 +8,7 @@ import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { OffsetFields } from './OffsetFields';
 import { plainOffsets, readOffsets, type OffsetsTyped } from './offsets';
+import { setup as say } from '../words/setup';
 
 /** A secondary station: lag and factor on one that has constituents. */
 export function Secondary({ stations }: { stations: Station[] }) {
@@ -33,7 +34,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
     onSuccess: () => {
       letGo();
       void invalidate('tide');
-      void message.success('The station is kept. Choose above which water follows it.');
+      void message.success(say.theStationIsKeptChoose2);
       setOpen(false);
       setName('');
     },
@@ -42,8 +43,8 @@ export function Secondary({ stations }: { stations: Station[] }) {
   if (!open)
     return (
       <div className="secondary">
-        <Button onClick={() => setOpen(true)}>Add a secondary place</Button>
-        <span className="quiet small"> one that follows another station, later and higher or lower</span>
+        <Button onClick={() => setOpen(true)}>{say.addASecondaryPlace}</Button>
+        <span className="quiet small"> {say.oneThatFollowsAnotherStation}</span>
       </div>
     );
   return (
@@ -55,31 +56,31 @@ export function Secondary({ stations }: { stations: Station[] }) {
       }}
     >
       <label>
-        <span>Name of the place</span>
+        <span>{say.nameOfThePlace}</span>
         <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
       </label>
       <label>
-        <span>Follows</span>
+        <span>{say.follows}</span>
         <Select
-          aria-label="Follows"
+          aria-label={say.follows}
           value={reference ?? main[0]?.id}
           onChange={setReference}
           options={main.map((s) => ({ value: s.id, label: s.name }))}
         />
       </label>
       <label>
-        <span>Where its figures come from</span>
+        <span>{say.whereItsFiguresComeFrom}</span>
         <Input
           value={source}
           maxLength={200}
-          placeholder="table and year"
+          placeholder={say.tableAndYear}
           onChange={(e) => setSource(e.target.value)}
         />
       </label>
       <OffsetFields value={text} onChange={setText} />
       <Fault of={[put]} />
       <Button type="primary" htmlType="submit" disabled={!ready} loading={put.isPending}>
-        Keep the place
+        {say.keepThePlace}
       </Button>
       <Button
         onClick={() =>
@@ -89,7 +90,7 @@ export function Secondary({ stations }: { stations: Station[] }) {
           })
         }
       >
-        Leave it
+        {say.leaveIt}
       </Button>
     </form>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { usePostponed } from '../frame/useUndo';
+import { setup as say } from '../words/setup';
 
 type Entry = Playbook['set_aside'][number];
 
@@ -27,7 +28,7 @@ export function SetAside({ list }: { list: Entry[] }) {
   const out = (a: Entry) => {
     setGoing((l) => [...l, keyOf(a)]);
     postpone(
-      `Your ${a.kind} ${a.id}`,
+      say.your2(a.kind, a.id),
       () => takeOut.mutate(a),
       () => setGoing((l) => l.filter((k) => k !== keyOf(a))),
     );
@@ -35,15 +36,14 @@ export function SetAside({ list }: { list: Entry[] }) {
   if (shown.length === 0) return null;
   return (
     <div role="status" className="set-aside">
-      <b>Set aside</b>, because this playbook does not know what they speak of. They are kept, and count again
-      when it does.
+      {say.becauseThisPlaybookDoesNot(<b>{say.setAside}</b>)}
       <Fault of={[takeOut]} />
       <ul>
         {shown.map((a) => (
           <li key={keyOf(a)}>
-            Your {a.kind} {a.id}: {a.why}{' '}
+            {say.your3(a.kind, a.id, a.why)}{' '}
             <Button size="small" onClick={() => out(a)}>
-              Take it out
+              {say.takeItOut}
             </Button>
           </li>
         ))}

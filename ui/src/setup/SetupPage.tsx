@@ -4,6 +4,7 @@ import { NavLink, Navigate, Route, Routes, useLocation, useNavigate } from 'reac
 import { useTitle } from '../frame/useTitle';
 import { found, rooms, type Room } from './rooms';
 import './setup.css';
+import { setup as say } from '../words/setup';
 
 /** What is set once, each page with its address; a list of them at the side, searched by what they hold. */
 export default function SetupPage({ bare }: { bare?: boolean }) {
@@ -15,12 +16,12 @@ export default function SetupPage({ bare }: { bare?: boolean }) {
   useTitle(rooms.find((r) => r.at === at)?.name, 'Set-up');
   return (
     <div className="setup-page">
-      <nav className="setup-list" aria-label="Set-up">
+      <nav className="setup-list" aria-label={say.setUp}>
         <Input
           allowClear
           value={typed}
-          placeholder="Find in Set-up"
-          aria-label="Find in Set-up"
+          placeholder={say.findInSetUp}
+          aria-label={say.findInSetUp}
           onChange={(e) => setTyped(e.target.value)}
           onPressEnter={() => {
             if (!shown[0]) return;
@@ -28,7 +29,7 @@ export default function SetupPage({ bare }: { bare?: boolean }) {
             setTyped('');
           }}
         />
-        {shown.length === 0 && <p className="quiet small">Nothing here goes by that.</p>}
+        {shown.length === 0 && <p className="quiet small">{say.nothingHereGoesByThat}</p>}
         <ul>
           {shown.map((r, i) => (
             <li key={r.at} className={r.group !== shown[i - 1]?.group ? 'first' : undefined}>
@@ -41,7 +42,7 @@ export default function SetupPage({ bare }: { bare?: boolean }) {
         </ul>
       </nav>
       <div className="setup">
-        <h1 className="unseen">{rooms.find((r) => r.at === at)?.name ?? 'Set-up'}</h1>
+        <h1 className="unseen">{rooms.find((r) => r.at === at)?.name ?? say.setUp}</h1>
         <Suspense>
           <Routes>
             {list.map((r: Room) => (

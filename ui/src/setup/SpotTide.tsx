@@ -13,6 +13,7 @@ import { usePlace } from '../moment/moment';
 import { Noting } from './Noting';
 import { OffsetFields } from './OffsetFields';
 import { plainOffsets, readOffsets, type Offsets, type OffsetsTyped } from './offsets';
+import { setup as say } from '../words/setup';
 
 /** How the chosen spot's tide follows its station, and what the angler's own notes say of it. */
 export function SpotTide() {
@@ -20,7 +21,7 @@ export function SpotTide() {
   const q = useQuery({ queryKey: ['spot-tide', here.spot.id], queryFn: () => api.spotTide(here.spot.id) });
   return (
     <section className="panel">
-      <h2>The tide at {here.spot.name}</h2>
+      <h2>{say.theTideAt(here.spot.name)}</h2>
       {q.error && <p role="alert">{q.error.message}</p>}
       {q.data && <Body key={JSON.stringify([here.spot.id, q.data.offsets])} t={q.data} />}
     </section>
@@ -41,7 +42,7 @@ function Body({ t }: { t: Data }) {
     mutationFn: (o: Offsets) => api.putOffsets(here.spot.id, o),
     onSuccess: () => {
       void done();
-      void message.success(`The tide at ${here.spot.name} now follows these figures.`);
+      void message.success(say.theTideAtNowFollows(here.spot.name));
     },
   });
   const current = useMutation({
@@ -53,16 +54,13 @@ function Body({ t }: { t: Data }) {
     mutationFn: (n: Data['noted'][number]) => api.deleteNoted(here.spot.id, n.id),
     onSuccess: (_, { id, ...body }) => {
       void invalidate('noted');
-      undo('The note', () => api.putNoted(here.spot.id, id, body).then(() => invalidate('noted')));
+      undo(say.theNote, () => api.putNoted(here.spot.id, id, body).then(() => invalidate('noted')));
     },
   });
   const l = t.learned;
   return (
     <>
-      <p className="quiet">
-        It follows {t.station.name} by these figures: the head of a creek turns later, and ranges differently,
-        than the open coast.
-      </p>
+      <p className="quiet">{say.itFollowsByTheseFigures(t.station.name)}</p>
       <form
         className="keep"
         onSubmit={(e) => {
@@ -73,26 +71,30 @@ function Body({ t }: { t: Data }) {
         <OffsetFields value={text} onChange={setText} />
         <Fault of={[put]} />
         <Button htmlType="submit" disabled={!offsets} loading={put.isPending}>
-          Use these
+          {say.useThese}
         </Button>
       </form>
-      <h3>Learn them from what you note</h3>
-      <p className="quiet">Note the time when the water stands here, and the height if you can read it.</p>
+      <h3>{say.learnThemFromWhatYou}</h3>
+      <p className="quiet">{say.noteTheTimeWhenThe}</p>
       <Noting />
       <Fault of={[forget]} />
       {t.noted.length > 0 && (
         <ul className="noted">
           {t.noted.map((n) => (
             <li key={n.id}>
-              {n.kind} water {day(n.time, zone)} <b>{clock(n.time, zone)}</b>
-              {n.height_m !== undefined && `, ${depth(n.height_m)}`}
+              {say.water(
+                n.kind,
+                day(n.time, zone),
+                <b>{clock(n.time, zone)}</b>,
+                n.height_m !== undefined && `, ${depth(n.height_m)}`,
+              )}
               <Button
                 size="small"
                 type="text"
-                aria-label={`Forget ${n.kind} water ${clock(n.time, zone)}`}
+                aria-label={say.forgetWater(n.kind, clock(n.time, zone))}
                 onClick={() => forget.mutate(n)}
               >
-                Forget
+                {say.forget}
               </Button>
             </li>
           ))}
@@ -102,15 +104,16 @@ function Body({ t }: { t: Data }) {
       {l && (
         <div className="learned">
           <p>
-            {l.highs + l.lows} notes say: high water <b>{fixed(l.lag_high_min, 0)} min</b> later (±{' '}
-            {fixed(l.lag_high_error_min, 0)}), low water <b>{fixed(l.lag_low_min, 0)} min</b> later (±{' '}
-            {fixed(l.lag_low_error_min, 0)})
-            {l.factor_error !== undefined && (
-              <>
-                , heights <b>×{fixed(l.factor_high ?? 1, 2)}</b> (± {fixed(l.factor_error, 2)})
-              </>
+            {say.notesSayHighWaterLater(
+              l.highs + l.lows,
+              <b>{say.min3(fixed(l.lag_high_min, 0))}</b>,
+              fixed(l.lag_high_error_min, 0),
+              <b>{say.min4(fixed(l.lag_low_min, 0))}</b>,
+              fixed(l.lag_low_error_min, 0),
+              l.factor_error !== undefined && (
+                <>{say.heights(<b>×{fixed(l.factor_high ?? 1, 2)}</b>, fixed(l.factor_error, 2))}</>
+              ),
             )}
-            . A few notes are drawn towards no lag at all.
           </p>
           <Button
             type="primary"
@@ -128,11 +131,11 @@ function Body({ t }: { t: Data }) {
               )
             }
           >
-            Use what was learned
+            {say.useWhatWasLearned}
           </Button>
         </div>
       )}
-      <h3>How it runs</h3>
+      <h3>{say.howItRuns}</h3>
       <form
         className="keep"
         onSubmit={(e) => {
@@ -141,19 +144,19 @@ function Body({ t }: { t: Data }) {
         }}
       >
         <label>
-          <span>The fastest run you have seen here, on springs</span>
+          <span>{say.theFastestRunYouHave}</span>
           <NumberField
             measure="run"
             min={0}
             max={8}
             value={seen}
-            placeholder={t.current.basin_m2 ? 'worked out' : 'not known'}
+            placeholder={t.current.basin_m2 ? say.workedOut : say.notKnown}
             onChange={setSeen}
           />
         </label>
         <Fault of={[current]} />
         <Button htmlType="submit" loading={current.isPending}>
-          Keep it
+          {say.keepIt}
         </Button>
       </form>
     </>

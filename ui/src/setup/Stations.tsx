@@ -9,12 +9,19 @@ import { useUndo } from '../frame/useUndo';
 import { Bring } from './Bring';
 import { Compare } from './Compare';
 import { Secondary } from './Secondary';
+import { setup as say } from '../words/setup';
 
 /** How a secondary station follows its reference. */
 function follows(s: Station, reference: string): string {
   const o = s.offsets!;
-  const lag = (min: number) => `${min < 0 ? '−' : '+'}${Math.abs(Math.round(min))} min`;
-  return `follows ${reference}: high ${lag(o.lag_high_min)} ×${(o.factor_high ?? 1).toFixed(2)}, low ${lag(o.lag_low_min)} ×${(o.factor_low ?? 1).toFixed(2)}`;
+  const lag = (min: number) => say.min2(min < 0 ? '−' : '+', Math.abs(Math.round(min)));
+  return say.followsHighLow(
+    reference,
+    lag(o.lag_high_min),
+    (o.factor_high ?? 1).toFixed(2),
+    lag(o.lag_low_min),
+    (o.factor_low ?? 1).toFixed(2),
+  );
 }
 
 /** The angler's tide stations, and which water follows which. */
@@ -53,17 +60,19 @@ export function Stations() {
   const waters = list.flatMap((s) => s.waters.map((w) => ({ ...w, station: s.id })));
   return (
     <section className="panel">
-      <h2>Stations</h2>
+      <h2>{say.stations}</h2>
       <Fault of={[stations]} />
       {list.map((s) => (
         <details key={s.id} className="station">
           <summary>
             <b>{s.name}</b>
             <span className="quiet">
-              {s.reference_id
-                ? follows(s, list.find((o) => o.id === s.reference_id)?.name ?? 'another station')
-                : `${s.constituents.length} constituents, mean level ${metres(s.z0_m)} above datum`}
-              , springs about {metres(s.mean_spring_range_m)}
+              {say.springsAbout(
+                s.reference_id
+                  ? follows(s, list.find((o) => o.id === s.reference_id)?.name ?? 'another station')
+                  : say.constituentsMeanLevelAboveDatum2(s.constituents.length, metres(s.z0_m)),
+                metres(s.mean_spring_range_m),
+              )}
             </span>
             <span className="quiet small">{s.source}</span>
           </summary>
@@ -78,23 +87,24 @@ export function Stations() {
           </ul>
           <Fault of={[remove]} />
           <p className="take">
-            Take it along:{' '}
-            {!s.reference_id && (
-              <>
-                <a href={`/api/v1/stations/${s.id}/file?format=json`} download={`${s.name}.json`}>
-                  JSON
-                </a>{' '}
-                <a href={`/api/v1/stations/${s.id}/file?format=csv`} download={`${s.name}.csv`}>
-                  CSV
-                </a>{' '}
-              </>
+            {say.takeItAlong(
+              !s.reference_id && (
+                <>
+                  <a href={`/api/v1/stations/${s.id}/file?format=json`} download={`${s.name}.json`}>
+                    {say.json}
+                  </a>{' '}
+                  <a href={`/api/v1/stations/${s.id}/file?format=csv`} download={`${s.name}.csv`}>
+                    {say.csv}
+                  </a>{' '}
+                </>
+              ),
+              <a href={`/api/v1/stations/${s.id}/turns.csv`} download={say.turnsCsv(s.name)}>
+                {say.thisYearsHighAndLow}
+              </a>,
             )}
-            <a href={`/api/v1/stations/${s.id}/turns.csv`} download={`${s.name} turns.csv`}>
-              this year’s high and low waters
-            </a>
             {s.waters.length === 0 && (
               <Button size="small" onClick={() => remove.mutate(s)} loading={remove.isPending}>
-                Remove
+                {say.remove}
               </Button>
             )}
           </p>
@@ -105,9 +115,9 @@ export function Stations() {
           <Fault of={[use]} />
           {waters.map((w) => (
             <label key={w.id}>
-              <span>{w.name} follows</span>
+              <span>{say.follows2(w.name)}</span>
               <Select
-                aria-label={`Station of ${w.name}`}
+                aria-label={say.stationOf(w.name)}
                 value={w.station}
                 onChange={(station) => use.mutate({ water: w.id, station })}
                 options={list.map((s) => ({ value: s.id, label: s.name }))}

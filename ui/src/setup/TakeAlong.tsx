@@ -4,11 +4,12 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
+import { setup as say } from '../words/setup';
 
 const privacy = [
-  { value: 'leave_out', label: 'leave private spots out' },
-  { value: 'blur', label: 'blur private spots' },
-  { value: 'include', label: 'with private spots' },
+  { value: 'leave_out', label: say.leavePrivateSpotsOut },
+  { value: 'blur', label: say.blurPrivateSpots },
+  { value: 'include', label: say.withPrivateSpots },
 ];
 
 /** The spots as a file; private ones only when asked for. */
@@ -24,16 +25,16 @@ export function TakeAlong() {
   });
   return (
     <div className="take-along">
-      <h3>Take your spots along</h3>
+      <h3>{say.takeYourSpotsAlong}</h3>
       <div className="keep">
         <Select
-          aria-label="Format"
+          aria-label={say.format}
           value={format}
           onChange={setFormat}
           options={(formats.data?.places ?? []).map((f) => ({ value: f.id, label: f.name }))}
         />
         <Select
-          aria-label="Private spots"
+          aria-label={say.privateSpots}
           value={hide}
           onChange={setHide}
           options={privacy}
@@ -41,7 +42,7 @@ export function TakeAlong() {
         />
         {hide === 'blur' && (
           <label>
-            by up to
+            {say.byUpTo}
             <NumberField
               measure="distance"
               min={100}
@@ -53,7 +54,7 @@ export function TakeAlong() {
           </label>
         )}
         <a className="take-link" href={`/api/v1/interchange/export?${query}`} download={`spots.${format}`}>
-          Take the file
+          {say.takeTheFile}
         </a>
       </div>
     </div>

@@ -8,6 +8,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberField';
 import { useUndo } from '../frame/useUndo';
 import { idFrom } from './OwnRule';
+import { setup as say } from '../words/setup';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
 export function TargetsPanel() {
@@ -18,17 +19,14 @@ export function TargetsPanel() {
   const t = book.data.targets.find((k) => k.id === id) ?? book.data.targets[0]!;
   return (
     <section className="panel targets-panel">
-      <h2>Targets</h2>
-      <p className="quiet">
-        What is said of a target becomes rules. Change one, or copy it under another name: yours lies over the
-        playbook and survives its updates.
-      </p>
+      <h2>{say.targets}</h2>
+      <p className="quiet">{say.whatIsSaidOfA}</p>
       <Select
-        aria-label="Target to read or change"
+        aria-label={say.targetToReadOrChange}
         showSearch={{ optionFilterProp: 'label' }}
         value={t.id}
         onChange={(other) => askFirst(() => setId(other))}
-        options={book.data.targets.map((k) => ({ value: k.id, label: k.name + (k.own ? ' (yours)' : '') }))}
+        options={book.data.targets.map((k) => ({ value: k.id, label: k.own ? say.yours(k.name) : k.name }))}
       />
       <TargetForm key={t.id + String(t.own)} target={t} book={book.data} onCopied={setId} />
     </section>
@@ -53,8 +51,8 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
     onSuccess: (r, id) => {
       letGo();
       fresh();
-      if (r.findings.length > 0) void message.warning(`Kept. But: ${r.findings.join('; ')}`, 8);
-      else void message.success(`${b.name} is kept.`);
+      if (r.findings.length > 0) void message.warning(say.keptBut(r.findings.join('; ')), 8);
+      else void message.success(say.isKept(b.name));
       onCopied(id);
     },
   });
@@ -62,18 +60,18 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
     mutationFn: () => api.deleteTarget(t.id),
     onSuccess: ({ source }) => {
       fresh();
-      undo(t.over ? `Your ${t.name}` : t.name, () => api.importOwn(source).then(fresh));
+      undo(t.over ? say.your(t.name) : t.name, () => api.importOwn(source).then(fresh));
     },
   });
   const vocabulary = (name: string) => book.vocabularies.find((v) => v.name === name)?.words ?? [];
   const lists: [keyof TargetBody, string, { value: string; label: string }[]][] = [
-    ['lives', 'Lives at', options(vocabulary('place'))],
-    ['likes', 'Likes', options(vocabulary('mark'))],
-    ['eats', 'Prefers', book.offerings.map((o) => ({ value: o.id, label: o.name }))],
-    ['takes', 'Takes too', book.offerings.map((o) => ({ value: o.id, label: o.name }))],
-    ['best', 'Best months', options(vocabulary('month'))],
-    ['away', 'Not there in', options(vocabulary('month'))],
-    ['columns', 'Feeds', options(['bottom', 'mid', 'top'])],
+    ['lives', say.livesAt, options(vocabulary('place'))],
+    ['likes', say.likes, options(vocabulary('mark'))],
+    ['eats', say.prefers, book.offerings.map((o) => ({ value: o.id, label: o.name }))],
+    ['takes', say.takesToo, book.offerings.map((o) => ({ value: o.id, label: o.name }))],
+    ['best', say.bestMonths, options(vocabulary('month'))],
+    ['away', say.notThereIn, options(vocabulary('month'))],
+    ['columns', say.feeds, options(['bottom', 'mid', 'top'])],
   ];
   const temperature = (key: keyof TargetBody, label: string) => (
     <NumberIn
@@ -95,19 +93,19 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
   return (
     <div className="form">
       <label>
-        Name
+        {say.name}
         <Input value={b.name} maxLength={80} onChange={(e) => set({ ...b, name: e.target.value })} />
       </label>
-      {text('note', 'What to know')}
-      {text('handling', 'Landing, holding, putting back')}
+      {text('note', say.whatToKnow)}
+      {text('handling', say.landingHoldingPuttingBack)}
       <div className="form-row">
-        {temperature('feeds_from_c', 'Feeds well from')}
+        {temperature('feeds_from_c', say.feedsWellFrom)}
         {temperature('feeds_to_c', 'to')}
-        {temperature('gone_below_c', 'Gone below')}
+        {temperature('gone_below_c', say.goneBelow)}
         <label>
-          Hunts by
+          {say.huntsBy}
           <Select
-            aria-label="Hunts by"
+            aria-label={say.huntsBy}
             value={b.senses}
             onChange={(senses) => set({ ...b, senses })}
             options={options(['sight', 'scent', 'both']) as never}
@@ -116,23 +114,23 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
       </div>
       <div className="form-row">
         {text('hooks', 'Hooks')}
-        {text('latin', 'Latin name')}
+        {text('latin', say.latinName)}
         <NumberIn
-          label="Strikes ahead from"
+          label={say.strikesAheadFrom}
           value={b.strikes_from_m}
           onChange={(v) => set({ ...b, strikes_from_m: v ?? 0 })}
           measure="tackle"
         />
         <NumberIn
-          label="to"
+          label={say.to}
           value={b.strikes_to_m}
           onChange={(v) => set({ ...b, strikes_to_m: v ?? 0 })}
           measure="tackle"
         />
         <label>
-          Danger to the leader
+          {say.dangerToTheLeader}
           <Select
-            aria-label="Danger to the leader"
+            aria-label={say.dangerToTheLeader}
             value={b.hazard}
             onChange={(hazard) => set({ ...b, hazard })}
             options={options(['open sand', 'shell', 'pilings', 'rock', 'teeth']) as never}
@@ -155,14 +153,12 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
       <Fault of={[put, remove]} />
       <div className="kit-acts">
         <Button type="primary" onClick={() => put.mutate(isCopy ? copyId : t.id)}>
-          {isCopy ? `Add ${b.name}` : 'Keep for me'}
+          {isCopy ? say.add(b.name) : say.keepForMe}
         </Button>
         {t.own && (
-          <Button onClick={() => remove.mutate()}>{t.over ? 'As the playbook has it' : 'Take out'}</Button>
+          <Button onClick={() => remove.mutate()}>{t.over ? say.asThePlaybookHasIt : say.takeOut}</Button>
         )}
-        {!isCopy && (
-          <span className="small quiet">Give it another name to add it as a target of its own.</span>
-        )}
+        {!isCopy && <span className="small quiet">{say.giveItAnotherNameTo}</span>}
       </div>
     </div>
   );

@@ -6,12 +6,13 @@ import { systemOf, type Settings } from '../format/spoken';
 import units from '../format/units.json';
 import { useSession } from '../signin/session';
 import { lights, useLight } from '../theme/light';
+import { setup as say } from '../words/setup';
 
 const systems = { metric: 'Metric', us: 'US' } as const;
 const weeks: { value: Settings['week']; label: string }[] = [
-  { value: 'monday', label: 'Monday' },
-  { value: 'sunday', label: 'Sunday' },
-  { value: 'saturday', label: 'Saturday' },
+  { value: 'monday', label: say.monday },
+  { value: 'sunday', label: say.sunday },
+  { value: 'saturday', label: say.saturday },
 ];
 
 /** How measures and hours are written for this person, and how bright the screen is. */
@@ -33,20 +34,17 @@ export function UnitsPage() {
   return (
     <>
       <section className="panel">
-        <h2>Units</h2>
-        <p className="quiet">
-          For everything that is shown. Whatever you type is understood with its unit, whatever is set here:
-          “3 ft 6”, “1/2 oz”, “54F”, “12 kn”.
-        </p>
+        <h2>{say.units}</h2>
+        <p className="quiet">{say.forEverythingThatIsShown}</p>
         <div className="form-row">
           <label>
-            All at once
+            {say.allAtOnce}
             <Segmented
-              aria-label="All at once"
+              aria-label={say.allAtOnce}
               value={system ?? 'own'}
               options={[
                 ...Object.entries(systems).map(([value, label]) => ({ value, label })),
-                ...(system ? [] : [{ value: 'own', label: 'My own', disabled: true }]),
+                ...(system ? [] : [{ value: 'own', label: say.myOwn, disabled: true }]),
               ]}
               onChange={(s) => s !== 'own' && set({ ...systemOf(s as 'us'), clock: settings.units.clock })}
             />
@@ -67,30 +65,28 @@ export function UnitsPage() {
               </label>
             ))}
         </div>
-        <p className="quiet small">
-          Hooks and lines keep the sizes they are sold by; “ankle” and “waist” stay what they are.
-        </p>
+        <p className="quiet small">{say.hooksAndLinesKeepThe}</p>
         <Fault of={[save]} />
       </section>
       <section className="panel">
-        <h2>Hours and weeks</h2>
+        <h2>{say.hoursAndWeeks}</h2>
         <div className="units-each">
           <label>
-            Hours
+            {say.hours}
             <Segmented
-              aria-label="Hours"
+              aria-label={say.hours}
               value={settings.units.clock as string}
               options={[
                 { value: '24 h', label: '18:40' },
-                { value: '12 h', label: '6:40 pm' },
+                { value: '12 h', label: say.n640Pm },
               ]}
               onChange={(clock) => set({ clock: clock as '12 h' })}
             />
           </label>
           <label>
-            A week begins on
+            {say.aWeekBeginsOn}
             <Select
-              aria-label="A week begins on"
+              aria-label={say.aWeekBeginsOn}
               value={settings.week}
               options={weeks}
               onChange={(week) => save.mutate({ ...settings, week })}
@@ -99,9 +95,9 @@ export function UnitsPage() {
         </div>
       </section>
       <section className="panel">
-        <h2>Light of the screen</h2>
-        <Segmented aria-label="Light" value={light} onChange={setLight} options={lights} />
-        <p className="quiet small">Kept on this device.</p>
+        <h2>{say.lightOfTheScreen}</h2>
+        <Segmented aria-label={say.light} value={light} onChange={setLight} options={lights} />
+        <p className="quiet small">{say.keptOnThisDevice}</p>
       </section>
     </>
   );

@@ -8,6 +8,7 @@ import { api, type Schemas } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { clock, day } from '../format/time';
 import { useUndo } from '../frame/useUndo';
+import { setup as say } from '../words/setup';
 
 type Listed = Schemas['WaterListed'];
 
@@ -19,7 +20,7 @@ export function WatersPage() {
     <>
       <div className="waters-acts">
         <Button type="primary" onClick={() => void go('/begin')}>
-          Make another water
+          {say.makeAnotherWater}
         </Button>
         <Invented />
       </div>
@@ -42,7 +43,7 @@ function Water({ w }: { w: Listed }) {
   const remove = useMutation({
     mutationFn: () => api.deleteWater(w.id, true),
     onSuccess: () => {
-      void message.success(`${w.name} is gone.`);
+      void message.success(say.isGone(w.name));
       void invalidate('spots');
       void invalidate('tide');
     },
@@ -54,18 +55,18 @@ function Water({ w }: { w: Listed }) {
       .catch((e: Error) => e.message);
     if (!holds) return void invalidate('spots');
     await modal.confirm({
-      title: `Take ${w.name} away?`,
+      title: say.takeAway(w.name),
       content: holds,
-      okText: 'All of it',
+      okText: say.allOfIt,
       okButtonProps: { danger: true },
-      cancelText: 'Leave it',
+      cancelText: say.leaveIt,
       onOk: () => remove.mutateAsync(),
     });
   };
   return (
     <section className="panel">
       <h2>{w.name}</h2>
-      {w.invented && <p className="quiet">Of the invented coast.</p>}
+      {w.invented && <p className="quiet">{say.ofTheInventedCoast}</p>}
       <form
         className="keep"
         onSubmit={(e) => {
@@ -74,18 +75,18 @@ function Water({ w }: { w: Listed }) {
         }}
       >
         <label>
-          <span>Name</span>
+          <span>{say.name}</span>
           <Input value={name} maxLength={80} onChange={(e) => setName(e.target.value)} />
         </label>
         <Fault of={[rename]} />
         <Button htmlType="submit" disabled={!name.trim() || name === w.name} loading={rename.isPending}>
-          Rename
+          {say.rename}
         </Button>
       </form>
       <Forecast water={w} />
       <Fault of={[remove]} />
       <Button danger type="text" onClick={() => void ask()}>
-        Take this water away…
+        {say.takeThisWaterAway}
       </Button>
     </section>
   );
@@ -117,7 +118,7 @@ function Forecast({ water }: { water: Listed }) {
       // What came of the address went with it.
       put.reset();
       void invalidate('water');
-      if (f) undo('The forecast address', () => api.putFeed(water.id, f.url).then(() => invalidate('water')));
+      if (f) undo(say.theForecastAddress, () => api.putFeed(water.id, f.url).then(() => invalidate('water')));
     },
   });
   const f = put.data ?? q.data?.feed;
@@ -132,32 +133,36 @@ function Forecast({ water }: { water: Listed }) {
         }}
       >
         <label className="feed-address">
-          <span>Forecast address</span>
+          <span>{say.forecastAddress}</span>
           <Input
             value={url}
             maxLength={400}
-            placeholder="https://… hourly CSV with CF standard names"
+            placeholder={say.anAddressOfHourlyCsv}
             onChange={(e) => setTyped(e.target.value)}
           />
         </label>
         <Fault of={[put, remove]} />
         <Button htmlType="submit" disabled={!url.trim()} loading={put.isPending}>
-          {f && url === f.url ? 'Try it again' : 'Try it'}
+          {f && url === f.url ? say.tryItAgain : say.tryIt}
         </Button>
         {f && (
           <Button type="text" loading={remove.isPending} onClick={() => remove.mutate()}>
-            Take it away
+            {say.takeItAway}
           </Button>
         )}
       </form>
       <p className="small" role="status">
         {f?.problem
-          ? `It did not go well: ${f.problem}.`
+          ? say.itDidNotGoWell(f.problem)
           : put.data?.readings
-            ? `${put.data.readings} readings came, issued ${day(put.data.issued_at!, water.time_zone)} ${clock(put.data.issued_at!, water.time_zone)}.`
+            ? say.readingsCameIssued(
+                put.data.readings,
+                day(put.data.issued_at!, water.time_zone),
+                clock(put.data.issued_at!, water.time_zone),
+              )
             : f?.fetched_at
-              ? `Fetched ${day(f.fetched_at, water.time_zone)} ${clock(f.fetched_at, water.time_zone)}.`
-              : 'Without one, what is usual is assumed, and said to be.'}
+              ? say.fetched(day(f.fetched_at, water.time_zone), clock(f.fetched_at, water.time_zone))
+              : say.withoutOneWhatIsUsual}
       </p>
     </>
   );

@@ -8,6 +8,7 @@ import { dayThere } from '../format/time';
 import { useSession } from '../signin/session';
 import { Invites } from './Invites';
 import { RecoveryCodes } from './RecoveryCodes';
+import { setup as say } from '../words/setup';
 
 /** One's account: where one is signed in, the password, what leaves and how it ends. */
 export function You() {
@@ -17,9 +18,9 @@ export function You() {
       <section className="panel setup-self">
         <div>
           <h2>{name}</h2>
-          <p className="quiet">Nobody else here sees anything of yours.</p>
+          <p className="quiet">{say.nobodyElseHereSeesAnything}</p>
         </div>
-        <Button onClick={signOut}>Sign out</Button>
+        <Button onClick={signOut}>{say.signOut}</Button>
       </section>
       <Sessions />
       <Password />
@@ -40,21 +41,21 @@ function Sessions() {
   const error = q.error ?? end.error ?? others.error;
   return (
     <section className="panel">
-      <h2>Signed in</h2>
+      <h2>{say.signedIn}</h2>
       {error && <p role="alert">{error.message}</p>}
       <ul className="sessions">
         {list.map((s) => (
           <li key={s.id}>
             <span>
-              <b>{s.here ? 'Here' : s.device}</b>
+              <b>{s.here ? say.here : s.device}</b>
               {s.here && <span className="quiet"> ({s.device})</span>}
             </span>
             <span className="quiet small">
-              since {dayThere(s.started_at)}, last used {dayThere(s.seen_at)}
+              {say.sinceLastUsed(dayThere(s.started_at), dayThere(s.seen_at))}
             </span>
             {!s.here && (
               <Button size="small" loading={end.isPending} onClick={() => end.mutate(s.id)}>
-                Sign out there
+                {say.signOutThere}
               </Button>
             )}
           </li>
@@ -62,7 +63,7 @@ function Sessions() {
       </ul>
       {list.length > 1 && (
         <Button loading={others.isPending} onClick={() => others.mutate(undefined)}>
-          Sign out everywhere else
+          {say.signOutEverywhereElse}
         </Button>
       )}
     </section>
@@ -78,12 +79,12 @@ function Password() {
     onSuccess: () => {
       form.resetFields();
       void invalidate('account');
-      void message.success('The password is changed; other devices are signed out.');
+      void message.success(say.thePasswordIsChangedOther);
     },
   });
   return (
     <section className="panel">
-      <h2>Password</h2>
+      <h2>{say.password}</h2>
       <Form
         form={form}
         layout="vertical"
@@ -91,19 +92,19 @@ function Password() {
         requiredMark={false}
         onFinish={(v) => change.mutate(v)}
       >
-        <Form.Item label="Now" name="old" rules={[{ required: true, message: 'The one you have.' }]}>
+        <Form.Item label={say.now} name="old" rules={[{ required: true, message: say.theOneYouHave }]}>
           <Input.Password autoComplete="current-password" />
         </Form.Item>
         <Form.Item
-          label="From now on"
+          label={say.fromNowOn}
           name="password"
-          rules={[{ required: true, min: 10, message: 'It has 10 characters at least.' }]}
+          rules={[{ required: true, min: 10, message: say.itHas10CharactersAt }]}
         >
           <Input.Password autoComplete="new-password" />
         </Form.Item>
         <Form.Item label=" ">
           <Button htmlType="submit" loading={change.isPending}>
-            Change it
+            {say.changeIt}
           </Button>
         </Form.Item>
         <Fault of={[change]} />
@@ -115,14 +116,11 @@ function Password() {
 function TakeAll() {
   return (
     <section className="panel">
-      <h2>Take everything along</h2>
-      <p className="quiet">
-        All you entered, as one file: waters, stations, spots, depths, readings, log, kit, rules, limits and
-        settings. Any Grey Pebble reads it back into an account that is empty.
-      </p>
+      <h2>{say.takeEverythingAlong}</h2>
+      <p className="quiet">{say.allYouEnteredAsOne}</p>
       <p className="take">
         <a href="/api/v1/account/export" download>
-          Take the file
+          {say.takeTheFile}
         </a>
       </p>
     </section>
@@ -145,28 +143,19 @@ function Leave() {
   };
   return (
     <section className="panel">
-      <h2>Delete the account</h2>
-      <p className="quiet">
-        Everything in it goes at once, and nobody can bring it back. Take it along first.
-      </p>
+      <h2>{say.deleteTheAccount}</h2>
+      <p className="quiet">{say.everythingInItGoesAt}</p>
       <Button danger onClick={() => setOpen(true)}>
-        Delete the account…
+        {say.deleteTheAccount2}
       </Button>
-      <Modal open={open} onCancel={close} title="Delete the account" footer={null} destroyOnHidden>
-        {b && (
-          <p>
-            These go: {count(b.spots, 'spot')} in {count(b.waters, 'water')},{' '}
-            {count(b.stations, 'tide station')}, {count(b.spells, 'spell')} with {count(b.catches, 'catch')},{' '}
-            {count(b.readings, 'reading')}, {count(b.kit, 'thing')} of your kit, {count(b.rules, 'rule')} of
-            your own.
-          </p>
-        )}
+      <Modal open={open} onCancel={close} title={say.deleteTheAccount} footer={null} destroyOnHidden>
+        {b && <p>{say.theseGo(b)}</p>}
         {!sure ? (
           <div className="map-acts">
             <Button danger disabled={!b} onClick={() => setSure(true)}>
-              Yes, all of it
+              {say.yesAllOfIt}
             </Button>
-            <Button onClick={close}>Leave it</Button>
+            <Button onClick={close}>{say.leaveIt}</Button>
           </div>
         ) : (
           <form
@@ -177,7 +166,7 @@ function Leave() {
             }}
           >
             <label>
-              Your password, to be sure it is you
+              {say.yourPasswordToBeSure}
               <Input.Password
                 value={password}
                 autoFocus
@@ -188,9 +177,9 @@ function Leave() {
             <Fault of={[leave]} />
             <div className="map-acts">
               <Button danger type="primary" htmlType="submit" disabled={!password} loading={leave.isPending}>
-                Delete everything now
+                {say.deleteEverythingNow}
               </Button>
-              <Button onClick={close}>Leave it</Button>
+              <Button onClick={close}>{say.leaveIt}</Button>
             </div>
           </form>
         )}
@@ -198,6 +187,3 @@ function Leave() {
     </section>
   );
 }
-
-const plurals: Record<string, string> = { catch: 'catches' };
-const count = (n: number, one: string) => `${n} ${n === 1 ? one : (plurals[one] ?? `${one}s`)}`;

@@ -8,14 +8,15 @@ import { useTitle } from '../frame/useTitle';
 import { Toggle } from '../water/Toggle';
 import { Entrance } from './Entrance';
 import { guessed } from './guess';
+import { signin as say } from '../words/signin';
 
 const systems = [
-  { id: 'metric', name: 'Metres', says: '0.34 m over the bar, 7 g, 12 °C, a 2.7 kg fish' },
-  { id: 'us', name: 'Feet', says: '1.1 ft over the bar, 1/4 oz, 54 °F, a 6 lb fish' },
+  { id: 'metric', name: say.metres, says: say.n034MOverThe },
+  { id: 'us', name: say.feet, says: say.n11FtOverThe },
 ] as const;
 const clocks = [
   { id: '24 h', name: '18:40' },
-  { id: '12 h', name: '6:40 pm' },
+  { id: '12 h', name: say.n640Pm },
 ] as const;
 
 /** How someone new speaks of measures: guessed, and asked once. */
@@ -32,9 +33,9 @@ export function AskUnits({ name }: { name: string }) {
   });
   return (
     <Entrance wide>
-      <h1>Welcome, {name}</h1>
-      <p className="quiet">How do you speak of the water? Any unit can be typed anywhere all the same.</p>
-      <div className="ask-units" role="group" aria-label="Units">
+      <h1>{say.welcome(name)}</h1>
+      <p className="quiet">{say.howDoYouSpeakOf}</p>
+      <div className="ask-units" role="group" aria-label={say.units}>
         {systems.map((s) => (
           <Toggle key={s.id} on={system === s.id} onChange={() => setSystem(s.id)}>
             <b>{s.name}</b>
@@ -42,7 +43,7 @@ export function AskUnits({ name }: { name: string }) {
           </Toggle>
         ))}
       </div>
-      <div className="ask-units" role="group" aria-label="Hours">
+      <div className="ask-units" role="group" aria-label={say.hours}>
         {clocks.map((c) => (
           <Toggle key={c.id} on={hours === c.id} onChange={() => setHours(c.id)}>
             <b>{c.name}</b>
@@ -55,9 +56,9 @@ export function AskUnits({ name }: { name: string }) {
         </p>
       )}
       <Button type="primary" size="large" block loading={keep.isPending} onClick={() => keep.mutate()}>
-        Go on
+        {say.goOn}
       </Button>
-      <p className="quiet small">Knots for the wind, yards for a cast: each by itself in Set-up, Units.</p>
+      <p className="quiet small">{say.knotsForTheWindYards}</p>
     </Entrance>
   );
 }

@@ -5,6 +5,7 @@ import { api, Problem } from '../api/client';
 import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { Entrance } from './Entrance';
+import { signin as say } from '../words/signin';
 
 interface Fields {
   name: string;
@@ -16,9 +17,9 @@ interface Fields {
 type Way = 'in' | 'new' | 'lost';
 
 const words: Record<Way, { title: string; act: string }> = {
-  in: { title: 'Sign in', act: 'Sign in' },
-  new: { title: 'Make an account', act: 'Make the account' },
-  lost: { title: 'Password lost', act: 'Set the new password' },
+  in: { title: say.signIn, act: say.signIn },
+  new: { title: say.makeAnAccount, act: say.makeTheAccount },
+  lost: { title: say.passwordLost, act: say.setTheNewPassword },
 };
 
 /** Signing in, making an account, and coming back in by a recovery code. */
@@ -51,43 +52,41 @@ export function SignIn({ onDone }: { onDone: () => void }) {
   const fresh = way !== 'in';
   return (
     <Entrance>
-      <h1>Grey Pebble</h1>
-      <p className="quiet">
-        When and where the water will be right, what to tie on, and what your log says about it.
-      </p>
+      <h1>{say.greyPebble}</h1>
+      <p className="quiet">{say.whenAndWhereTheWater}</p>
       {welcome.data?.demo && way === 'in' && <p className="signin-demo small">{welcome.data.demo}</p>}
       {way !== 'in' && <h2>{words[way].title}</h2>}
       <Form<Fields> layout="vertical" onFinish={(v) => void submit(v)} requiredMark={false}>
-        <Form.Item label="Name" name="name" rules={[{ required: true, message: 'Your name is needed.' }]}>
+        <Form.Item label={say.name} name="name" rules={[{ required: true, message: say.yourNameIsNeeded }]}>
           <Input autoComplete="username" autoFocus maxLength={60} />
         </Form.Item>
         {way === 'lost' && (
           <Form.Item
-            label="Recovery code"
+            label={say.recoveryCode}
             name="code"
-            rules={[{ required: true, message: 'One of the codes you kept.' }]}
+            rules={[{ required: true, message: say.oneOfTheCodesYou }]}
           >
-            <Input autoComplete="off" placeholder="abcd-2345-efgh-6789" />
+            <Input autoComplete="off" placeholder={say.abcd2345Efgh6789} />
           </Form.Item>
         )}
         <Form.Item
-          label={way === 'lost' ? 'New password' : 'Password'}
+          label={way === 'lost' ? say.newPassword : say.password}
           name="password"
-          extra={fresh ? `${least} characters or more: a few words in a row do well.` : undefined}
+          extra={fresh ? say.charactersOrMoreAFew(least) : undefined}
           rules={[
-            { required: true, message: 'The password is needed.' },
-            ...(fresh ? [{ min: least, message: `It has ${least} characters at least.` }] : []),
+            { required: true, message: say.thePasswordIsNeeded },
+            ...(fresh ? [{ min: least, message: say.itHasCharactersAtLeast(least) }] : []),
           ]}
         >
           <Input.Password autoComplete={fresh ? 'new-password' : 'current-password'} />
         </Form.Item>
         {way === 'new' && registration === 'invite' && (
           <Form.Item
-            label="Invite"
+            label={say.invite}
             name="invite"
-            rules={[{ required: true, message: 'An invite is needed here. Ask whoever told you of it.' }]}
+            rules={[{ required: true, message: say.anInviteIsNeededHere }]}
           >
-            <Input autoComplete="off" placeholder="abcd-2345-efgh-6789" />
+            <Input autoComplete="off" placeholder={say.abcd2345Efgh6789} />
           </Form.Item>
         )}
         {error && (
@@ -102,22 +101,22 @@ export function SignIn({ onDone }: { onDone: () => void }) {
       <p className="signin-else">
         {way !== 'in' && (
           <button className="plain" onClick={turn('in')}>
-            Sign in instead
+            {say.signInInstead}
           </button>
         )}
         {way === 'in' && registration && registration !== 'closed' && (
           <button className="plain" onClick={turn('new')}>
-            Make an account
+            {say.makeAnAccount}
           </button>
         )}
         {way === 'in' && (
           <button className="plain" onClick={turn('lost')}>
-            Password lost?
+            {say.passwordLost2}
           </button>
         )}
       </p>
       {way === 'in' && registration === 'closed' && (
-        <p className="quiet small">Accounts here are made by whoever runs the server.</p>
+        <p className="quiet small">{say.accountsHereAreMadeBy}</p>
       )}
     </Entrance>
   );

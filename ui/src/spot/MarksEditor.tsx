@@ -2,6 +2,7 @@ import { NumberField } from '../format/NumberField';
 import { Button, Checkbox, Input, Select } from 'antd';
 import { v7 } from 'uuid';
 import type { Schemas, Words } from '../api/client';
+import { spot as say } from '../words/spot';
 
 type Mark = Schemas['MarkBody'];
 
@@ -11,39 +12,36 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
   const set = (i: number, part: Partial<Mark>) =>
     onChange(marks.map((m, k) => (k === i ? { ...m, ...part } : m)));
   const kinds = words.mark_kinds.map((k) => ({ value: k, label: k }));
-  const bottoms = [
-    { value: '', label: '(not known)' },
-    ...words.bottoms.map((k) => ({ value: k, label: k })),
-  ];
+  const bottoms = [{ value: '', label: say.notKnown }, ...words.bottoms.map((k) => ({ value: k, label: k }))];
   return (
     <div className="marks-editor">
       {marks.map((m, i) => (
         <fieldset key={m.id}>
-          <legend className="unseen">{m.name || `Mark ${i + 1}`}</legend>
+          <legend className="unseen">{m.name || say.mark(i + 1)}</legend>
           <label>
-            Name
+            {say.name}
             <Input value={m.name} onChange={(e) => set(i, { name: e.target.value })} />
           </label>
           <label>
-            Kind
+            {say.kind}
             <Select
-              aria-label={`Kind of ${m.name}`}
+              aria-label={say.kindOf(m.name)}
               value={m.kind}
               options={kinds}
               onChange={(kind) => set(i, { kind })}
             />
           </label>
           <label>
-            Bottom
+            {say.bottom}
             <Select
-              aria-label={`Bottom at ${m.name}`}
+              aria-label={say.bottomAt(m.name)}
               value={m.bottom ?? ''}
               options={bottoms}
               onChange={(bottom) => set(i, { bottom: bottom || undefined })}
             />
           </label>
           <label>
-            Out
+            {say.out}
             <NumberField
               measure="distance"
               value={m.distance_m}
@@ -53,16 +51,16 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
             />
           </label>
           <label>
-            Above datum
+            {say.aboveDatum}
             <NumberField
               measure="depth"
               value={m.elevation_m}
-              placeholder="by the section"
+              placeholder={say.byTheSection}
               onChange={(v) => set(i, { elevation_m: v })}
             />
           </label>
           <label>
-            Fish from
+            {say.fishFrom}
             <NumberField
               measure="depth"
               value={m.fishable_min_m ?? 0}
@@ -71,10 +69,10 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
             />
           </label>
           <label className="wide">
-            What was learned there
+            {say.whatWasLearnedThere}
             <Input
               value={m.note ?? ''}
-              placeholder="seen at dead low water, say"
+              placeholder={say.seenAtDeadLowWater}
               onChange={(e) => set(i, { note: e.target.value || undefined })}
             />
           </label>
@@ -82,14 +80,14 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
             checked={m.snag ?? false}
             onChange={(e) => set(i, { snag: e.target.checked || undefined })}
           >
-            catches line
+            {say.catchesLine}
           </Checkbox>
           <Button
             type="text"
-            aria-label={`Take away ${m.name}`}
+            aria-label={say.takeAway(m.name)}
             onClick={() => onChange(marks.filter((_, k) => k !== i))}
           >
-            Take away
+            {say.takeAway2}
           </Button>
         </fieldset>
       ))}
@@ -101,7 +99,7 @@ export function MarksEditor(props: { marks: Mark[]; words: Words; onChange: (m: 
           ])
         }
       >
-        One more mark
+        {say.oneMoreMark}
       </Button>
     </div>
   );

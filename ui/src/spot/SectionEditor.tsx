@@ -7,13 +7,14 @@ import { api, type SectionPoint } from '../api/client';
 import { useWidth } from '../ribbon/useWidth';
 import { ChooseFile } from '../setup/ChooseFile';
 import { between, moved, without } from './points';
+import { spot as say } from '../words/spot';
 
 const height = 260;
 const pad = { top: 22, right: 14, bottom: 24, left: 40 };
 
 /** The ground drawn by hand: drag points, touch the line for a new one, type, or bring a file. */
 /** Units as they begin a sentence. */
-const words: Record<string, string> = { m: 'Metres', ft: 'Feet', yd: 'Yards' };
+const words: Record<string, string> = { m: say.metres, ft: say.feet, yd: say.yards };
 
 export function SectionEditor(props: {
   section: SectionPoint[];
@@ -74,7 +75,7 @@ export function SectionEditor(props: {
             width={width}
             height={height}
             role="group"
-            aria-label="The section, to be drawn"
+            aria-label={say.theSectionToBeDrawn}
             onPointerMove={drag}
             onPointerUp={() => {
               setHeld(undefined);
@@ -93,7 +94,7 @@ export function SectionEditor(props: {
               <g key={i} className="ghost">
                 <line x1={pad.left} x2={width - pad.right} y1={y(l)} y2={y(l)} />
                 <text x={width - pad.right - 4} y={y(l) - 4} textAnchor="end">
-                  {i ? 'high' : 'low'} water
+                  {say.water(i ? say.high : say.low)}
                 </text>
               </g>
             ))}
@@ -126,7 +127,7 @@ export function SectionEditor(props: {
                 r={held === i ? 8 : 6}
                 tabIndex={0}
                 role="slider"
-                aria-label={`Point ${i + 1}, ${distance(p.distance_m)} out`}
+                aria-label={say.pointOut(i + 1, distance(p.distance_m))}
                 aria-valuenow={p.elevation_m}
                 aria-valuetext={depth(p.elevation_m)}
                 onKeyDown={keys(i)}
@@ -153,13 +154,15 @@ export function SectionEditor(props: {
         )}
       </div>
       <p className="quiet small">
-        {words[unitOf('distance')]} out, and {words[unitOf('depth')]!.toLowerCase()} above chart datum. Drag a
-        point, or move it with the arrow keys; touch the line for a new one; Delete takes one away.{' '}
-        {section.length < 2 && <b>Touch the drawing where the ground begins, then further out.</b>}
+        {say.outAndAboveChartDatum(
+          words[unitOf('distance')]!,
+          words[unitOf('depth')]!,
+          section.length < 2 && <b>{say.touchTheDrawingWhereThe}</b>,
+        )}
       </p>
       <div className="section-acts">
         <ChooseFile
-          says="Read a CSV"
+          says={say.readACsv}
           accept=".csv,text/csv,text/plain"
           fault={error}
           onFile={(f) => {
@@ -172,15 +175,15 @@ export function SectionEditor(props: {
           }}
         />
         <Button onClick={() => onChange([])} disabled={section.length === 0}>
-          Begin anew
+          {say.beginAnew}
         </Button>
         <details>
-          <summary>Type it</summary>
+          <summary>{say.typeIt}</summary>
           <ol className="section-table">
             {section.map((p, i) => (
               <li key={i}>
                 <NumberField
-                  aria-label={`How far out point ${i + 1} is`}
+                  aria-label={say.howFarOutPointIs(i + 1)}
                   measure="distance"
                   value={p.distance_m}
                   onChange={(v) =>
@@ -189,7 +192,7 @@ export function SectionEditor(props: {
                   }
                 />
                 <NumberField
-                  aria-label={`Elevation of point ${i + 1}`}
+                  aria-label={say.elevationOfPoint(i + 1)}
                   measure="depth"
                   value={p.elevation_m}
                   onChange={(v) =>
@@ -199,7 +202,7 @@ export function SectionEditor(props: {
                 />
                 <Button
                   type="text"
-                  aria-label={`Take away point ${i + 1}`}
+                  aria-label={say.takeAwayPoint(i + 1)}
                   onClick={() => onChange(without(section, i))}
                 >
                   ×
@@ -216,7 +219,7 @@ export function SectionEditor(props: {
               ])
             }
           >
-            One more point
+            {say.oneMorePoint}
           </Button>
         </details>
       </div>

@@ -17,12 +17,13 @@ import { MarksEditor } from './MarksEditor';
 import { SectionEditor } from './SectionEditor';
 import { SpotFields } from './SpotFields';
 import './spot.css';
+import { spot as say } from '../words/spot';
 
 type Draft = { id: string; body: SpotBody; revision: number };
 
 /** A spot being written: new at a place of the map, or one there is. */
 export default function SpotEditor() {
-  useTitle('A spot');
+  useTitle(say.aSpot);
   const { id } = useParams();
   const [query] = useSearchParams();
   const here = usePlace();
@@ -51,7 +52,7 @@ export default function SpotEditor() {
     [query, here.spot.water_id, here.spot.lat, here.spot.lon],
   );
   if (known.error) return <p role="alert">{known.error.message}</p>;
-  if (id && (!known.data || known.isFetching)) return <p className="quiet">Fetching the spot…</p>;
+  if (id && (!known.data || known.isFetching)) return <p className="quiet">{say.fetchingTheSpot}</p>;
   const draft = id ? { id, body: known.data!.written, revision: known.data!.revision } : fresh;
   return <Editor key={draft.id} draft={draft} />;
 }
@@ -59,9 +60,9 @@ export default function SpotEditor() {
 type Tool = 'place' | 'section' | 'shape';
 
 const asks: Record<Tool, string> = {
-  place: 'Touch the map where the spot lies.',
-  shape: 'Touch the points of a drift, or the corners of an area.',
-  section: 'Touch where the section begins, then where it ends.',
+  place: say.touchTheMapWhereThe,
+  shape: say.touchThePointsOfA,
+  section: say.touchWhereTheSectionBegins,
 };
 
 function Editor({ draft }: { draft: Draft }) {
@@ -96,7 +97,7 @@ function Editor({ draft }: { draft: Draft }) {
       letGo();
       await follow();
       here.choose(draft.id);
-      void message.success(`${body.name} is kept.`);
+      void message.success(say.isKept(body.name));
       void go('/water');
     },
   });
@@ -149,7 +150,7 @@ function Editor({ draft }: { draft: Draft }) {
     () => [
       {
         id: draft.id,
-        name: body.name || 'New spot',
+        name: body.name || say.newSpot,
         place: body.place,
         manner: body.manner,
         manners: body.manners ?? [],
@@ -192,26 +193,26 @@ function Editor({ draft }: { draft: Draft }) {
         <p role="alert" className="caution">
           {problem.message}{' '}
           {problem instanceof Problem && problem.status === 409
-            ? 'It was changed elsewhere meanwhile: open it again, and enter your change anew.'
+            ? say.itWasChangedElsewhereMeanwhile
             : problem instanceof Problem &&
               problem.fields.map((f) => `${f.location}: ${f.message}`).join('; ')}
         </p>
       )}
       <div className="spot-head">
-        <h1>{isNew ? 'A new spot' : `Change ${draft.body.name}`}</h1>
+        <h1>{isNew ? say.aNewSpot : say.change(draft.body.name)}</h1>
         <div className="map-acts">
           {!isNew && (
             <Popconfirm
-              title={`Remove ${draft.body.name} with its section and marks?`}
-              okText="Remove"
+              title={say.removeWithItsSectionAnd(draft.body.name)}
+              okText={say.remove}
               onConfirm={() => remove.mutate()}
             >
-              <Button>Remove</Button>
+              <Button>{say.remove}</Button>
             </Popconfirm>
           )}
-          <Button onClick={() => void go('/water')}>Leave it</Button>
+          <Button onClick={() => void go('/water')}>{say.leaveIt}</Button>
           <Button type="primary" htmlType="submit" loading={put.isPending}>
-            Keep the spot
+            {say.keepTheSpot}
           </Button>
         </div>
       </div>
@@ -245,12 +246,12 @@ function Editor({ draft }: { draft: Draft }) {
                 {asks[tool]}
                 {tool === 'shape' && points.length > 1 && (
                   <Button size="small" type="primary" onClick={() => shape(false)}>
-                    A drift
+                    {say.aDrift}
                   </Button>
                 )}
                 {tool === 'shape' && points.length > 2 && (
                   <Button size="small" type="primary" onClick={() => shape(true)}>
-                    An area
+                    {say.anArea}
                   </Button>
                 )}
                 <Button
@@ -260,29 +261,29 @@ function Editor({ draft }: { draft: Draft }) {
                     setPoints([]);
                   }}
                 >
-                  Leave
+                  {say.leave}
                 </Button>
               </div>
             )}
           </div>
           <div className="map-acts spot-tools">
-            <Button onClick={() => setTool('place')}>Move the spot</Button>
+            <Button onClick={() => setTool('place')}>{say.moveTheSpot}</Button>
             <Button onClick={() => setTool('section')} disabled={!cells}>
-              Cut the section here
+              {say.cutTheSectionHere}
             </Button>
             {body.shape ? (
               <Button onClick={() => set({ shape: undefined })}>
-                Forget the {body.shape.area ? 'area' : 'drift'}
+                {say.forgetThe(body.shape.area ? say.area : say.drift)}
               </Button>
             ) : (
-              <Button onClick={() => setTool('shape')}>Draw a drift or an area</Button>
+              <Button onClick={() => setTool('shape')}>{say.drawADriftOrAn}</Button>
             )}
             <span className="quiet small">
               {body.lat.toFixed(5)}, {body.lon.toFixed(5)}
             </span>
           </div>
           <div className="panel">
-            <h2>The section</h2>
+            <h2>{say.theSection}</h2>
             <SectionEditor
               section={body.section ?? []}
               levelM={moment.frame?.level_m ?? 0}
@@ -294,7 +295,7 @@ function Editor({ draft }: { draft: Draft }) {
         </section>
       </div>
       <section className="panel">
-        <h2>Marks</h2>
+        <h2>{say.marks}</h2>
         <MarksEditor marks={body.marks ?? []} words={words} onChange={(marks) => set({ marks })} />
       </section>
     </form>

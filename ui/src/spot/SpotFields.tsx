@@ -1,15 +1,16 @@
 import { NumberField } from '../format/NumberField';
 import { Checkbox, Input, Select } from 'antd';
 import type { SpotBody, Words } from '../api/client';
+import { spot as say } from '../words/spot';
 
 const manners: SpotBody['manner'][] = ['on foot', 'wading', 'kayak', 'boat'];
 
 /** What the critical point of a way is, by how one goes. */
 const passage: Record<SpotBody['manner'], string> = {
-  'on foot': 'lowest ground',
-  wading: 'deepest gut',
-  kayak: 'highest sill',
-  boat: 'highest sill',
+  'on foot': say.lowestGround,
+  wading: say.deepestGut,
+  kayak: say.highestSill,
+  boat: say.highestSill,
 };
 
 /** Name, place, how to get there and back, hazards, privacy. */
@@ -25,13 +26,13 @@ export function SpotFields(props: {
     <>
       <div className="form-row">
         <label>
-          Its name
+          {say.itsName}
           <Input value={b.name} onChange={(e) => onChange({ name: e.target.value })} />
         </label>
         <label>
-          Kind of place
+          {say.kindOfPlace}
           <Select
-            aria-label="Kind of place"
+            aria-label={say.kindOfPlace}
             showSearch
             value={b.place}
             options={options(words.places)}
@@ -41,25 +42,25 @@ export function SpotFields(props: {
       </div>
       <div className="form-row">
         <label>
-          Water
+          {say.water2}
           <Select
-            aria-label="Water"
+            aria-label={say.water2}
             value={b.water_id}
             options={waters.map((w) => ({ value: w.id, label: w.name }))}
             onChange={(water_id) => onChange({ water_id })}
           />
         </label>
         <label>
-          Bottom
+          {say.bottom}
           <Select
-            aria-label="Bottom"
+            aria-label={say.bottom}
             value={b.bottom ?? ''}
-            options={[{ value: '', label: '(not known)' }, ...options(words.bottoms)]}
+            options={[{ value: '', label: say.notKnown }, ...options(words.bottoms)]}
             onChange={(bottom) => onChange({ bottom: bottom || undefined })}
           />
         </label>
         <label>
-          Faces
+          {say.faces}
           <NumberField
             unit="deg"
             min={0}
@@ -69,12 +70,12 @@ export function SpotFields(props: {
           />
         </label>
       </div>
-      <h2>There and back</h2>
+      <h2>{say.thereAndBack}</h2>
       <div className="form-row">
         <label>
-          One goes
+          {say.oneGoes}
           <Select
-            aria-label="One goes"
+            aria-label={say.oneGoes}
             value={b.manner}
             options={options(manners)}
             onChange={(manner) =>
@@ -83,24 +84,24 @@ export function SpotFields(props: {
           />
         </label>
         <label>
-          Or also
+          {say.orAlso}
           <Select
             mode="multiple"
-            aria-label="Or also"
+            aria-label={say.orAlso}
             value={b.manners ?? []}
             options={options(manners.filter((m) => m !== b.manner))}
             onChange={(list) => onChange({ manners: list })}
-            placeholder="no other way"
+            placeholder={say.noOtherWay}
           />
         </label>
         {(b.manner === 'on foot' || b.manner === 'wading') && (
           <label>
-            One stands at, above datum
+            {say.oneStandsAtAboveDatum}
             <NumberField
               measure="depth"
               min={-20}
               max={100}
-              placeholder="the higher way"
+              placeholder={say.theHigherWay}
               value={b.stand_m}
               onChange={(v) => onChange({ stand_m: v })}
             />
@@ -108,7 +109,7 @@ export function SpotFields(props: {
         )}
         {b.manner === 'boat' && (
           <label>
-            Draught
+            {say.draught}
             <NumberField
               measure="depth"
               min={0}
@@ -122,18 +123,18 @@ export function SpotFields(props: {
       {(['in', 'out'] as const).map((way) => (
         <div className="form-row" key={way}>
           <label>
-            Way {way === 'in' ? 'in' : 'back'}: {passage[b.manner]}
+            {(way === 'in' ? say.wayIn : say.wayBack)(passage[b.manner])}
             <Input
               value={b[way].name}
               onChange={(e) => onChange({ [way]: { ...b[way], name: e.target.value } })}
             />
           </label>
           <label>
-            above chart datum
+            {say.aboveChartDatum}
             <NumberField
               measure="depth"
               value={b[way].clear ? undefined : b[way].elevation_m}
-              placeholder={b[way].clear ? 'no matter' : ''}
+              placeholder={b[way].clear ? say.noMatter : ''}
               onChange={(v) =>
                 v !== undefined && onChange({ [way]: { ...b[way], elevation_m: v, clear: undefined } })
               }
@@ -143,23 +144,21 @@ export function SpotFields(props: {
             checked={b[way].clear ?? false}
             onChange={(e) => onChange({ [way]: { ...b[way], clear: e.target.checked || undefined } })}
           >
-            no depth in the way
+            {say.noDepthInTheWay}
           </Checkbox>
         </div>
       ))}
-      <p className="quiet small">
-        The way back may lie lower than the spot itself: that is how one is cut off. Measure it at low water.
-      </p>
+      <p className="quiet small">{say.theWayBackMayLie}</p>
       <label>
-        Hazards
+        {say.hazards}
         <Input value={b.hazards ?? ''} onChange={(e) => onChange({ hazards: e.target.value || undefined })} />
       </label>
       <label>
-        Note
+        {say.note}
         <Input value={b.note ?? ''} onChange={(e) => onChange({ note: e.target.value || undefined })} />
       </label>
       <Checkbox checked={!b.public} onChange={(e) => onChange({ public: !e.target.checked })}>
-        Private: leaves in an export only when asked for
+        {say.privateLeavesInAnExport}
       </Checkbox>
     </>
   );

@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import type { Choice, Playbook } from '../api/client';
 import { Compare, type Aside } from './Compare';
+import { tie as say } from '../words/tie';
 
 /** What was laid aside, and what it is compared with: another offering, or another moment. */
 export function Beside(props: {
@@ -20,14 +21,12 @@ export function Beside(props: {
   );
   return (
     <div className="panel laid-aside">
-      <p>
-        <b>{aside.pick.offering}</b> at {aside.says} is laid aside.
-      </p>
+      <p>{say.atIsLaidAside(<b>{aside.pick.offering}</b>, aside.says)}</p>
       <label>
-        Compare it with
+        {say.compareItWith}
         <Select
-          aria-label="Compare it with"
-          placeholder="any other: type its name"
+          aria-label={say.compareItWith}
+          placeholder={say.anyOtherTypeItsName}
           autoFocus
           showSearch={{ optionFilterProp: 'label' }}
           options={others.map((n) => ({ value: n, label: n }))}
@@ -35,13 +34,13 @@ export function Beside(props: {
         />
       </label>
       <p>
-        Or choose another in the list, or move the time and{' '}
+        {say.orChooseAnotherInThe}{' '}
         <button className="plain" onClick={onMoment}>
-          compare it with this moment
+          {say.compareItWithThisMoment}
         </button>
         .{' '}
         <button className="plain" onClick={onClose}>
-          Never mind
+          {say.neverMind}
         </button>
       </p>
     </div>

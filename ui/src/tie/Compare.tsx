@@ -3,6 +3,7 @@ import { api, type Choice, type Pick } from '../api/client';
 import { factor, times } from '../format/measure';
 import { Sketch } from './Sketch';
 import { Whisker } from './Whisker';
+import { tie as say } from '../words/tie';
 
 /** A choice laid aside to be compared with another, or with another moment. */
 export interface Aside {
@@ -22,11 +23,11 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
   });
   const differ = (q.data?.reasons ?? []).filter((r) => Math.abs(Math.log(r.a / r.b)) > 0.005);
   return (
-    <section className="panel compare" aria-label="Side by side">
+    <section className="panel compare" aria-label={say.sideBySide}>
       <header>
-        <h2>{q.data ? favours(q.data.ratio) : 'Side by side'}</h2>
+        <h2>{q.data ? favours(q.data.ratio) : say.sideBySide}</h2>
         <button className="plain" onClick={onClose}>
-          close
+          {say.close}
         </button>
       </header>
       {q.error && <p role="alert">{q.error.message}</p>}
@@ -36,7 +37,7 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
           <thead>
             <tr>
               <th scope="col">
-                <span className="quiet small">What differs</span>
+                <span className="quiet small">{say.whatDiffers}</span>
               </th>
               <th scope="col">
                 <Side choice={q.data.a} when={a.says} ink={q.data.side ? 'first' : undefined} />
@@ -56,7 +57,7 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
             ))}
             {differ.length === 0 && (
               <tr>
-                <td colSpan={3}>Nothing differs.</td>
+                <td colSpan={3}>{say.nothingDiffers}</td>
               </tr>
             )}
           </tbody>
@@ -69,8 +70,8 @@ export function Compare(props: { a: Aside; b: Aside; onClose: () => void }) {
 /** Which of two is better, and by how much. */
 function favours(ratio: number): string {
   const by = Math.max(ratio, 1 / ratio);
-  if (by < 1.03) return 'As good as even';
-  return `${times(by)} in favour of the ${ratio >= 1 ? 'first' : 'second'}`;
+  if (by < 1.03) return say.asGoodAsEven;
+  return say.inFavourOfThe(times(by), ratio >= 1 ? 'first' : 'second');
 }
 
 function Side(props: { choice: Choice; when: string; ink?: 'first' | 'second' }) {

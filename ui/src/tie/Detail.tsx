@@ -8,6 +8,7 @@ import { Parts } from './Parts';
 import { Shown } from './Shown';
 import { Sketch } from './Sketch';
 import { useNarrow } from './useNarrow';
+import { tie as say } from '../words/tie';
 
 /** The chosen presentation: how, with what, why, the rig drawn, what to mind. */
 export function Detail(props: {
@@ -35,11 +36,11 @@ export function Detail(props: {
   const why = (
     <div className="detail-two">
       <section>
-        <h2>Why {times(choice.edge)}</h2>
+        <h2>{say.why(times(choice.edge))}</h2>
         <Parts choice={choice} usual={usual} />
         {choice.for.length > 0 && (
           <>
-            <h2>Why this one</h2>
+            <h2>{say.whyThisOne}</h2>
             <ul className="for-it small">
               {choice.for.map((p) => (
                 <li key={p.rule}>{p.says}</li>
@@ -51,7 +52,7 @@ export function Detail(props: {
       <section>
         {choice.arithmetic.length > 0 && (
           <>
-            <h2>The arithmetic</h2>
+            <h2>{say.theArithmetic}</h2>
             <dl className="workings">
               {choice.arithmetic.map((a) => (
                 <div key={a.label}>
@@ -69,7 +70,7 @@ export function Detail(props: {
     </div>
   );
   return (
-    <article className="detail panel" aria-label="The chosen presentation">
+    <article className="detail panel" aria-label={say.theChosenPresentation}>
       {!narrow && <h1>{unbroken(choice.sentence)}</h1>}
       <div className="detail-shown">
         <div>
@@ -79,39 +80,39 @@ export function Detail(props: {
       </div>
       <div className="detail-log">
         <Button type="primary" onClick={() => log('catch')}>
-          Caught on this
+          {say.caughtOnThis}
         </Button>
-        <Button onClick={() => log('blank')}>Blank on this</Button>
+        <Button onClick={() => log('blank')}>{say.blankOnThis}</Button>
       </div>
       <dl className="card-lines">
-        <Line name="Offering">
+        <Line name={say.offering}>
           {[choice.offering, c.size, c.finish].filter(Boolean).join(', ')}. {c.hooked}
         </Line>
-        <Line name="Rig">{[choice.rig, c.weight, c.hook].filter(Boolean).join(', ')}</Line>
-        <Line name="Leader">{[c.leader, c.knot].filter(Boolean).join('; ')}</Line>
-        <Line name="Depth">{c.depth}</Line>
-        <Line name="Rod">{c.tip}</Line>
-        <Line name="Bite">{choice.bite}</Line>
-        <Line name="Refused">{c.refused}</Line>
-        <Line name="Groundbait">{c.groundbait}</Line>
-        <Line name="Stay or go">{stay}</Line>
-        <Line name="In hand">{choice.handling}</Line>
-        {hasKit && <Line name="Your kit">{choice.uses.join(', ')}</Line>}
-        {hasKit && choice.lacks.length > 0 && <Line name="Missing">{choice.lacks.join('; ')}</Line>}
+        <Line name={say.rig}>{[choice.rig, c.weight, c.hook].filter(Boolean).join(', ')}</Line>
+        <Line name={say.leader}>{[c.leader, c.knot].filter(Boolean).join('; ')}</Line>
+        <Line name={say.depth}>{c.depth}</Line>
+        <Line name={say.rod}>{c.tip}</Line>
+        <Line name={say.bite}>{choice.bite}</Line>
+        <Line name={say.refused}>{c.refused}</Line>
+        <Line name={say.groundbait}>{c.groundbait}</Line>
+        <Line name={say.stayOrGo}>{stay}</Line>
+        <Line name={say.inHand}>{choice.handling}</Line>
+        {hasKit && <Line name={say.yourKit}>{choice.uses.join(', ')}</Line>}
+        {hasKit && choice.lacks.length > 0 && <Line name={say.missing}>{choice.lacks.join('; ')}</Line>}
       </dl>
       <div className="detail-acts">
         {c.cadence && (
           <Link className="act" to={`/tie-on/bench/cadence?text=${encodeURIComponent(c.cadence)}`}>
-            Practise the cadence
+            {say.practiseTheCadence}
           </Link>
         )}
         <button className="act" onClick={onCompare}>
-          Compare with…
+          {say.compareWith}
         </button>
       </div>
       {beside}
       <section className="mind">
-        <h2>Mind</h2>
+        <h2>{say.mind}</h2>
         {choice.cautions
           .filter((k) => k.severity === 'note' || k.id === 'my way')
           .map((k) => (
@@ -119,11 +120,11 @@ export function Detail(props: {
               {k.says}
             </p>
           ))}
-        <p className="quiet small law">Size and bag limits are your authority’s: check them.</p>
+        <p className="quiet small law">{say.sizeAndBagLimitsAre}</p>
       </section>
       {narrow ? (
         <details className="detail-why">
-          <summary>The rig drawn, why {times(choice.edge)}, the arithmetic</summary>
+          <summary>{say.theRigDrawnWhyThe(times(choice.edge))}</summary>
           <div>
             {rig}
             {why}
@@ -166,9 +167,9 @@ function RigOf({ choice }: { choice: Choice }) {
   if (!card.data) return <div className="sketch-room" />;
   return (
     <div className="rig-beside">
-      <Sketch drawing={card.data.drawing} label={`${card.data.name}, drawn with its measures`} />
+      <Sketch drawing={card.data.drawing} label={say.drawnWithItsMeasures(card.data.name)} />
       <p className="small">
-        <Link to={`/tie-on/cards/${choice.card.rig_id}`}>All rigs and knots, to print</Link>
+        <Link to={`/tie-on/cards/${choice.card.rig_id}`}>{say.allRigsAndKnotsTo}</Link>
       </p>
     </div>
   );

@@ -1,4 +1,5 @@
 import type { Advice } from '../api/client';
+import { tie as say } from '../words/tie';
 
 /** What speaks against going, before anything else: what not to do, then what to think about again. */
 export function Going({ advice, shut }: { advice: Advice; shut?: string }) {
@@ -8,13 +9,11 @@ export function Going({ advice, shut }: { advice: Advice; shut?: string }) {
     <div className={advice.gravest === 'do not' ? 'going do-not' : 'going'} role="alert">
       {grave.map((c) => (
         <p key={c.id + c.says} className={c.severity === 'do not' ? 'caution grave' : 'caution'}>
-          {c.severity === 'think' && <b>Think again. </b>}
-          {c.id === 'way' && shut ? `Do not go. ${shut}` : c.says}
+          {c.severity === 'think' && <b>{say.thinkAgain} </b>}
+          {c.id === 'way' && shut ? say.doNotGo(shut) : c.says}
         </p>
       ))}
-      <p className="quiet small">
-        By your limits in Set-up. Local rules, lifeguards and harbour masters come first.
-      </p>
+      <p className="quiet small">{say.byYourLimitsInSet}</p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { Button, Select } from 'antd';
 import { useState } from 'react';
 import type { Choice, Playbook } from '../api/client';
+import { tie as say } from '../words/tie';
 
 /** A presentation as the angler means to fish it; an empty style is whichever is best. */
 export interface Way {
@@ -37,21 +38,21 @@ export function MyWay(props: {
   );
   return (
     <details className="my-way panel">
-      <summary>And if I do it my way?</summary>
+      <summary>{say.andIfIDoIt}</summary>
       <div className="my-way-form">
         <label>
-          Where
+          {say.where}
           <Select
-            aria-label="Where"
+            aria-label={say.where}
             value={way.mark}
             options={marks.map((m) => ({ value: m.id, label: m.name }))}
             onChange={(mark) => take({ mark })}
           />
         </label>
         <label>
-          What
+          {say.what}
           <Select
-            aria-label="What"
+            aria-label={say.what}
             showSearch={{ optionFilterProp: 'label' }}
             value={way.offering_id}
             options={book.offerings.map((o) => ({ value: o.id, label: o.name }))}
@@ -62,9 +63,9 @@ export function MyWay(props: {
           />
         </label>
         <label>
-          On which rig
+          {say.onWhichRig}
           <Select
-            aria-label="On which rig"
+            aria-label={say.onWhichRig}
             showSearch={{ optionFilterProp: 'label' }}
             value={way.rig_id}
             options={rigs.map((r) => ({ value: r.id, label: r.name }))}
@@ -72,12 +73,12 @@ export function MyWay(props: {
           />
         </label>
         <label>
-          Moved how
+          {say.movedHow}
           <Select
-            aria-label="Moved how"
+            aria-label={say.movedHow}
             value={way.style}
             options={[
-              { value: '', label: 'whichever is best' },
+              { value: '', label: say.whicheverIsBest },
               ...(rig?.styles ?? []).map((s) => ({ value: s, label: s })),
             ]}
             onChange={(style) => take({ style })}
@@ -89,7 +90,7 @@ export function MyWay(props: {
           </p>
         )}
         <Button type="primary" loading={asking} onClick={() => onAsk(way)}>
-          What is it worth?
+          {say.whatIsItWorth}
         </Button>
       </div>
     </details>

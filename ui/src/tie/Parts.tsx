@@ -1,11 +1,12 @@
 import type { Choice } from '../api/client';
 import { factor, perHour } from '../format/measure';
 import { Reasons } from './Reasons';
+import { tie as say } from '../words/tie';
 
 const parts = [
-  ['there', 'There', 'are they here?'],
-  ['feeding', 'Feeding', 'are they eating?'],
-  ['taken', 'Taken', 'do they take this?'],
+  ['there', 'There', say.areTheyHere],
+  ['feeding', 'Feeding', say.areTheyEating],
+  ['taken', 'Taken', say.doTheyTakeThis],
 ] as const;
 
 /** The three questions an edge answers, each a bar from ×1 in the middle, its reasons under it. */
@@ -29,10 +30,13 @@ export function Parts({ choice, usual }: { choice: Choice; usual?: number }) {
         <Reasons reasons={of('')} />
       </div>
       <p className="small expected">
-        About <b>{perHour(c.median)}</b> fish a rod-hour, four times in five between {perHour(c.low)} and{' '}
-        {perHour(c.high)}.
-        {usual !== undefined && usual > 0 && usual < 0.97 && (
-          <> Something usual on the hook would be {factor(usual)} of the best.</>
+        {say.aboutFishARodHour(
+          <b>{perHour(c.median)}</b>,
+          perHour(c.low),
+          perHour(c.high),
+          usual !== undefined && usual > 0 && usual < 0.97 && (
+            <>{say.somethingUsualOnTheHook(factor(usual))}</>
+          ),
         )}
       </p>
     </>

@@ -1,6 +1,7 @@
 import { Select } from 'antd';
 import type { School } from '../api/client';
 import './positions.css';
+import { tie as say } from '../words/tie';
 
 /** Where anglers disagree: the position taken, both sides' reasons, and why the default is the default. */
 export function Positions(props: {
@@ -26,21 +27,20 @@ export function Positions(props: {
                 popupMatchSelectWidth={false}
                 options={s.positions.map((k) => ({
                   value: k.id,
-                  label: k.says + (k.id === s.default ? ' (usual)' : ''),
+                  label: k.id === s.default ? say.usual(k.says) : k.says,
                 }))}
               />
             </label>
             <p className="small">{p?.effect}</p>
             <details>
-              <summary className="small quiet">What each side says</summary>
+              <summary className="small quiet">{say.whatEachSideSays}</summary>
               {s.positions.map((k) => (
                 <p key={k.id} className="small">
                   <b>{k.says}.</b> {k.reason}
                 </p>
               ))}
               <p className="small quiet">
-                Usual here: {s.positions.find((k) => k.id === s.default)?.says}. {s.why} Your own log should
-                decide in the end.
+                {say.usualHereYourOwnLog(s.positions.find((k) => k.id === s.default)?.says, s.why)}
               </p>
             </details>
           </li>

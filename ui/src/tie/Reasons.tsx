@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Reason } from '../api/client';
 import { factor } from '../format/measure';
+import { tie as say } from '../words/tie';
 
 /** Why an edge is what it is: what each family of rules says, largest first, and what is left over last. */
 export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: number }) {
@@ -24,11 +25,17 @@ export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: 
             </summary>
             <div className="reason-more quiet small">
               <p>
-                A {r.effect}, {r.certainty} ({r.origin}, {r.idea}). It holds {share(r.applies)} here,{' '}
-                {share(r.ordinary)}{' '}
-                {r.part === 'taken' ? 'of the best that could be offered' : 'in an ordinary spell'}.
-                {r.school ? ` Anglers disagree. ${r.school}.` : ''} Your log does not speak to it yet.{' '}
-                <Link to={`/set-up/book/rules?rule=${r.rule}`}>The rule</Link>
+                {say.aItHoldsHereYour(
+                  r.effect,
+                  r.certainty,
+                  r.origin,
+                  r.idea,
+                  share(r.applies),
+                  share(r.ordinary),
+                  r.part === 'taken' ? say.ofTheBestThatCould : say.inAnOrdinarySpell,
+                  r.school ? say.anglersDisagree(r.school) : '',
+                  <Link to={`/set-up/book/rules?rule=${r.rule}`}>{say.theRule}</Link>,
+                )}
               </p>
               {r.rules.length > 1 && (
                 <ul>
@@ -48,7 +55,7 @@ export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: 
       {rest.length > 0 && (
         <li>
           <button className="more" onClick={() => setAll(true)}>
-            <span>{rest.length === 1 ? 'one smaller reason' : `${rest.length} smaller reasons`}</span>
+            <span>{say.smallerReasons(rest.length)}</span>
             <span className="reason-factor">{factor(product)}</span>
           </button>
         </li>
@@ -64,12 +71,12 @@ export function Reasons({ reasons, few: shown = 6 }: { reasons: Reason[]; few?: 
   );
 }
 
-const share = (w: number) => (w > 0.985 ? 'in full' : `to ${Math.round(w * 100)} %`);
+const share = (w: number) => (w > 0.985 ? say.inFull : say.to(Math.round(w * 100)));
 
 function Sign({ factor }: { factor: number }) {
   const plus = factor >= 1;
   return (
-    <span className="sign" aria-label={plus ? 'for' : 'against'} role="img">
+    <span className="sign" aria-label={plus ? say.forWord : say.against} role="img">
       {plus ? '+' : '−'}
     </span>
   );

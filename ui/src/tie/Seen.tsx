@@ -1,6 +1,8 @@
 import { show } from '../format/spoken';
 import { NumberIn } from '../format/NumberField';
 import { Toggle } from '../water/Toggle';
+import { tie as say } from '../words/tie';
+import { allOf } from '../words/joined';
 
 /** What is seen on the water now: it counts for this place and the next hours, and is not kept. */
 export function Seen(props: {
@@ -15,15 +17,15 @@ export function Seen(props: {
   const told = [
     ...seen,
     ...(levels.length > 0
-      ? [`fish at ${levels.map((m) => show('depth', m, 1).replace('.0 ', ' ')).join(' and ')}`]
+      ? [say.fishAt(allOf(levels.map((m) => show('depth', m, 1).replace('.0 ', ' '))))]
       : []),
   ];
   return (
     <details className="fold seen">
       <summary>
-        <span className="quiet">You see:</span> {told.length > 0 ? told.join(', ') : 'nothing'}
+        <span className="quiet">{say.youSee}</span> {told.length > 0 ? told.join(', ') : say.nothing}
       </summary>
-      <div role="group" aria-label="Seen on the water">
+      <div role="group" aria-label={say.seenOnTheWater}>
         {signs.map((s) => (
           <Toggle
             key={s}
@@ -34,11 +36,11 @@ export function Seen(props: {
           </Toggle>
         ))}
       </div>
-      <div className="levels" role="group" aria-label="On the sounder">
+      <div className="levels" role="group" aria-label={say.onTheSounder}>
         {[...levels, undefined].slice(0, mostLevels).map((level, i) => (
           <NumberIn
             key={i}
-            label={i === 0 ? 'Fish show at, deep' : 'and at'}
+            label={i === 0 ? say.fishShowAtDeep : say.andAt}
             value={level}
             onChange={(m) =>
               onLevels(

@@ -2,6 +2,7 @@ import { Select } from 'antd';
 import type { Target } from '../api/client';
 import { Toggle } from '../water/Toggle';
 import type { Asking } from './asking';
+import { tie as say } from '../words/tie';
 
 /** How many targets of the place stand as buttons; the rest are in the list. */
 const shown = 6;
@@ -32,18 +33,18 @@ export function Targets(props: {
     onChange({ targets: has ? asking.targets.filter((t) => t !== id) : [...asking.targets, id] });
   };
   return (
-    <div className="targets" role="group" aria-label="Target">
+    <div className="targets" role="group" aria-label={say.target}>
       {buttons.map((t) => (
         <Toggle key={t.id} on={asking.targets.includes(t.id)} onChange={() => take(t.id)}>
           {t.name}
         </Toggle>
       ))}
       <Select
-        aria-label="Other targets"
+        aria-label={say.otherTargets}
         className="other-targets"
         showSearch={{ optionFilterProp: 'label' }}
         value={null}
-        placeholder="Others…"
+        placeholder={say.others}
         popupMatchSelectWidth={false}
         onChange={(id: string | null) => id && take(id)}
         options={rest.map((t) => ({ value: t.id, label: t.name }))}
@@ -58,7 +59,7 @@ export function Targets(props: {
           })
         }
       >
-        {asking.several ? 'one only' : 'several'}
+        {asking.several ? say.oneOnly : say.several}
       </button>
     </div>
   );

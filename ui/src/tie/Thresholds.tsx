@@ -1,4 +1,5 @@
 import type { Advice } from '../api/client';
+import { tie as say } from '../words/tie';
 
 const told = 4;
 
@@ -9,7 +10,7 @@ export function Thresholds({ advice }: { advice: Advice }) {
     <section className="thresholds">
       {advice.what_would_change.length > 0 && (
         <>
-          <h2>What would change it</h2>
+          <h2>{say.whatWouldChangeIt}</h2>
           <ul>
             {advice.what_would_change.slice(0, told).map((t) => (
               <li key={t.kind + String(t.rises)}>{t.says}</li>
@@ -19,10 +20,7 @@ export function Thresholds({ advice }: { advice: Advice }) {
       )}
       {advice.ruled_out.length > 0 && (
         <details>
-          <summary className="small">
-            {advice.ruled_out.length} {advice.ruled_out.length === 1 ? 'thing' : 'things'} cannot work here
-            now
-          </summary>
+          <summary className="small">{say.cannotWorkHereNow(advice.ruled_out.length)}</summary>
           <ul className="small quiet">
             {advice.ruled_out.map((r) => (
               <li key={r.offering}>

@@ -25,6 +25,7 @@ import { Thresholds } from './Thresholds';
 import { useNarrow } from './useNarrow';
 import { Whisker } from './Whisker';
 import './tie.css';
+import { tie as say } from '../words/tie';
 
 /** A way of one's own as it is asked after. */
 const written = ({ target: _target, style, ...way }: Way) => ({ ...way, ...(style && { style }) });
@@ -32,7 +33,7 @@ const written = ({ target: _target, style, ...way }: Way) => ({ ...way, ...(styl
 /** What to tie on and how to move it, at the chosen spot and moment. */
 export default function TiePage() {
   const here = usePlace();
-  useTitle('Tie on', here.spot.name);
+  useTitle(say.tieOn, here.spot.name);
   const moment = useMoment();
   const given = useGiven();
   const [kept, ask] = useAsking();
@@ -116,7 +117,7 @@ export default function TiePage() {
   });
   const shut =
     moment.frame && moment.ribbon && !moment.frame.open
-      ? `${moment.frame.way_title} at ${clock(moment.frame.time, here.spot.time_zone)}. ${moment.frame.way}`
+      ? say.at(moment.frame.way_title, clock(moment.frame.time, here.spot.time_zone), moment.frame.way)
       : undefined;
   // What is unfolded stays so until something else speaks against going.
   const against = [
@@ -175,7 +176,7 @@ export default function TiePage() {
     <>
       {here.spot.manners.length > 0 && (
         <Select
-          aria-label="How you go there"
+          aria-label={say.howYouGoThere}
           value={manner || here.spot.manner}
           onChange={(m) => setGoing({ spot: here.spot.id, manner: m === here.spot.manner ? '' : m })}
           popupMatchSelectWidth={false}
@@ -184,12 +185,10 @@ export default function TiePage() {
       )}
       <details className="fold for-once">
         <summary>
-          <span className="quiet">Today:</span>{' '}
-          {disagreed === 0 ? 'as set up' : `${disagreed} taken otherwise`}
+          <span className="quiet">{say.today}</span>{' '}
+          {disagreed === 0 ? say.asSetUp : say.takenOtherwise(disagreed)}
         </summary>
-        <p className="quiet small">
-          Where anglers disagree, for this outing only. Set-up keeps them for good.
-        </p>
+        <p className="quiet small">{say.whereAnglersDisagreeForThis}</p>
         <Positions
           schools={book.data?.schools ?? []}
           taken={(s) => asking.schools[s.id] ?? s.chosen}
@@ -201,18 +200,18 @@ export default function TiePage() {
       </details>
       {advice.data?.kit || asking.kitOnly ? (
         <Toggle on={asking.kitOnly} onChange={(kitOnly) => ask({ kitOnly })}>
-          Only what I have
+          {say.onlyWhatIHave}
         </Toggle>
       ) : (
         <Link className="quiet small" to="/set-up/kit">
-          Enter your kit and advice starts from it
+          {say.enterYourKitAndAdvice}
         </Link>
       )}
       <Link className="to-bench" to="/tie-on/cards">
-        Rigs and knots
+        {say.rigsAndKnots}
       </Link>
       <Link className="to-bench" to="/tie-on/bench">
-        The bench
+        {say.theBench}
       </Link>
     </>
   );
@@ -225,7 +224,7 @@ export default function TiePage() {
           onToggle={(e) => setChoosing((e.target as HTMLDetailsElement).open)}
         >
           <summary>
-            <span className="quiet">For</span> {namesOf(asking.targets)}
+            <span className="quiet">{say.forWord2}</span> {namesOf(asking.targets)}
           </summary>
           <div>
             <Targets
@@ -252,7 +251,7 @@ export default function TiePage() {
         />
         {narrow ? (
           <details className="fold">
-            <summary>More</summary>
+            <summary>{say.more}</summary>
             <div className="tie-rest">{rest}</div>
           </details>
         ) : (
@@ -262,7 +261,7 @@ export default function TiePage() {
       {advice.data && <Going advice={advice.data} shut={shut} />}
       {folded && chosen && (
         <button className="act unfold" onClick={() => setAnyway(against)}>
-          What one would tie on, were it not for that
+          {say.whatOneWouldTieOn}
         </button>
       )}
       {advice.error && (
@@ -278,7 +277,7 @@ export default function TiePage() {
       )}
       {chosen && !folded && (
         <>
-          <ol className="choices" aria-label="Choices, best first">
+          <ol className="choices" aria-label={say.choicesBestFirst}>
             {choices.map((c) => (
               <li key={keyOf(c)}>
                 <Offer
@@ -293,7 +292,7 @@ export default function TiePage() {
             ))}
             {beyond && (
               <li>
-                <p className="quiet small">Better, but not in your kit:</p>
+                <p className="quiet small">{say.betterButNotInYour}</p>
                 <Offer
                   c={beyond}
                   chosen={beyond === chosen}
@@ -305,7 +304,7 @@ export default function TiePage() {
             )}
             {mine && (
               <li>
-                <p className="quiet small">Your way:</p>
+                <p className="quiet small">{say.yourWay}</p>
                 <Offer c={mine} chosen={mine === chosen} several={false} onChoose={() => choose(mine)} />
                 {narrow && mine === chosen && detail}
               </li>
@@ -328,9 +327,7 @@ export default function TiePage() {
               </li>
             )}
             {advice.data?.note && <li className="small note-beside">{advice.data.note}</li>}
-            <li className="quiet small basis">
-              {advice.data?.basis} The bar holds four in five of what could be true.
-            </li>
+            <li className="quiet small basis">{say.theBarHoldsFourIn(advice.data?.basis)}</li>
             {turns.data && (
               <li>
                 <Thresholds advice={turns.data} />
@@ -362,14 +359,13 @@ function Offer(props: {
       <span className="choice-edge">{times(c.edge)}</span>
       {several && (
         <span className="quiet small choice-target">
-          {c.target_name}, about {perHour(c.per_rod_hour.median)} a rod-hour
-          {c.absent ? '; hardly here now' : ''}
+          {say.aboutARodHour(c.target_name, perHour(c.per_rod_hour.median), c.absent)}
         </span>
       )}
       <span className="choice-says">{unbroken(c.sentence)}</span>
       <Whisker edge={c.edge} low={c.edge_low} high={c.edge_high} chosen={chosen} width={300} />
       {next && <span className="quiet small choice-next">{c.beats_next_says}</span>}
-      {c.lacks.length > 0 && <span className="quiet small">Missing: {c.lacks.join('; ')}</span>}
+      {c.lacks.length > 0 && <span className="quiet small">{say.missing2(c.lacks.join('; '))}</span>}
     </button>
   );
 }

@@ -1,4 +1,5 @@
 import { times } from '../format/measure';
+import { tie as say } from '../words/tie';
 
 /** Powers of two on each side of an ordinary spell that the scale shows. */
 const reach = 3;
@@ -6,7 +7,7 @@ const reach = 3;
 const ticks = [
   { at: 1 / 8, says: '×⅛' },
   { at: 1 / 4, says: '¼' },
-  { at: 1, says: 'ordinary' },
+  { at: 1, says: say.ordinary },
   { at: 4, says: '4' },
   { at: 8, says: '×8' },
 ];
@@ -37,7 +38,7 @@ export function Whisker(props: {
       height={plain ? 20 : 36}
       viewBox={`0 0 ${w} ${plain ? 20 : 36}`}
       role="img"
-      aria-label={`Edge ${times(edge)}, 80 % between ${times(low)} and ${times(high)}; 1 is an ordinary spell`}
+      aria-label={say.edge80BetweenAnd1(times(edge), times(low), times(high))}
     >
       <line className="scale" x1={m} x2={w - m} y1={10} y2={10} />
       {ticks.map((t) => (

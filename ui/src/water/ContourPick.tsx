@@ -1,6 +1,7 @@
 import { number, unitOf } from '../format/spoken';
 import { Select } from 'antd';
 import { memo } from 'react';
+import { water as say } from '../words/water';
 
 /** Round depths of either system, metres. */
 const offered = () =>
@@ -17,18 +18,21 @@ export const ContourPick = memo(function ContourPick(props: {
   return (
     <Select
       mode="multiple"
-      aria-label="Depths with a line"
+      aria-label={say.depthsWithALine}
       value={value}
       onChange={(v) => onChange([...v].sort((a, b) => a - b))}
       maxTagCount={0}
       maxTagPlaceholder={(l) =>
-        `Lines at ${l
-          .map((o) => o.value as number)
-          .sort((a, b) => a - b)
-          .map((d) => number('depth', d, 1).replace('.0', ''))
-          .join(', ')} ${unitOf('depth')}`
+        say.linesAt(
+          l
+            .map((o) => o.value as number)
+            .sort((a, b) => a - b)
+            .map((d) => number('depth', d, 1).replace('.0', ''))
+            .join(', '),
+          unitOf('depth'),
+        )
       }
-      placeholder="No lines of depth"
+      placeholder={say.noLinesOfDepth}
       showSearch={false}
       options={offered().map((v) => ({
         value: v,

@@ -6,6 +6,7 @@ import { v7 } from 'uuid';
 import { api, type Find } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
+import { water as say } from '../words/water';
 
 const key = (water: string) => `greypebble.rejected.${water}`;
 const name = (f: Find) => `${f.kind} ${f.lat.toFixed(5)} ${f.lon.toFixed(5)}`;
@@ -34,10 +35,10 @@ function reject(water: string, f: Find) {
 }
 
 const title: Record<string, string> = {
-  step: 'Drop-off',
-  cut: 'Cut',
-  hole: 'Hole',
-  channel: 'Dug channel',
+  step: say.dropOff,
+  cut: say.cut,
+  hole: say.hole,
+  channel: say.dugChannel,
 };
 
 /** Features the depths suggest, each with why, to take as a mark or to pass over. */
@@ -64,45 +65,41 @@ export function FindList(props: {
         kind: f.kind,
         at: { lat: f.lat, lon: f.lon },
         elevation_m: f.elevation_m,
-        note: `Suggested from the depths: ${f.why}`,
+        note: say.suggestedFromTheDepths(f.why),
       }),
     onSuccess: (_, f) => {
-      void message.success(`${title[f.kind] ?? f.kind} is a mark of ${here.spot.name}.`);
+      void message.success(say.isAMarkOf2(title[f.kind] ?? f.kind, here.spot.name));
       onGone(reject(waterId, f));
       onChoose(undefined);
       void invalidate('spots');
     },
   });
-  if (!gridded)
-    return <p className="panel">Bring depths in under Set-up, and what stands out in them is listed here.</p>;
+  if (!gridded) return <p className="panel">{say.bringDepthsInUnderSet}</p>;
   return (
     <>
       <p className="quiet small">
-        What the depths suggest at {show('depth', level, 1)} of tide. Take what you believe as a mark of{' '}
-        {here.spot.name}; the depths may be old, and sand moves.{' '}
+        {say.whatTheDepthsSuggestAt(show('depth', level, 1), here.spot.name)}{' '}
         <button className="plain" onClick={onAgain}>
-          Look again at this tide
+          {say.lookAgainAtThisTide}
         </button>
       </p>
       {error && <p role="alert">{error}</p>}
-      {loading && <p className="quiet">Looking the ground over…</p>}
-      {!loading && finds.length === 0 && (
-        <p className="panel">Nothing stands out that you have not dealt with.</p>
-      )}
+      {loading && <p className="quiet">{say.lookingTheGroundOver}</p>}
+      {!loading && finds.length === 0 && <p className="panel">{say.nothingStandsOutThatYou}</p>}
       <ul className="spot-list finds">
         {finds.map((f, i) => (
           <li key={name(f)}>
             <button aria-pressed={i === chosen} onClick={() => onChoose(i)}>
               <i className="find-dot" aria-hidden="true" />
               <b>{title[f.kind] ?? f.kind}</b>
-              <span className="when">{show('depth', level - f.elevation_m, 1)} deep</span>
+              <span className="when">{say.deep2(show('depth', level - f.elevation_m, 1))}</span>
               <span className="quiet small">{f.why}</span>
             </button>
             {i === chosen && (
               <div className="find-acts">
                 <Fault of={[take]} />
                 <Button size="small" type="primary" loading={take.isPending} onClick={() => take.mutate(f)}>
-                  Take as a mark
+                  {say.takeAsAMark}
                 </Button>
                 <Button
                   size="small"
@@ -111,7 +108,7 @@ export function FindList(props: {
                     onChoose(undefined);
                   }}
                 >
-                  Not worth it
+                  {say.notWorthIt}
                 </Button>
               </div>
             )}

@@ -15,15 +15,16 @@ import { FindList, rejected } from './FindList';
 import { meansLast, picked, rememberMeans, SpotFilter, unpicked, type Pick } from './SpotFilter';
 import { SpotList } from './SpotList';
 import { ZoneList } from './ZoneList';
+import { water as say } from '../words/water';
 
 type Tool = 'spot' | 'mark' | 'zone' | 'start';
-type Side = 'Spots' | 'Zones' | 'Features';
+type Side = 'spots' | 'zones' | 'features';
 
 const asks: Record<Tool, string> = {
-  spot: 'Touch the map where the new spot lies.',
-  mark: 'Touch the map where the mark lies: a snag, a hole, an edge.',
-  zone: 'Touch the corners of the zone one after another.',
-  start: 'Touch the map where you set out.',
+  spot: say.touchTheMapWhereThe,
+  mark: say.touchTheMapWhereThe2,
+  zone: say.touchTheCornersOfThe,
+  start: say.touchTheMapWhereYou,
 };
 
 const none: Find[] = [];
@@ -42,7 +43,7 @@ export default function MapPlace() {
     enabled: !!time,
     placeholderData: keepPreviousData,
   });
-  const [side, setSide] = useState<Side>('Spots');
+  const [side, setSide] = useState<Side>('spots');
   const [pick, setPick] = useState<Pick>(() => ({ ...unpicked, by: meansLast() }));
   const [tool, setTool] = useState<Tool>();
   const [points, setPoints] = useState<LatLon[]>([]);
@@ -84,7 +85,7 @@ export default function MapPlace() {
   });
   const [gone, setGone] = useState(() => rejected(here.spot.water_id));
   const offered = useMemo(
-    () => (side === 'Features' ? (finds.data ?? none).filter((f) => !gone.has(f)) : none),
+    () => (side === 'features' ? (finds.data ?? none).filter((f) => !gone.has(f)) : none),
     [finds.data, gone, side],
   );
 
@@ -116,7 +117,7 @@ export default function MapPlace() {
     () => ({ points: mark ? [mark] : (ring ?? points), area: true }),
     [mark, ring, points],
   );
-  if (!water || !words) return <p className="quiet">Fetching the map…</p>;
+  if (!water || !words) return <p className="quiet">{say.fetchingTheMap}</p>;
   return (
     <div className="water-two water-map">
       <div className="water-chart" ref={drawn}>
@@ -140,7 +141,7 @@ export default function MapPlace() {
         <DepthKey classes={words.classes} />
         {tool && (
           <div className="map-ask panel" role="status">
-            {asks[tool]} <span className="quiet small">Or move the cross and press Enter.</span>
+            {asks[tool]} <span className="quiet small">{say.orMoveTheCrossAnd}</span>
             {tool === 'zone' && points.length > 2 && (
               <Button
                 type="primary"
@@ -150,16 +151,16 @@ export default function MapPlace() {
                   leave();
                 }}
               >
-                These are all
+                {say.theseAreAll}
               </Button>
             )}
             {points.length > 0 && (
               <Button size="small" onClick={() => setPoints((l) => l.slice(0, -1))}>
-                One back
+                {say.oneBack}
               </Button>
             )}
             <Button size="small" onClick={leave}>
-              Leave
+              {say.leave}
             </Button>
           </div>
         )}
@@ -167,17 +168,21 @@ export default function MapPlace() {
       <aside className="water-side">
         <Segmented<Side>
           block
-          aria-label="What the list shows"
+          aria-label={say.whatTheListShows}
           value={side}
           onChange={(s) => {
             setSide(s);
             setFind(undefined);
-            if (s === 'Features' && lookedAt === undefined) setLookedAt(Math.round(level * 10) / 10);
+            if (s === 'features' && lookedAt === undefined) setLookedAt(Math.round(level * 10) / 10);
           }}
-          options={['Spots', 'Zones', 'Features']}
+          options={[
+            { value: 'spots', label: say.spots },
+            { value: 'zones', label: say.zones },
+            { value: 'features', label: say.features },
+          ]}
         />
-        {side === 'Spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
-        {side === 'Spots' && !mark && (
+        {side === 'spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
+        {side === 'spots' && !mark && (
           <>
             <SpotFilter
               pick={pick}
@@ -197,21 +202,20 @@ export default function MapPlace() {
               onChoose={here.choose}
             />
             <div className="map-acts">
-              <Button onClick={() => setTool('spot')}>New spot</Button>
-              <Button onClick={() => setTool('mark')}>New mark</Button>
+              <Button onClick={() => setTool('spot')}>{say.newSpot}</Button>
+              <Button onClick={() => setTool('mark')}>{say.newMark}</Button>
               <ContourPick value={contoursM} onChange={setContours} />
             </div>
             <p className="quiet small">
-              Depths are drawn for {here.spot.name}’s tide, {depth(level)}; elsewhere it may run earlier or
-              later.
-              {water.grid
-                ? ` Ground: ${water.grid.source}.`
-                : ' Nobody has sounded this water yet: bring depths in under Set-up.'}{' '}
-              Not for navigation.
+              {say.depthsAreDrawnForS(
+                here.spot.name,
+                depth(level),
+                water.grid ? say.ground(water.grid.source) : say.nobodyHasSoundedThisWater,
+              )}
             </p>
           </>
         )}
-        {side === 'Zones' && (
+        {side === 'zones' && (
           <ZoneList
             water={water}
             ring={ring}
@@ -219,7 +223,7 @@ export default function MapPlace() {
             onDone={() => setRing(undefined)}
           />
         )}
-        {side === 'Features' && (
+        {side === 'features' && (
           <FindList
             waterId={water.id}
             finds={offered}

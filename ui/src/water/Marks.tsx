@@ -1,6 +1,7 @@
 import { number } from '../format/spoken';
 import { metres } from '../format/measure';
 import { useMoment } from '../moment/moment';
+import { water as say } from '../words/water';
 
 const celsius = (c?: number | null) =>
   c === null || c === undefined ? '' : `${number('temperature', c, 1)}°`;
@@ -10,17 +11,15 @@ export function Marks() {
   const moment = useMoment();
   return (
     <section className="panel">
-      <h2>Marks</h2>
-      {moment.ribbon?.marks.length === 0 && (
-        <p className="quiet">None yet. Add edges, holes, bars and snags where you change the spot.</p>
-      )}
+      <h2>{say.marks}</h2>
+      {moment.ribbon?.marks.length === 0 && <p className="quiet">{say.noneYetAddEdgesHoles}</p>}
       <table className="marks">
         <thead className="unseen">
           <tr>
-            <th>Mark</th>
-            <th>Depth now</th>
-            <th>Warmth</th>
-            <th>Worth a cast</th>
+            <th>{say.mark}</th>
+            <th>{say.depthNow}</th>
+            <th>{say.warmth}</th>
+            <th>{say.worthACast}</th>
           </tr>
         </thead>
         <tbody>
@@ -30,7 +29,7 @@ export function Marks() {
               <tr key={k.id} data-mark={k.kind}>
                 <th scope="row">
                   {k.snag && (
-                    <span className="snag" title="Catches line">
+                    <span className="snag" title={say.catchesLine}>
                       ×{' '}
                     </span>
                   )}
@@ -38,11 +37,12 @@ export function Marks() {
                   <span className="quiet small"> {k.bottom}</span>
                   {k.note && <span className="quiet small mark-note">{k.note}</span>}
                 </th>
-                <td className="depth">{depth > 0 ? metres(depth) : 'dry'}</td>
+                <td className="depth">{depth > 0 ? metres(depth) : say.dry}</td>
                 <td className="quiet small warm">{celsius(moment.frame?.temps_c[i])}</td>
                 <td className="quiet small when">
-                  {moment.frame?.marks_say[i]}
-                  {moment.frame?.breaks[i] && ', breaking'}
+                  {[moment.frame?.marks_say[i], moment.frame?.breaks[i] && say.breaking]
+                    .filter(Boolean)
+                    .join(', ')}
                 </td>
               </tr>
             );

@@ -8,6 +8,7 @@ import { v7 } from 'uuid';
 import { api, type LatLon, type Words } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
+import { water as say } from '../words/water';
 
 /** A mark put on the map: what lies there, as it was learned at dead low water. */
 export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDone: () => void }) {
@@ -34,7 +35,7 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
       }),
     onSuccess: () => {
       letGo();
-      void message.success(`${name} is a mark of ${here.spot.name}.`);
+      void message.success(say.isAMarkOf(name, here.spot.name));
       void invalidate('spots');
       onDone();
     },
@@ -47,53 +48,53 @@ export function NewMark({ at, words, onDone }: { at: LatLon; words: Words; onDon
         put.mutate();
       }}
     >
-      <h2>A mark of {here.spot.name}</h2>
+      <h2>{say.aMarkOf(here.spot.name)}</h2>
       <label>
-        Its name
+        {say.itsName}
         <Input autoFocus value={name} onChange={(e) => setName(e.target.value)} />
       </label>
       <div className="form-row">
         <label>
-          Kind of mark
+          {say.kindOfMark}
           <Select
-            aria-label="Kind of mark"
+            aria-label={say.kindOfMark}
             value={kind}
             onChange={setKind}
             options={words.mark_kinds.map((k) => ({ value: k, label: k }))}
           />
         </label>
         <label>
-          Bottom
+          {say.bottom}
           <Select
-            aria-label="Bottom there"
+            aria-label={say.bottomThere}
             value={bottom}
             onChange={setBottom}
-            options={['', ...words.bottoms].map((k) => ({ value: k, label: k || '(not known)' }))}
+            options={['', ...words.bottoms].map((k) => ({ value: k, label: k || say.notKnown }))}
           />
         </label>
       </div>
       <label>
-        What was learned there
+        {say.whatWasLearnedThere}
         <Input.TextArea rows={2} value={note} onChange={(e) => setNote(e.target.value)} />
       </label>
       <label>
-        Above chart datum
+        {say.aboveChartDatum}
         <NumberField
           measure="depth"
           value={elevation}
-          placeholder="by the depths of the map"
+          placeholder={say.byTheDepthsOfThe}
           onChange={setElevation}
         />
       </label>
       <Checkbox checked={snag} onChange={(e) => setSnag(e.target.checked)}>
-        It catches line
+        {say.itCatchesLine}
       </Checkbox>
       <Fault of={[put]} />
       <div className="map-acts">
         <Button type="primary" htmlType="submit" loading={put.isPending}>
-          Keep the mark
+          {say.keepTheMark}
         </Button>
-        <Button onClick={() => leave(onDone)}>Leave it</Button>
+        <Button onClick={() => leave(onDone)}>{say.leaveIt}</Button>
       </div>
     </form>
   );

@@ -5,6 +5,7 @@ import type { Frame, RibbonData, SpotDetail } from '../api/client';
 import { metres } from '../format/measure';
 import { clock } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
+import { water as say } from '../words/water';
 
 type Props = {
   spot: SpotDetail;
@@ -72,7 +73,7 @@ export function Section({ spot, frame, turns, range }: Props) {
           width={width}
           height={height}
           role="img"
-          aria-label={`Section of ${spot.name}: ${describe(spot, frame)}`}
+          aria-label={say.sectionOf(spot.name, describe(spot, frame))}
         >
           <defs>
             <linearGradient id="section-water" x1="0" y1="0" x2="0" y2="1">
@@ -166,7 +167,7 @@ export function Section({ spot, frame, turns, range }: Props) {
                   {narrow ? short(mark.name) : mark.name}
                 </text>
                 <text x={x} y={base + 17} textAnchor="middle" className="mark-depth">
-                  {d > 0 ? metres(d) : 'dry'}
+                  {d > 0 ? metres(d) : say.dry}
                 </text>
               </g>
             );
@@ -192,7 +193,7 @@ export function Section({ spot, frame, turns, range }: Props) {
       )}
       {drawn && (
         <p className="stretch quiet small">
-          {frame.under_says} Heights drawn {Math.round(drawn.stretch)} times larger than distances.
+          {say.heightsDrawnTimesLargerThan(frame.under_says, Math.round(drawn.stretch))}
         </p>
       )}
     </div>

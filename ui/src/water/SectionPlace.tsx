@@ -10,6 +10,7 @@ import { Section } from './Section';
 import { Shelter } from './Shelter';
 import { SurfReading } from './SurfReading';
 import { Way } from './Way';
+import { water as say } from '../words/water';
 
 /** The chosen spot from the side, when one can be there, and what lies where. */
 export function SectionPlace({ onMap }: { onMap: () => void }) {
@@ -21,7 +22,7 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
   const answered = going.visits.length > 0 || going.why !== undefined;
   // All at once: what came later would move what is already read.
   const ready = moment.frame && (spot.data ?? spot.error) && (state.data ?? state.error) && answered;
-  if (!ready) return <p className="quiet">One moment…</p>;
+  if (!ready) return <p className="quiet">{say.oneMoment}</p>;
   return (
     <div className="water-two">
       <div className="water-draw">
@@ -37,15 +38,12 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
         )}
         {spot.data && spot.data.section.length < 2 && (
           <div className="panel no-section">
-            <h2>No section yet</h2>
-            <p>
-              A section shows how deep it is over each edge, bar and hole at any tide. Type or draw one, or
-              cut it from the depths along a line on the map.
-            </p>
+            <h2>{say.noSectionYet}</h2>
+            <p>{say.aSectionShowsHowDeep}</p>
             <Link to={`/water/edit/${here.spot.id}`}>
-              <Button type="primary">Draw the section</Button>
+              <Button type="primary">{say.drawTheSection}</Button>
             </Link>{' '}
-            <Button onClick={onMap}>To the map</Button>
+            <Button onClick={onMap}>{say.toTheMap}</Button>
           </div>
         )}
       </div>
@@ -65,7 +63,7 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
         {spot.data?.reads.includes('pier') && <PierReading />}
         <Shelter />
         <p>
-          <Link to={`/water/edit/${here.spot.id}`}>Change {here.spot.name}</Link>
+          <Link to={`/water/edit/${here.spot.id}`}>{say.change(here.spot.name)}</Link>
         </p>
       </aside>
     </div>

@@ -4,6 +4,7 @@ import { api } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
 import { bearing } from '../format/measure';
 import { usePlace } from '../moment/moment';
+import { water as say } from '../words/water';
 
 const half = 78;
 const ring = 26;
@@ -34,9 +35,9 @@ export function Shelter() {
   };
   return (
     <section className="panel shelter">
-      <h2>Shelter in {show('wind', shelter.wind_ms, 0)} of wind</h2>
+      <h2>{say.shelterInOfWind(show('wind', shelter.wind_ms, 0))}</h2>
       <div className="shelter-two">
-        <svg width={2 * half} height={2 * half} role="img" aria-label="Waves by the direction of the wind">
+        <svg width={2 * half} height={2 * half} role="img" aria-label={say.wavesByTheDirectionOf}>
           <circle cx={half} cy={half} r={half - 8} className="rim" />
           <circle cx={half} cy={half} r={ring} className="rim" />
           {list.map((s) => (

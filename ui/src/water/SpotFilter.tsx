@@ -3,6 +3,7 @@ import { Button, Select } from 'antd';
 import { memo } from 'react';
 import type { ChartSpot, LatLon, Means, Schemas } from '../api/client';
 import { Toggle } from './Toggle';
+import { water as say } from '../words/water';
 
 export type Reach = Schemas['ReachOut'];
 
@@ -22,11 +23,11 @@ export const unpicked: Pick = { kind: '', open: false, sheltered: false, within:
 
 /** What one may have to get about with. */
 export const means: { value: Means | ''; label: string }[] = [
-  { value: '', label: 'as each is reached' },
-  { value: 'legs', label: 'on my legs' },
-  { value: 'kayak', label: 'by kayak' },
-  { value: 'boat', label: 'by boat' },
-  { value: 'car', label: 'by car' },
+  { value: '', label: say.asEachIsReached },
+  { value: 'legs', label: say.onMyLegs },
+  { value: 'kayak', label: say.byKayak },
+  { value: 'boat', label: say.byBoat },
+  { value: 'car', label: say.byCar },
 ];
 
 const key = 'greypebble.means';
@@ -58,23 +59,23 @@ export const SpotFilter = memo(function SpotFilter(props: {
   return (
     <div className="spot-filter">
       <Select
-        aria-label="Kind of place"
+        aria-label={say.kindOfPlace}
         value={pick.kind}
         onChange={(kind) => onPick({ ...pick, kind })}
-        options={[{ value: '', label: 'every kind' }, ...kinds.map((k) => ({ value: k, label: k }))]}
+        options={[{ value: '', label: say.everyKind }, ...kinds.map((k) => ({ value: k, label: k }))]}
         popupMatchSelectWidth={false}
       />
       <Toggle on={pick.open} onChange={(open) => onPick({ ...pick, open })}>
-        open now
+        {say.openNow}
       </Toggle>
       <Toggle on={pick.sheltered} onChange={(sheltered) => onPick({ ...pick, sheltered })}>
-        sheltered
+        {say.sheltered}
       </Toggle>
-      {!pick.start && <Button onClick={onStart}>within reach…</Button>}
+      {!pick.start && <Button onClick={onStart}>{say.withinReach}</Button>}
       {pick.start && (
         <span className="reach-field">
           <NumberField
-            aria-label="Minutes on the way"
+            aria-label={say.minutesOnTheWay}
             unit="min"
             min={5}
             max={600}
@@ -83,19 +84,19 @@ export const SpotFilter = memo(function SpotFilter(props: {
             onChange={(within) => onPick({ ...pick, within: within ?? unpicked.within })}
           />{' '}
           <Select
-            aria-label="How you get about"
+            aria-label={say.howYouGetAbout}
             value={pick.by ?? ''}
             onChange={(by) => onPick({ ...pick, by: (by || undefined) as Pick['by'] })}
             options={means}
             popupMatchSelectWidth={false}
           />{' '}
-          from{' '}
+          {say.from}{' '}
           <button className="plain" onClick={onStart}>
-            here
+            {say.here}
           </button>
           <Button
             type="text"
-            aria-label="Forget where I set out"
+            aria-label={say.forgetWhereISetOut}
             onClick={() => onPick({ ...pick, start: undefined })}
           >
             ×

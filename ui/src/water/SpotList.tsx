@@ -2,14 +2,20 @@ import { memo } from 'react';
 import type { ChartSpot, Means } from '../api/client';
 import { clock, lasting } from '../format/time';
 import type { Reach } from './SpotFilter';
+import { water as say } from '../words/water';
 
-const going: Record<string, string> = { 'on foot': 'walk', wading: 'walk', kayak: 'paddle', boat: 'run' };
+const going: Record<string, string> = {
+  'on foot': say.walk,
+  wading: say.walk,
+  kayak: say.paddle,
+  boat: say.run,
+};
 
 /** When it shuts, or opens next. */
 function when(s: ChartSpot): string {
-  if (s.open) return s.closes ? `until ${clock(s.closes, s.time_zone)}` : 'open';
-  if (s.closed_by) return `closed by ${s.closed_by}`;
-  return s.opens ? `from ${clock(s.opens, s.time_zone)}` : 'shut';
+  if (s.open) return s.closes ? say.until(clock(s.closes, s.time_zone)) : say.open;
+  if (s.closed_by) return say.closedBy(s.closed_by);
+  return s.opens ? say.from2(clock(s.opens, s.time_zone)) : say.shut;
 }
 
 /** The spots of the map in words. It stays as it is while only the moment moves. */
@@ -26,11 +32,7 @@ export const SpotList = memo(function SpotList(props: {
   if (list.length === 0)
     return (
       <p className="panel">
-        {spots.length === 0
-          ? 'No spots yet. “New spot” puts the first one on the map.'
-          : reaches
-            ? 'No spot is like that and in reach now. Allow more minutes, another way to go, or move the ribbon.'
-            : 'No spot is like that now. Move the ribbon, or ask for less.'}
+        {spots.length === 0 ? say.noSpotsYetNewSpot : reaches ? say.noSpotIsLikeThat : say.noSpotIsLikeThat2}
       </p>
     );
   // What is open first, the nearest first where a way is known.
@@ -49,9 +51,18 @@ export const SpotList = memo(function SpotList(props: {
               <b>{s.name}</b>
               <span className={s.closing ? 'when closing' : 'when'}>{when(s)}</span>
               <span className="quiet small">
-                {s.place}, {s.surface.word}
-                {reach?.minutes !== undefined &&
-                  `, ${lasting(reach.minutes * 60000)} ${by === 'car' ? 'by road' : going[reach.manner!]}${reach.bee_line ? ', guessed from the bee line' : ''}`}
+                {[
+                  s.place,
+                  s.surface.word,
+                  reach?.minutes !== undefined &&
+                    say.theWayTakes(
+                      lasting(reach.minutes * 60000),
+                      by === 'car' ? say.byRoad : going[reach.manner!]!,
+                      reach.bee_line ?? false,
+                    ),
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
               </span>
               {s.warnings.map((w) => (
                 <span key={w} className="caution small">

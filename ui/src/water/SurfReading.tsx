@@ -10,6 +10,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { clock } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
+import { water as say } from '../words/water';
 
 interface Seen {
   key: number;
@@ -26,11 +27,11 @@ export function SurfReading() {
   const words = useQuery({ queryKey: keys.words, queryFn: api.words, staleTime: Infinity });
   return (
     <section className="panel surf">
-      <h2>Read the surf</h2>
+      <h2>{say.readTheSurf}</h2>
       {!open && (
         <>
           <p className="quiet small">{words.data?.surf.how}</p>
-          <Button onClick={() => setOpen(true)}>Mark the white water</Button>
+          <Button onClick={() => setOpen(true)}>{say.markTheWhiteWater}</Button>
         </>
       )}
       {open && words.data && (
@@ -77,7 +78,7 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       await api.putSpot(s.id, { ...s.written, section: read.data!.section, revision: s.revision });
     },
     onSuccess: () => {
-      void message.success('The section is what the surf says it is.');
+      void message.success(say.theSectionIsWhatThe);
       void invalidate('spots');
       onClose();
     },
@@ -95,9 +96,10 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
   return (
     <div className="surf-reading">
       <p className="small">
-        At {moment.frame && clock(moment.frame.time, here.spot.time_zone)}, water {depth(level)}. Touch the
-        water where you see waves break; a crest that hides the horizon is as high as your eye over the
-        trough.
+        {say.atWaterTouchTheWater(
+          moment.frame && clock(moment.frame.time, here.spot.time_zone),
+          depth(level),
+        )}
       </p>
       <Strip
         section={section}
@@ -109,14 +111,14 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       />
       {seen.length === 0 && (
         <Button size="small" onClick={() => add(40)}>
-          Add a line of breakers
+          {say.addALineOfBreakers}
         </Button>
       )}
       <ul className="surf-seen">
         {seen.map((s, i) => (
           <li key={s.key}>
             <label>
-              <span className="unseen">Breakers {i + 1}, </span>out{' '}
+              {say.breakersOut(i + 1)}{' '}
               <NumberField
                 measure="distance"
                 min={1}
@@ -126,7 +128,7 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
               />
             </label>
             <label>
-              high{' '}
+              {say.high}{' '}
               <NumberField
                 measure="height"
                 min={0.1}
@@ -138,7 +140,7 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
             <Button
               size="small"
               type="text"
-              aria-label={`Take away breakers ${i + 1}`}
+              aria-label={say.takeAwayBreakers(i + 1)}
               onClick={() => setSeen((l) => l.filter((k) => k.key !== s.key))}
             >
               ×
@@ -148,7 +150,7 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       </ul>
       {seen.length > 0 && (
         <label className="small">
-          My cast reaches{' '}
+          {say.myCastReaches}{' '}
           <NumberField
             measure="distance"
             min={10}
@@ -168,10 +170,10 @@ function Reading({ help, onClose }: { help: Words['surf']; onClose: () => void }
       <div className="surf-acts">
         {result?.section && (
           <Button type="primary" loading={keep.isPending} onClick={() => keep.mutate()}>
-            Keep this section
+            {say.keepThisSection}
           </Button>
         )}
-        <Button onClick={onClose}>Leave it</Button>
+        <Button onClick={onClose}>{say.leaveIt}</Button>
       </div>
     </div>
   );
@@ -232,7 +234,7 @@ function Strip(props: {
           height={height}
           onClick={(e) => touch(e as unknown as PointerEvent<SVGSVGElement>)}
           role="img"
-          aria-label="The beach from the side; touch where waves break"
+          aria-label={say.theBeachFromTheSide}
         >
           <rect x={0} y={y(level)} width={width} height={height - y(level)} fill="var(--water-mid)" />
           {section.length > 1 && (
@@ -267,7 +269,7 @@ function Strip(props: {
           ))}
         </svg>
       )}
-      {white.length > 0 && <p className="small quiet">Dashes: where the stored section has it white now.</p>}
+      {white.length > 0 && <p className="small quiet">{say.dashesWhereTheStoredSection}</p>}
     </div>
   );
 }

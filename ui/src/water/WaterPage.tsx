@@ -8,23 +8,22 @@ import type { Frame } from '../api/client';
 import { useMoment, usePlace } from '../moment/moment';
 import { SectionPlace } from './SectionPlace';
 import './water.css';
+import { water as say } from '../words/water';
 
 const MapPlace = lazy(() => import('./MapPlace'));
 
 const surfaces: Record<Frame['surface'], string> = {
-  glassy: 'Glassy water',
-  ripple: 'A ripple on the water',
-  chop: 'A chop on the water',
-  rough: 'Rough water',
+  glassy: say.glassyWater,
+  ripple: say.aRippleOnTheWater,
+  chop: say.aChopOnTheWater,
+  rough: say.roughWater,
 };
 
 /** How hard the tide runs, where something is known of it. */
 const running = (ms?: number) =>
   ms === undefined
-    ? ''
-    : Math.abs(ms) < 0.05
-      ? ', the tide hardly running'
-      : `, the tide running ${ms >= 0 ? 'in' : 'out'} at ${show('run', Math.abs(ms), 1)}`;
+    ? undefined
+    : { in: ms >= 0, says: Math.abs(ms) < 0.05 ? null : show('run', Math.abs(ms), 1) };
 
 const viewKey = 'greypebble.water';
 type View = 'Section' | 'Map';
@@ -58,18 +57,28 @@ export default function WaterPage() {
               {here.spot.note}{' '}
               {moment.frame && (
                 <span className="surface-says">
-                  {moment.frame.breaker_m > 0.1 ? 'Between the breakers: ' : ''}
-                  {surfaces[moment.frame.surface]}
-                  {running(moment.frame.current_ms)}.
+                  {say.theWaterNow(
+                    surfaces[moment.frame.surface],
+                    moment.frame.breaker_m > 0.1,
+                    running(moment.frame.current_ms),
+                  )}
                 </span>
               )}
             </span>
           </p>
         </div>
-        <Segmented<View> aria-label="View" value={view} onChange={show} options={['Section', 'Map']} />
+        <Segmented<View>
+          aria-label={say.view}
+          value={view}
+          onChange={show}
+          options={[
+            { value: 'Section', label: say.section },
+            { value: 'Map', label: say.map },
+          ]}
+        />
       </div>
       {view === 'Map' ? (
-        <Suspense fallback={<p className="quiet">Fetching the map…</p>}>
+        <Suspense fallback={<p className="quiet">{say.fetchingTheMap}</p>}>
           <MapPlace />
         </Suspense>
       ) : (

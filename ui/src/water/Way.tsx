@@ -1,12 +1,13 @@
 import { Select } from 'antd';
 import { day } from '../format/time';
 import { useGoing, useMoment, usePlace } from '../moment/moment';
+import { water as say } from '../words/water';
 
 const margins = [0, 10, 20, 30, 45, 60, 90];
 const hours = [
-  { value: 'any', label: 'best by day' },
-  { value: 'day', label: 'by day only' },
-  { value: 'night', label: 'night too' },
+  { value: 'any', label: say.bestByDay },
+  { value: 'day', label: say.byDayOnly },
+  { value: 'night', label: say.nightToo },
 ];
 
 /** The visits of the days ahead in words: opens, best, be out by; with the angler's own margin. */
@@ -28,19 +29,19 @@ export function Way() {
     <div className="visits">
       <div className="visits-plan">
         <label>
-          Be out{' '}
+          {say.beOut}{' '}
           <Select
-            aria-label="Margin"
+            aria-label={say.margin}
             size="small"
             value={going.plan.margin}
             onChange={(margin) => going.setPlan({ ...going.plan, margin })}
-            options={margins.map((v) => ({ value: v, label: `${v} min` }))}
+            options={margins.map((v) => ({ value: v, label: say.min(v) }))}
             popupMatchSelectWidth={false}
           />{' '}
-          before it shuts
+          {say.beforeItShuts}
         </label>
         <Select
-          aria-label="Hours"
+          aria-label={say.hours}
           size="small"
           value={going.plan.daylight ? 'day' : going.plan.night ? 'night' : 'any'}
           onChange={(h) => going.setPlan({ ...going.plan, daylight: h === 'day', night: h === 'night' })}
@@ -55,23 +56,19 @@ export function Way() {
             <li key={i}>
               {begins && <b>{day(begins, zone)}</b>} {v.says}
               {v.closes && v.sure_until === undefined && (
-                <span className="quiet small">
-                  {' '}
-                  The weather may move the water enough to shut it all along.
-                </span>
+                <span className="quiet small"> {say.theWeatherMayMoveThe}</span>
               )}
             </li>
           );
         })}
         {shown.length === 0 && (
           <li className="quiet">
-            {going.why ??
-              (going.visits.length > 0 ? 'None after this moment, as far as was looked.' : 'One moment…')}
+            {going.why ?? (going.visits.length > 0 ? say.noneAfterThisMomentAs : say.oneMoment)}
           </li>
         )}
       </ul>
       <a className="small" href={`/api/v1/spots/${here.spot.id}/windows.ics?${calendar}`} download>
-        Two weeks of it as a calendar
+        {say.twoWeeksOfItAs}
       </a>
     </div>
   );

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type LatLon, type Water, type Zone, type ZoneIn } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { water as say } from '../words/water';
 
 const kinds = ['no take', 'seasonal', 'voluntary code'] as const;
 
@@ -56,12 +57,9 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
     );
   return (
     <>
-      <p className="quiet small">
-        The program ships no law. Enter what your authority says, with where it stands and when you looked it
-        up.
-      </p>
+      <p className="quiet small">{say.theProgramShipsNoLaw}</p>
       <div className="map-acts">
-        <Button onClick={onDraw}>Draw a zone</Button>
+        <Button onClick={onDraw}>{say.drawAZone}</Button>
       </div>
       <Fault of={[remove]} />
       <ul className="zones">
@@ -70,15 +68,15 @@ export function ZoneList(props: { water: Water; ring?: LatLon[]; onDraw: () => v
             <h3>{z.name}</h3>
             <p className="small">{z.warning}</p>
             <Button size="small" onClick={() => setEdited({ id: z.id, zone: z })}>
-              Change
+              {say.change2}
             </Button>{' '}
-            <Popconfirm title={`Remove ${z.name}?`} okText="Remove" onConfirm={() => remove.mutate(z)}>
-              <Button size="small">Remove</Button>
+            <Popconfirm title={say.remove(z.name)} okText={say.remove2} onConfirm={() => remove.mutate(z)}>
+              <Button size="small">{say.remove2}</Button>
             </Popconfirm>
           </li>
         ))}
       </ul>
-      {water.zones.length === 0 && <p className="panel">No zones on {water.name} yet.</p>}
+      {water.zones.length === 0 && <p className="panel">{say.noZonesOnYet(water.name)}</p>}
     </>
   );
 }
@@ -122,15 +120,15 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
         put.mutate();
       }}
     >
-      <h2>{id ? 'Change the zone' : 'A new zone'}</h2>
+      <h2>{id ? say.changeTheZone : say.aNewZone}</h2>
       <label>
-        Its name
+        {say.itsName}
         <Input value={z.name} onChange={(e) => set({ name: e.target.value })} />
       </label>
       <label>
-        What it asks
+        {say.whatItAsks}
         <Select
-          aria-label="What it asks"
+          aria-label={say.whatItAsks}
           value={z.kind}
           onChange={(kind) => set({ kind })}
           options={kinds.map((k) => ({ value: k, label: k }))}
@@ -138,7 +136,7 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
       </label>
       {z.kind === 'seasonal' && (
         <div className="form-row">
-          {['From (month-day)', 'To (month-day)'].map((says, i) => (
+          {[say.fromMonthDay, say.toMonthDay].map((says, i) => (
             <label key={says}>
               {says}
               <Input
@@ -151,23 +149,23 @@ function ZoneForm(props: { waterId: string; id?: string; zone: ZoneIn; onDone: (
         </div>
       )}
       <label>
-        The rule in words
+        {say.theRuleInWords}
         <Input.TextArea rows={2} value={z.says} onChange={(e) => set({ says: e.target.value })} />
       </label>
       <label>
-        Where it stands
+        {say.whereItStands}
         <Input value={z.source} onChange={(e) => set({ source: e.target.value })} />
       </label>
       <label>
-        Looked up on
+        {say.lookedUpOn}
         <Input type="date" value={z.checked_on} onChange={(e) => set({ checked_on: e.target.value })} />
       </label>
       <Fault of={[put]} />
       <div className="map-acts">
         <Button type="primary" htmlType="submit" loading={put.isPending}>
-          Keep the zone
+          {say.keepTheZone}
         </Button>
-        <Button onClick={() => leave(onDone)}>Leave it</Button>
+        <Button onClick={() => leave(onDone)}>{say.leaveIt}</Button>
       </div>
     </form>
   );

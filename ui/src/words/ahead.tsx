@@ -1,0 +1,78 @@
+export const ahead = {
+  // AskFor.tsx
+  byDay: 'by day',
+  weekends: 'weekends',
+  kindsOfPlace: 'Kinds of place',
+  everyKindOfPlace: 'every kind of place',
+  worthAtLeast: 'Worth at least',
+  orBetter: (v: string) => `${v} or better`,
+  whatYouLookFor: 'What you look for',
+  forWhichFish: 'For which fish',
+  anythingThatIsOn: 'Anything that is on',
+  atAnyHour: 'at any hour',
+
+  orBetter2: (least: string) => `${least} or better`,
+
+  // DayPlan.tsx
+  planADay: 'Plan a day',
+  theBestWayThroughA:
+    'The best way through a day over your spots, exact to ten minutes. Ways are guessed from the bee line with a quarter of an hour to pack; the way from home is not counted.',
+  day: 'Day',
+  dayOfThePlan: 'Day of the plan',
+  leaveFrom: 'Leave from',
+  backBy: 'Back by',
+  gettingAbout: 'Getting about',
+  spotsAtMost: 'Spots at most',
+  planIt: 'Plan it',
+  whatToTieOn: 'what to tie on',
+
+  // fortnight.ts
+  tooLittleWaterOverEvery: 'Too little water over every mark.',
+  theWayThereOrBack: 'The way there or back is shut by the tide.',
+  aRuleClosesIt: 'A rule closes it.',
+
+  // Fortnight.tsx
+  theHigherTheBetterDotted:
+    'The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water; crossed: closed by a rule; barred: beyond your limits to going. Under the line the weather is told by the forecast, after it the usual is assumed. Touch an hour to go to it.',
+  moon: (says: string) => `${says} moon`,
+  noHourOfTheseDays: (spot: string) => `${spot}: no hour of these days`,
+  hoursOpenAtBestFor: (spot: string, open: number, worth: string, id: string) =>
+    `${spot}: ${open} hours open, at best ${worth} for ${id}`,
+
+  // WindowList.tsx
+  windowsBestFirst: 'Windows, best first',
+  dark: 'dark',
+  outBy: (beOutBy: string) => `out by ${beOutBy}`,
+  more: (found: number) => `${found} more`,
+  beforeTheseDays: 'before these days',
+  afterTheseDays: 'after these days',
+  to: (from: string, to: string) => `${from} to ${to}`,
+  worthIt: 'worth it',
+  theWayOpens: 'the way opens',
+  itShuts: 'it shuts',
+  shutsAndBeOutBy: (shuts: string, outBy?: string) => (outBy ? `${shuts}, be out by ${outBy}` : shuts),
+  expected: 'expected',
+  fishARodHourAs: (x: string) => `${x} fish a rod-hour, as far as a usual catch goes`,
+  alsoOn: 'also on',
+  weather: 'weather',
+  toldByTheForecast: 'told by the forecast',
+  nobodyHasToldItYet: 'nobody has told it yet: the usual is assumed',
+  seeTheWaterThen: 'See the water then',
+  whatToTieOnThen: 'What to tie on then',
+
+  // AheadPage.tsx
+  ahead: 'Ahead',
+  lookingOverTheComingDays: 'Looking over the coming days…',
+  theWaterThere: 'The water there',
+  whatToTieOn2: 'What to tie on',
+  theFortnight: 'The fortnight',
+
+  nothingCanBeSaidOf: (bare: string, others: number) =>
+    others > 0
+      ? `Nothing can be said of ${bare} and ${others} more: no mark is known there.`
+      : `Nothing can be said of ${bare}: no mark is known there.`,
+  windows: 'Windows',
+  theseAsACalendar: 'These as a calendar',
+  whatAnHourIsWorth:
+    'What an hour is worth is there × feeding, on the best mark: how many times an ordinary spell for that fish. The numbers are the book’s judgement, not measurements; look at the sea before you go.',
+};

@@ -1,0 +1,56 @@
+export const back = {
+  // BackPage.tsx
+  stages: {
+    flood: { whole: 'flood', thirds: ['flood, first third', 'flood, middle third', 'flood, last third'] },
+    ebb: { whole: 'ebb', thirds: ['ebb, first third', 'ebb, middle third', 'ebb, last third'] },
+  },
+  target: 'Target',
+  anyTarget: 'any target',
+  spot: 'Spot',
+  anySpot: 'any spot',
+  tideStage: 'Tide stage',
+  anyStage: 'any stage',
+  outcome: 'Outcome',
+  all: 'All',
+  catches: 'Catches',
+  blanks: 'Blanks',
+
+  /** What the log's chosen spells come to; how many a rod-hour where that says something. */
+  sumOfSpells: (spells: number, blanks: number, catches: number, rodHours: string, perRodHour?: string) => (
+    <>
+      <b>{spells}</b> {spells === 1 ? 'spell' : 'spells'}, <b>{blanks}</b> blank, <b>{catches}</b> caught in{' '}
+      <b>{rodHours}</b> rod‑hours
+      {perRodHour !== undefined && (
+        <>
+          : <b>{perRodHour}</b> a rod‑hour
+        </>
+      )}
+    </>
+  ),
+  noSpellMatches: 'No spell matches',
+  nothingInTheLogYet: 'Nothing in the log yet',
+  takeAFilterAwayTo: 'Take a filter away to see more.',
+  logTheFirstSpellAlso: 'Log the first spell, also when nothing bit: a blank tells as much as a catch.',
+  showEverything: 'Show everything',
+  logASpell: 'Log a spell',
+  theNewestAreShownFilter: (count: number) => `The newest ${count} are shown; filter to see others.`,
+  blank: 'Blank',
+  forWord: (targetInSentence: string) => `for ${targetInSentence}`,
+  theSpell: 'The spell',
+  the: (targetInSentence: string) => `The ${targetInSentence}`,
+  tide: 'tide',
+  risingAt: (level: string, rate: string) => `${level}, rising ${rate}`,
+  fallingAt: (level: string, rate: string) => `${level}, falling ${rate}`,
+  light: 'light',
+  sun: (light: string, sunAltitudeDeg: string) => `${light}, sun ${sunAltitudeDeg}°`,
+  moon: 'moon',
+  effort: 'effort',
+  lastingWithRods: (lasting: string, rods: number) => (rods > 1 ? `${lasting}, ${rods} rods` : lasting),
+  aboutByItsLength: (massEstimate: string) => `about ${massEstimate} by its length`,
+  kept: 'kept',
+  released: 'released',
+  takeTheOfOut: (targetInSentence: string, caught: string) => `Take the ${targetInSentence} of ${caught} out`,
+  takeOut: 'take out',
+  change: 'Change',
+  remove: 'Remove',
+};

@@ -1,0 +1,38 @@
+export const frame = {
+  // useTitle.ts
+  greyPebble: 'Grey Pebble',
+
+  // useUndo.tsx
+  isTakenOut: (what: string) => `${what} is taken out.`,
+  undo: 'Undo',
+
+  // Day.tsx
+  chooseADay: 'Choose a day',
+  day: 'Day',
+
+  // SpotSelect.tsx
+  spot: 'Spot',
+  tooLittleWater: 'too little water',
+  shutNow: 'shut now',
+
+  // Frame.tsx
+  ahead: 'Ahead',
+  water: 'Water',
+  tieOn: 'Tie on',
+  back: 'Back',
+  toThePageItself: 'To the page itself',
+  places: 'Places',
+  grey: 'Grey',
+  pebble: 'Pebble',
+  setUp: 'Set-up',
+  logACatchC: 'Log a catch (c)',
+  catchWord: 'Catch',
+  logABlankB: 'Log a blank (b)',
+  blank: 'Blank',
+
+  // LeaveGuard.tsx
+  leaveWhatYouChanged: 'Leave what you changed?',
+  itIsNotKeptYet: 'It is not kept yet.',
+  goWithoutIt: 'Go without it',
+  stay: 'Stay',
+};

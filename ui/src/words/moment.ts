@@ -1,0 +1,4 @@
+export const moment = {
+  // moment.ts
+  noHere: (what: string) => `no ${what} here`,
+};
