@@ -19,6 +19,7 @@ import (
 // knows no server, no file and no clock.
 var allowed = map[string][]string{
 	".":                  {},
+	"core/words":         {},
 	"core/quantity":      {},
 	"core/prose":         {},
 	"core/tide":          {},
@@ -126,7 +127,8 @@ func TestImportsPointDownwards(t *testing.T) {
 			if strings.HasPrefix(pkg, "core/") {
 				assert.NotContains(t, forbiddenInCore, name, "%s reaches outside", path)
 			}
-			if inside {
+			// Words are nobody's floor: whoever says something in the core takes it from there.
+			if inside && !(own == "core/words" && strings.HasPrefix(pkg, "core/")) {
 				assert.True(t, permits(may, own), "%s must not import %s", path, own)
 			}
 		}

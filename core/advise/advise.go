@@ -2,6 +2,7 @@ package advise
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"strings"
 	"time"
 
@@ -114,7 +115,7 @@ func Ask(q Question) (Advice, error) {
 	a.Cautions = going.Assess(m, c, q.Limits, q.Units)
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
 	if says := noTake(s, q.Time); says != "" {
-		a.Note = "Nothing may be taken here now. " + says
+		a.Note = fmt.Sprintf(words.NothingMayBeTakenHereNow, says)
 		return a, nil
 	}
 	ranked, err := q.rank(m)
@@ -176,7 +177,7 @@ func (a *Advice) choose(q *Question, m *spot.Moment, r ranking) {
 	a.Usual = usual(list[0].on)
 	a.Note = strings.Join(q.notes(list[0].on), " ")
 	if tide.Tideless(q.Spot.Tide) {
-		a.Note = strings.TrimSpace("There is no tide to speak of here, and none is weighed. " + a.Note)
+		a.Note = strings.TrimSpace(words.ThereIsNoTideToSpeakOf + " " + a.Note)
 	}
 }
 
@@ -192,15 +193,13 @@ func nothing(q *Question, m *spot.Moment) string {
 	for i := range m.Spot.Marks {
 		if k := &m.Spot.Marks[i]; k.Fishable.Holds(k.Depth(m.LevelM)) {
 			if q.KitOnly {
-				return "Nothing in your kit can be fished for " + q.Target.Name +
-					" here now. Allow what you do not own, or move the time along the ribbon."
+				return fmt.Sprintf(words.NothingInYourKitCanBe, q.Target.Name)
 			}
-			return "Nothing the playbook has for " + q.Target.Name +
-				" can be fished here now. Try another target, or move the time along the ribbon."
+			return fmt.Sprintf(words.NothingThePlaybookHasForCan, q.Target.Name)
 		}
 	}
 	if len(m.Spot.Marks) == 0 {
-		return fmt.Sprintf("Nothing is known of the ground at %s: put a mark on it, with its depth, and it can be advised on.", m.Spot.Name)
+		return fmt.Sprintf(words.NothingIsKnownOfTheGround, m.Spot.Name)
 	}
-	return fmt.Sprintf("There is no fishable water on any mark of %s at this level of tide. Move the time along the ribbon.", m.Spot.Name)
+	return fmt.Sprintf(words.ThereIsNoFishableWaterOn, m.Spot.Name)
 }

@@ -2,6 +2,7 @@ package advise
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"strings"
 
@@ -62,9 +63,9 @@ func hookRange(text string) (smallest, largest string) {
 // strike is what to do at a bite.
 func strike(pattern string) string {
 	if pattern == "circle" {
-		return "With a circle hook do not strike: when the line tightens, wind."
+		return words.WithACircleHookDoNot
 	}
-	return "Strike when the line tightens."
+	return words.StrikeWhenTheLineTightens
 }
 
 // fitOut finds in the kit what the rig takes, and says what is missing.
@@ -80,7 +81,7 @@ func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) 
 		case kit.Fits:
 			uses = append(uses, item.Name)
 		case kit.Near:
-			lacks = append(lacks, fmt.Sprintf("%s (nearest you have: %s)", what, item.Name))
+			lacks = append(lacks, fmt.Sprintf(words.NearestYouHave, what, item.Name))
 		case kit.Missing:
 			lacks = append(lacks, what)
 		}
@@ -88,16 +89,16 @@ func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) 
 	if r.rig.Head {
 		item, fit := q.Kit.HeadFor(r.weightKg, math.Inf(1))
 		if r.rig.HookPattern != "weedless" {
-			want(item, fit, sys.ShowWeight(r.weightKg)+" head")
+			want(item, fit, fmt.Sprintf(words.Head, sys.ShowWeight(r.weightKg)))
 		}
 	}
 	if r.rig.Sinker != "" {
 		item, fit := q.Kit.SinkerFor(r.rig.Sinker, r.weightKg)
-		want(item, fit, sys.ShowWeight(r.weightKg)+" "+r.rig.Sinker+" sinker")
+		want(item, fit, fmt.Sprintf(words.Sinker, sys.ShowWeight(r.weightKg), r.rig.Sinker))
 	}
 	if size != "" && (!r.rig.Head || pattern == "weedless") {
 		item, fit := q.Kit.HookFor(pattern, size)
-		want(item, fit, size+" "+pattern+" hook")
+		want(item, fit, fmt.Sprintf(words.Hook, size, pattern))
 	}
 	if r.leader != "" {
 		item, fit := q.Kit.LeaderFor(r.leader, leader)

@@ -2,6 +2,7 @@ package advise
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/playbook"
@@ -54,7 +55,7 @@ func (o *options) fished(p *presentation, depthM float64) (float64, string) {
 			limit *= knocksBy
 		}
 		if runs > limit {
-			return 0, fmt.Sprintf("it runs to %s and would plough the bottom in %s", o.q.Units.ShowDepth(runs), o.q.Units.ShowDepth(depthM))
+			return 0, fmt.Sprintf(words.ItRunsToAndWouldPlough, o.q.Units.ShowDepth(runs), o.q.Units.ShowDepth(depthM))
 		}
 		return math.Min(runs, depthM), ""
 	}

@@ -3,6 +3,7 @@ package advise
 import (
 	"cmp"
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -29,7 +30,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	pattern, size := hookOf(q, r)
 	leader, leaderSays := leaderN(q, &r.presentation, size), ""
 	if r.leader != "" {
-		leaderSays = fmt.Sprintf("%s of %s %s", q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
+		leaderSays = fmt.Sprintf(words.Of, q.Units.ShowShort(r.rig.LeaderM), q.Units.ShowLine(leader), r.leader)
 	}
 	cast := r.cast(q, m)
 	fill := strings.NewReplacer("{leader}", leaderSays, "{weight}", q.Units.ShowWeight(r.weightKg), "{hook}",
@@ -44,7 +45,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: contrast.Edge(), Catch: contrast.Catch(q.Target), Absent: r.on.away(),
 		For: q.forIt(r), Cautions: choiceCautions(q, r), contrast: contrast}
 	ch.Reasons = q.reasons(r, &ch)
-	ch.Sentence = fmt.Sprintf("%s on %s, %s %s in %s of water.", name, article.Replace(" " + q.Units.Fill(fill.Replace(r.rig.Short)))[1:],
+	ch.Sentence = fmt.Sprintf(words.OnInOfWater, name, article.Replace(" " + q.Units.Fill(fill.Replace(r.rig.Short)))[1:],
 		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
 	ch.Card = Card{KitID: owned, OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
 		Hooked: r.offering.Hooked, Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name,
@@ -89,7 +90,7 @@ func knotFor(r *rankedOption) string {
 	material := tackle.Material(r.leader)
 	switch {
 	case r.leader == "wire":
-		return "crimped, or a haywire twist"
+		return words.CrimpedOrAHaywireTwist
 	case r.leader == "":
 		material = tackle.Braid
 	}
@@ -98,12 +99,12 @@ func knotFor(r *rankedOption) string {
 	if err != nil {
 		return ""
 	}
-	return fmt.Sprintf("%s, %d turns", name, turns)
+	return fmt.Sprintf(words.Turns, name, turns)
 }
 
 // sinks is what falls on a rig, and what to call it.
 func sinks(r *rankedOption) (tackle.Body, string) {
-	body, what := tackle.OnHead(r.weightKg), "head with its soft body"
+	body, what := tackle.OnHead(r.weightKg), words.HeadWithItsSoftBody
 	switch {
 	case r.rig.Sinker != "":
 		body, what = tackle.Body{MassKg: r.weightKg, DensityKgM3: tackle.DensityOf(tackle.Egg), Shape: tackle.Egg}, "lead"
@@ -131,24 +132,23 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 	if cast.Kind == method.Down && strings.Contains(r.way.Cadence, "{pause}") {
 		c.Pause = count1(pause) + " s"
 		work = append(work, pauseWorking(q, c.Pause, temp))
-		say = append(say, fmt.Sprintf("Pause %s between.", c.Pause))
+		say = append(say, fmt.Sprintf(words.PauseBetween, c.Pause))
 	}
 	// Straight down nothing is wound.
 	if r.speedMS > 0 && r.way.Style != "troll" && cast.Kind != method.Down {
 		turn, measured := q.Kit.Turn()
-		weak := "A turn is that of your reel. With a wave pushing toward you, wind faster by as much."
+		weak := words.ATurnIsThatOfYour
 		if !measured {
-			turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours. With a wave pushing toward "+
-				"you, wind faster by as much."
+			turn, weak = tackle.TypicalTurn, words.ATurnIsThatOfA
 		}
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
-		c.Pace = count1(turns) + " turns in 10 s"
-		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf("%s through the water × 10 s ÷ %s a turn", sys.ShowRun(r.speedMS),
+		c.Pace = fmt.Sprintf(words.TurnsIn10S, count1(turns))
+		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf(words.ThroughTheWater10SA, sys.ShowRun(r.speedMS),
 			sys.ShowDepth(turn)), weak})
 		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
 			work = append(work, pauseWorking(q, c.Pause, temp))
-			say = append(say, fmt.Sprintf("%s, pause %s.", c.Pace, c.Pause))
+			say = append(say, fmt.Sprintf(words.Pause, c.Pace, c.Pause))
 		} else {
 			say = append(say, c.Pace+".")
 		}
@@ -163,20 +163,20 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 	case r.depthM == 0:
 		c.Depth = "on the surface"
 	case r.offering.RatedM > 0:
-		c.Depth = fmt.Sprintf("runs to %s over %s", sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
-		work = append(work, Working{"It runs to", sys.ShowDepth(r.depthM), fmt.Sprintf("its rated %s on a cast of %s",
+		c.Depth = fmt.Sprintf(words.RunsToOver, sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
+		work = append(work, Working{words.ItRunsTo, sys.ShowDepth(r.depthM), fmt.Sprintf(words.ItsRatedOnACastOf,
 			sys.ShowDepth(r.offering.RatedM), sys.ShowDistance(usualCast)),
-			"Good to a third; the depth where it first knocks tells you yours."})
+			words.GoodToAThirdTheDepth})
 	case r.rig.FloatM > 0:
-		work = append(work, Working{"Below the float", sys.ShowDepth(r.depthM),
-			fmt.Sprintf("the leader, and at least %s clear of the bottom in %s of water", sys.ShowDepth(clearance), sys.ShowDepth(depth)),
+		work = append(work, Working{words.BelowTheFloat, sys.ShowDepth(r.depthM),
+			fmt.Sprintf(words.TheLeaderAndAtLeastClear, sys.ShowDepth(clearance), sys.ShowDepth(depth)),
 			""})
 	}
 	if does := weightDoes(r); does != "" {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
 			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg),
-				fmt.Sprintf("what %s on thin braid in %s of run and %s of water, as it is sold", does, sys.ShowRun(math.Abs(run)),
-					sys.ShowDepth(depth)), "Thicker line wants more; the bench works it out for yours."})
+				fmt.Sprintf(words.WhatOnThinBraidInOf, does, sys.ShowRun(math.Abs(run)),
+					sys.ShowDepth(depth)), words.ThickerLineWantsMoreTheBench})
 		}
 	}
 	return strings.Join(say, " "), work
@@ -184,11 +184,11 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 
 // pauseWorking says how long a pause is, and why.
 func pauseWorking(q *Question, pause string, tempC float64) Working {
-	how := fmt.Sprintf("for water of %s: the colder, the longer", q.Units.ShowTemperature(tempC))
+	how := fmt.Sprintf(words.ForWaterOfTheColderThe, q.Units.ShowTemperature(tempC))
 	if q.Target.Pauses > 1 {
-		how += fmt.Sprintf("; and longer than usual for %s", q.Target.InSentence())
+		how += fmt.Sprintf(words.AndLongerThanUsualFor, q.Target.InSentence())
 	}
-	return Working{"Pause", pause, how, "Common practice; let the fish correct it."}
+	return Working{"Pause", pause, how, words.CommonPracticeLetTheFishCorrect}
 }
 
 // level says how to bring a thing to fish that show, and which level comes next; nothing where none show
@@ -198,16 +198,17 @@ func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
 	at, shown := held(m, depth)
 	if !shown || !r.rig.AnyDepth || at != r.depthM {
 		if r.rig.Lead == "hangs" && r.rig.Column == "mid" {
-			return "Half-way down first, at " + q.Units.ShowDepth(r.depthM) + ".", Working{"Depth to fish", q.Units.ShowDepth(r.depthM),
-				fmt.Sprintf("half of %s; then lower until it is taken", q.Units.ShowDepth(depth)), ""}
+			return fmt.Sprintf(words.HalfWayDownFirstAt, q.Units.ShowDepth(r.depthM)), Working{
+				words.DepthToFish, q.Units.ShowDepth(r.depthM),
+				fmt.Sprintf(words.HalfOfThenLowerUntilIt, q.Units.ShowDepth(depth)), ""}
 		}
 		return "", Working{}
 	}
 	sys := q.Units
 	turn, measured := q.Kit.Turn()
-	weak := "A turn is that of your reel."
+	weak := words.ATurnIsThatOfYour2
 	if !measured {
-		turn, weak = tackle.TypicalTurn, "A turn is that of a common fixed-spool reel; measure yours."
+		turn, weak = tackle.TypicalTurn, words.ATurnIsThatOfA2
 	}
 	var next []string
 	for _, l := range m.FishDepthsM {
@@ -217,21 +218,21 @@ func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
 	}
 	then := ""
 	if len(next) > 0 {
-		then = fmt.Sprintf(" Then the next level, %s.", prose.And(next))
+		then = fmt.Sprintf(words.ThenTheNextLevel, prose.And(next))
 	}
-	work := Working{"Level", sys.ShowDepth(at), fmt.Sprintf("a little above the fish at %s: they look up",
+	work := Working{"Level", sys.ShowDepth(at), fmt.Sprintf(words.ALittleAboveTheFishAt,
 		sys.ShowDepth(m.FishDepthsM[0])), weak}
 	if r.rig.FloatM > 0 {
-		return fmt.Sprintf("Set the stop knot %s above the bait.%s", sys.ShowDepth(at), then), work
+		return fmt.Sprintf(words.SetTheStopKnotAboveThe, sys.ShowDepth(at), then), work
 	}
 	up := tackle.Turns(depth, at, turn)
-	work.Formula += fmt.Sprintf("; (%s − %s) ÷ %s a turn", sys.ShowDepth(depth), sys.ShowDepth(at), sys.ShowDepth(turn))
+	work.Formula += fmt.Sprintf(words.ATurn, sys.ShowDepth(depth), sys.ShowDepth(at), sys.ShowDepth(turn))
 	down := ""
 	body, _ := sinks(r)
 	if v, err := body.FallSpeed(); err == nil && r.weightKg > 0 {
-		down = fmt.Sprintf(", or count %s s down from the surface", count1(at/v))
+		down = fmt.Sprintf(words.OrCountSDownFromThe, count1(at/v))
 	}
-	return fmt.Sprintf("To the bottom and %s turns up, to %s%s.%s", count1(up), sys.ShowDepth(at), down, then), work
+	return fmt.Sprintf(words.ToTheBottomAndTurnsUp, count1(up), sys.ShowDepth(at), down, then), work
 }
 
 // falls says how long it falls until it touches: to the bottom, or from step to step; nothing for what
@@ -246,10 +247,10 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 	if err != nil {
 		return "", Working{}
 	}
-	how := fmt.Sprintf("%s fall of %s of %s", sys.ShowRun(v), sys.ShowWeight(r.weightKg), what)
-	weak := "Fall speed is from the drag equation with a drag coefficient set to common practice; time your own lure once."
+	how := fmt.Sprintf(words.FallOfOf, sys.ShowRun(v), sys.ShowWeight(r.weightKg), what)
+	weak := words.FallSpeedIsFromTheDrag
 	if body.TimedMS > 0 {
-		how, weak = sys.ShowRun(v)+" as you timed it", ""
+		how, weak = fmt.Sprintf(words.AsYouTimedIt, sys.ShowRun(v)), ""
 	}
 	if cast.Kind == method.Steps {
 		if hops, err := body.Hops(method.StepsDown(m), hopM); err == nil {
@@ -257,20 +258,21 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 			for _, h := range hops {
 				s, d = append(s, count1(h.Seconds)), append(d, sys.ShowDepth(h.ToDepthM))
 			}
-			falls := strings.Join(s, ", then ") + " s"
-			says := "Let it fall " + falls + " to the step."
+			falls := strings.Join(s, words.Then) + " s"
+			says := fmt.Sprintf(words.LetItFallToTheStep, falls)
 			if len(hops) > 1 {
-				says = "Falls of " + falls + " from step to step, none shorter than the one before."
+				says = fmt.Sprintf(words.FallsOfFromStepToStep, falls)
 				if !longer(hops) {
-					says = "Falls of " + falls + " from step to step."
+					says = fmt.Sprintf(words.FallsOfFromStepToStep2, falls)
 				}
 			}
-			return says, Working{"Fall to each step", falls, fmt.Sprintf("to %s after a hop of %s, at %s", strings.Join(d, ", "),
+			return says, Working{words.FallToEachStep, falls, fmt.Sprintf(words.ToAfterAHopOfAt, strings.Join(d, ", "),
 				sys.ShowShort(hopM), how), weak}
 		}
 	}
 	count := count1(depth/v) + " s"
-	return "Count " + count + " down.", Working{"Fall to the bottom", count, fmt.Sprintf("%s ÷ %s", sys.ShowDepth(depth), how), weak}
+	return fmt.Sprintf(words.CountDown, count), Working{
+		words.FallToTheBottom, count, fmt.Sprintf("%s ÷ %s", sys.ShowDepth(depth), how), weak}
 }
 
 // longer says that no hop takes less than the one before it.
@@ -284,10 +286,10 @@ const hopM = 0.3
 // weightDoes says what the weight was reckoned to do in the run; empty where it was not.
 func weightDoes(r *rankedOption) string {
 	if r.rig.Vertical && r.reachM == 0 {
-		return "keeps the line upright"
+		return words.KeepsTheLineUpright
 	}
-	return map[string]string{"holds": "holds", "trots": "finds the bottom and still trots", "rolls": "rolls along the bottom",
-		"hangs": "hangs under the rod"}[r.rig.Lead]
+	return map[string]string{"holds": words.Holds, "trots": words.FindsTheBottomAndTrots, "rolls": words.RollsAlongTheBottom,
+		"hangs": words.HangsUnderTheRod}[r.rig.Lead]
 }
 
 // count1 writes seconds and turns to the nearest half, as one counts.

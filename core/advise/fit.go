@@ -2,6 +2,7 @@ package advise
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 
@@ -62,22 +63,22 @@ func (k misfit) says(o *options, rig *playbook.Rig, mark *ground.Mark, depthM fl
 	sys, name, where := o.q.Units, prose.LowerFirst(rig.Name), prose.LowerFirst(mark.Name)
 	switch k {
 	case noBoat:
-		return "trolling wants a boat"
+		return words.TrollingWantsABoat
 	case otherPlace:
-		return fmt.Sprintf("%s is not for a %s", name, o.m.Spot.Place)
+		return fmt.Sprintf(words.IsNotForA, name, o.m.Spot.Place)
 	case tooShallow:
-		return fmt.Sprintf("%s wants %s of water; the %s has %s", name, sys.ShowDepth(rig.MinDepthM), where, sys.ShowDepth(depthM))
+		return fmt.Sprintf(words.WantsOfWaterTheHas, name, sys.ShowDepth(rig.MinDepthM), where, sys.ShowDepth(depthM))
 	case tooDeep:
-		return fmt.Sprintf("%s is for less than %s of water; the %s has %s", name, sys.ShowDepth(rig.MaxDepthM), where,
+		return fmt.Sprintf(words.IsForLessThanOfWater, name, sys.ShowDepth(rig.MaxDepthM), where,
 			sys.ShowDepth(depthM))
 	case drags:
-		return fmt.Sprintf("what hangs below the float would drag in %s", sys.ShowDepth(depthM))
+		return fmt.Sprintf(words.WhatHangsBelowTheFloatWould, sys.ShowDepth(depthM))
 	case snagged:
-		return fmt.Sprintf("an open hook is soon lost on the %s", where)
+		return fmt.Sprintf(words.AnOpenHookIsSoonLost, where)
 	case notOver:
-		return fmt.Sprintf("straight down wants a boat, a pier or a wall over the %s", where)
+		return fmt.Sprintf(words.StraightDownWantsABoatA, where)
 	case nothingToHold:
-		return fmt.Sprintf("%s is held beside wood, rock or shell close by; at the %s there is none", name, where)
+		return fmt.Sprintf(words.IsHeldBesideWoodRockOr, name, where)
 	case fits:
 	}
 	return ""

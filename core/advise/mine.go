@@ -3,6 +3,7 @@ package advise
 import (
 	"errors"
 	"fmt"
+	"greypebble/core/words"
 	"slices"
 	"strings"
 
@@ -115,7 +116,7 @@ func (q *Question) mine(m *spot.Moment, way MyWay) (list []presentation, against
 			", "))}
 	}
 	if against != "" {
-		against = "It would not be advised: " + against + "."
+		against = fmt.Sprintf(words.ItWouldNotBeAdvised, against)
 	}
 	return list, against, nil
 }

@@ -2,6 +2,7 @@ package advise
 
 import (
 	"cmp"
+	"greypebble/core/words"
 	"math"
 	"slices"
 
@@ -88,7 +89,7 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 	}
 	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
 	if b := c.contrast.Bounded(); b != 1 {
-		out = append(out, Reason{Part: playbook.There.String(), Rule: AbsentRule, Says: "Nothing makes up for fish that are not here",
+		out = append(out, Reason{Part: playbook.There.String(), Rule: AbsentRule, Says: words.NothingMakesUpForFishThat,
 			Factor: b, Applies: 1})
 	}
 	if rest != 0 {
@@ -102,11 +103,11 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 func sayRest(log float64) string {
 	switch {
 	case log < math.Log(0.9):
-		return "All else: good things of other places and days that are not here"
+		return words.AllElseGoodThingsOfOther
 	case log > math.Log(1.1):
-		return "All else: bad things of other places and days that are not here"
+		return words.AllElseBadThingsOfOther
 	}
-	return "All else, near enough as usual"
+	return words.AllElseNearEnoughAsUsual
 }
 
 // lead finds the rule of a reason that says most, the way the reason goes; false where none of

@@ -1,6 +1,7 @@
 package advise
 
 import (
+	"greypebble/core/words"
 	"slices"
 	"strings"
 	"time"
@@ -15,22 +16,22 @@ import (
 // about, it is the fish that go.
 func stay(q *Question, m *spot.Moment) string {
 	if slices.Contains(q.Signs, "dolphins") {
-		return "Dolphins: a few minutes at the nearest structure, where they jam the fish, then go."
+		return words.DolphinsAFewMinutesAtThe
 	}
-	if slices.Contains(q.Signs, "cold to the hand") {
-		return "The last one was cold to the hand: go down to deeper water, and stay with them there."
+	if slices.Contains(q.Signs, words.ColdToTheHand) {
+		return words.TheLastOneWasColdTo
 	}
 	says := map[string]string{
-		"clock": "Half an hour without a bite: move.",
-		"bite":  "Stay while anything bites; recast the same place at once when one came.",
-		"odds":  "Go when another spot's edge is better with the way there counted; recast the same place at once when one came.",
+		"clock": words.HalfAnHourWithoutABite,
+		"bite":  words.StayWhileAnythingBites,
+		"odds":  words.GoWhenAnotherSpotIsBetter,
 	}[q.Book.Chosen("Q3")]
 	if q.Spot.Place == "grass flat" || q.Spot.Place == "mud flat" {
 		switch q.Book.Chosen("Q12") {
 		case "same-flat":
-			says += " Small ones only: stay on this flat, but move along it."
+			says += words.SmallOnesOnlyStayOnThis
 		case "leave":
-			says += " Small ones only: leave the flat."
+			says += words.SmallOnesOnlyLeaveTheFlat
 		}
 	}
 	says = strings.TrimSpace(says + " " + q.Target.Stay)

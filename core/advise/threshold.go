@@ -3,6 +3,7 @@ package advise
 import (
 	"cmp"
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -40,10 +41,10 @@ type probe struct {
 }
 
 var probes = []probe{
-	{conditions.Clarity, 0.15, 8, true, "If it clears past %s", "If it colours below %s", quantity.Units.ShowDepth},
-	{conditions.WaterTemp, 3, 32, false, "If the water warms past %s", "If the water cools below %s", quantity.Units.ShowTemperature},
-	{conditions.WindSpeed, 0, 16, false, "If the wind gets up past %s", "If the wind drops below %s", quantity.Units.ShowWind},
-	{conditions.Cloud, 0, 1, false, "If it clouds over past %s", "If the sky clears below %s",
+	{conditions.Clarity, 0.15, 8, true, words.IfItClearsPast, words.IfItColoursBelow, quantity.Units.ShowDepth},
+	{conditions.WaterTemp, 3, 32, false, words.IfTheWaterWarmsPast, words.IfTheWaterCoolsBelow, quantity.Units.ShowTemperature},
+	{conditions.WindSpeed, 0, 16, false, words.IfTheWindGetsUpPast, words.IfTheWindDropsBelow, quantity.Units.ShowWind},
+	{conditions.Cloud, 0, 1, false, words.IfItCloudsOverPast, words.IfTheSkyClearsBelow,
 		func(_ quantity.Units, v float64) string { return fmt.Sprintf("%.0f %%", v*100) }},
 }
 
@@ -219,7 +220,7 @@ func (q *Question) laterThreshold(first string) (*Threshold, error) {
 		}
 		in := t.Sub(q.Time)
 		return &Threshold{Past: in.Minutes(), Rises: true, Offering: nameOf(o), Mark: o.mark.Name, Spreads: in.Hours(),
-			Says: fmt.Sprintf("In %s, %s: %s, %s %s.", prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark),
+			Says: fmt.Sprintf(words.In, prose.Lasting(in), m.Stage, prose.LowerFirst(nameOf(o)), preposition(o.mark),
 				prose.WithArticle(o.mark.Name))}, nil
 	}
 	return nil, nil

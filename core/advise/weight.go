@@ -2,6 +2,7 @@ package advise
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/ground"
@@ -63,7 +64,7 @@ func (o *options) head(p *presentation, depth float64) (kg float64, why string) 
 	if p.owned != nil && p.owned.WeightKg > 0 {
 		want = p.owned.WeightKg
 		if want > most*1.05 {
-			return 0, fmt.Sprintf("%s is too heavy for %s: it would sink into the bottom before it worked", o.q.Units.ShowWeight(want),
+			return 0, fmt.Sprintf(words.IsTooHeavyForItWould, o.q.Units.ShowWeight(want),
 				o.q.Units.ShowDepth(depth))
 		}
 		return want, ""
@@ -78,28 +79,28 @@ func (o *options) head(p *presentation, depth float64) (kg float64, why string) 
 func (o *options) jig(p *presentation, depth float64) (kg float64, why string) {
 	need, err := tackle.VerticalJig(o.jigged(p.rig, depth), o.current, thinBraid, offUpright)
 	if err != nil {
-		return 0, "no weight keeps the line upright here"
+		return 0, words.NoWeightKeepsTheLineUpright
 	}
 	if p.owned != nil && p.owned.WeightKg > 0 {
 		if p.owned.WeightKg < need*tooLight {
-			return 0, fmt.Sprintf("%s is too light: %s keeps the line upright in this run", o.q.Units.ShowWeight(p.owned.WeightKg),
+			return 0, fmt.Sprintf(words.IsTooLightKeepsTheLine, o.q.Units.ShowWeight(p.owned.WeightKg),
 				o.q.Units.ShowWeight(need))
 		}
 		return p.owned.WeightKg, ""
 	}
 	if p.rig.HeaviestKg > 0 && need > p.rig.HeaviestKg {
-		return 0, o.tooMuch(need, "to keep it under the rod")
+		return 0, o.tooMuch(need, words.ToKeepItUnderTheRod)
 	}
 	return tackle.Sold(math.Max(math.Max(need, p.rig.WeightKg), p.offering.WeightKg*smallestOf)), ""
 }
 
 // lead by what it does in the run.
 func (o *options) lead(p *presentation, depth float64) (kg float64, why string) {
-	need, to := 0.0, "to hold in this run"
+	need, to := 0.0, words.ToHoldInThisRun
 	switch {
 	case o.current == 0:
 	case p.rig.Lead == "hangs":
-		need, to = tackle.Plumb(depth, o.current, thinBraid, offPlumb), "to keep it under the rod"
+		need, to = tackle.Plumb(depth, o.current, thinBraid, offPlumb), words.ToKeepItUnderTheRod
 	default:
 		l, err := tackle.LeadPlace{CurrentMS: o.current, LineDiameterM: thinBraid, LineLengthM: math.Max(depth*3, 30), DepthM: depth,
 			FromAcrossDeg: o.lies(), Sinker: tackle.Sinker(p.rig.Sinker)}.Lead()
@@ -108,9 +109,9 @@ func (o *options) lead(p *presentation, depth float64) (kg float64, why string) 
 		}
 		switch need = l.HoldKg; p.rig.Lead {
 		case "trots":
-			need, to = l.TrotKg, "to find the bottom and still trot"
+			need, to = l.TrotKg, words.ToFindTheBottomAndStill
 		case "rolls":
-			need, to = l.HoldKg*rollsAt, "to keep rolling along the bottom"
+			need, to = l.HoldKg*rollsAt, words.ToKeepRollingAlongTheBottom
 		}
 	}
 	need = tackle.Sold(math.Max(need, p.rig.WeightKg))
@@ -124,7 +125,7 @@ func (o *options) lead(p *presentation, depth float64) (kg float64, why string) 
 const rollsAt = 0.5
 
 func (o *options) tooMuch(kg float64, to string) string {
-	return fmt.Sprintf("it would take %s %s, more than it carries", o.q.Units.ShowWeight(tackle.Sold(kg)), to)
+	return fmt.Sprintf(words.ItWouldTakeMoreThanIt, o.q.Units.ShowWeight(tackle.Sold(kg)), to)
 }
 
 // What a bait, a float and a lure of no told weight weigh, as they are thrown (common practice, no
@@ -155,11 +156,11 @@ func (o *options) thrown(p *presentation) (why string) {
 		return ""
 	}
 	if most := o.q.Kit.HeaviestCast(); most > 0 && kg > most*castOver {
-		return fmt.Sprintf("%s is more than your rods cast", o.q.Units.ShowWeight(kg))
+		return fmt.Sprintf(words.IsMoreThanYourRodsCast, o.q.Units.ShowWeight(kg))
 	}
 	p.reachM = tackle.Reach(kg, o.headwind, p.offering.Soft())
 	if off := p.offM - tackle.ZoneHalf; off > p.reachM && !s.Over {
-		return fmt.Sprintf("it lies %s out; this flies about %s", o.q.Units.ShowDistance(off), o.q.Units.ShowDistance(p.reachM))
+		return fmt.Sprintf(words.ItLiesOutThisFliesAbout, o.q.Units.ShowDistance(off), o.q.Units.ShowDistance(p.reachM))
 	}
 	return ""
 }

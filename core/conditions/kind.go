@@ -2,6 +2,7 @@ package conditions
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -147,48 +148,48 @@ func offBeach(p string) bool {
 
 // table of all kinds, in the order they are asked after.
 var table = []Nature{
-	{Kind: Clarity, Name: "clarity", Long: "Clarity (how deep a white plate shows)", Unit: "m", Dimension: quantity.Length,
+	{Kind: Clarity, Name: "clarity", Long: words.ClarityHowDeepAWhitePlate, Unit: "m", Dimension: quantity.Length,
 		Measure: "depth",
 		Min:     0.05, Max: 60, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 6 * time.Hour, Spread: spread(0.1, 0.4, 0.7),
 		Assumed: 1.2,
 		Columns: Columns{"clarity_secchi", lengths}, CF: "secchi_depth_of_sea_water", Words: clarityWords(), Given: true, With: anywhere},
-	{Kind: WaterTemp, Name: "water", Long: "Water temperature", Unit: "°C", Dimension: quantity.Temperature, Measure: "temperature",
+	{Kind: WaterTemp, Name: "water", Long: words.WaterTemperature, Unit: "°C", Dimension: quantity.Temperature, Measure: "temperature",
 		Min: -2.5, Max: 40, Step: 0.5, Decimals: 1, Fresh: 12 * time.Hour, Spread: spread(0.3, 1, 4), Assumed: 18,
 		Columns: Columns{"water_temp", temperatures}, CF: "sea_surface_temperature", CFOffset: kelvin, With: anywhere},
-	{Kind: WindSpeed, Name: "wind", Long: "Wind speed", Unit: "m/s", Dimension: quantity.Speed, Measure: "wind",
+	{Kind: WindSpeed, Name: "wind", Long: words.WindSpeed, Unit: "m/s", Dimension: quantity.Speed, Measure: "wind",
 		Min: 0, Max: 60, Step: 0.5, Decimals: 1, Fresh: 2 * time.Hour, Spread: spread(0.5, 1.5, 2.5), Assumed: 4,
 		Columns: Columns{"wind_speed", speeds}, CF: "wind_speed", Words: windWords(), With: anywhere},
-	{Kind: WindFrom, Name: "from", Long: "Wind from (degrees, north is 0)", Unit: "deg", Dimension: quantity.Angle,
+	{Kind: WindFrom, Name: "from", Long: words.WindFromDegreesNorthIs0, Unit: "deg", Dimension: quantity.Angle,
 		Min: 0, Max: 360, Step: 5, Drawn: AsCompass, Fresh: 2 * time.Hour, Spread: spread(10, 25, 90), Assumed: 0,
 		Columns: Columns{"wind_from", []string{"deg"}}, CF: "wind_from_direction", Alongside: WindSpeed},
-	{Kind: Cloud, Name: "cloud", Long: "Cloud (part of the sky, 0 to 1)", Unit: "", Dimension: quantity.Fraction,
+	{Kind: Cloud, Name: "cloud", Long: words.CloudPartOfTheSky0, Unit: "", Dimension: quantity.Fraction,
 		Min: 0, Max: 1, Step: 0.1, Decimals: 1, Drawn: AsEighths, Fresh: 2 * time.Hour, Spread: spread(0.05, 0.25, 0.35), Assumed: 0.5,
 		Columns: Columns{"cloud", []string{"fraction", "pct"}}, CF: "cloud_area_fraction", With: offBeach},
-	{Kind: SwellHeight, Name: "swell", Long: "Swell height in deep water", Unit: "m", Dimension: quantity.Length, Measure: "height",
+	{Kind: SwellHeight, Name: "swell", Long: words.SwellHeightInDeepWater, Unit: "m", Dimension: quantity.Length, Measure: "height",
 		Min: 0, Max: 30, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 3 * time.Hour, Spread: spread(0.15, 0.25, 0.8), Assumed: 0.5,
 		Columns: Columns{"swell_height", lengths}, CF: "sea_surface_wave_significant_height", With: onBeach},
-	{Kind: SwellPeriod, Name: "swell every", Long: "Swell period", Unit: "s", Dimension: quantity.Time,
+	{Kind: SwellPeriod, Name: "swell every", Long: words.SwellPeriod, Unit: "s", Dimension: quantity.Time,
 		Min: 1, Max: 30, Step: 0.5, Logarithmic: true, Fresh: 3 * time.Hour, Spread: spread(0.1, 0.15, 0.4), Assumed: 8,
 		Columns: Columns{"swell_period", []string{"s"}}, CF: "sea_surface_wave_mean_period", With: onBeach},
-	{Kind: AirTemp, Name: "air", Long: "Air temperature", Unit: "°C", Dimension: quantity.Temperature, Measure: "temperature",
+	{Kind: AirTemp, Name: "air", Long: words.AirTemperature, Unit: "°C", Dimension: quantity.Temperature, Measure: "temperature",
 		Min: -60, Max: 60, Step: 0.5, Decimals: 1, Fresh: 2 * time.Hour, Spread: spread(0.5, 2, 7), Assumed: 18,
 		Columns: Columns{"air_temp", temperatures}, CF: "air_temperature", CFOffset: kelvin},
-	{Kind: Rain, Name: "rain", Long: "Rain in the hour", Unit: "mm", Dimension: quantity.None, Measure: "rain",
+	{Kind: Rain, Name: "rain", Long: words.RainInTheHour, Unit: "mm", Dimension: quantity.None, Measure: "rain",
 		// kg/m² of CF is a millimetre
 		Min: 0, Max: 500, Step: 0.5, Decimals: 1, Fresh: time.Hour, Spread: spread(0.5, 2, 5), Assumed: math.NaN(),
 		Columns: Columns{"rain", []string{"mm"}}, CF: "precipitation_amount"},
 	// From the lowest and the highest ever measured at sea level, 870 and 1084 hPa (WMO World
 	// Weather and Climate Extremes Archive).
-	{Kind: Barometer, Name: "barometer", Long: "Air pressure at sea level", Unit: "Pa", Dimension: quantity.Pressure, Measure: "pressure",
+	{Kind: Barometer, Name: "barometer", Long: words.AirPressureAtSeaLevel, Unit: "Pa", Dimension: quantity.Pressure, Measure: "pressure",
 		Min: 86_000, Max: 109_000, Step: 100, Decimals: 0, Fresh: 3 * time.Hour, Spread: spread(50, 200, 1000), Assumed: math.NaN(),
 		Columns: Columns{"air_pressure", []string{"pa", "hpa", "mbar", "inhg", "mmhg"}}, CF: "air_pressure_at_mean_sea_level"},
-	{Kind: SounderDepth, Name: "sounder", Long: "Depth under the sounder", Unit: "m", Dimension: quantity.Length, Measure: "depth",
+	{Kind: SounderDepth, Name: "sounder", Long: words.DepthUnderTheSounder, Unit: "m", Dimension: quantity.Length, Measure: "depth",
 		Min: 0, Max: 11000, Step: 0.1, Decimals: 1, Logarithmic: true, Fresh: 10 * time.Minute, Spread: spread(0.02, 0.2, 0.5),
 		Assumed: math.NaN(), Columns: Columns{"sounder_depth", lengths}},
-	{Kind: FishDepth, Name: "fish at", Long: "Depth fish show at", Unit: "m", Dimension: quantity.Length, Measure: "depth",
+	{Kind: FishDepth, Name: "fish at", Long: words.DepthFishShowAt, Unit: "m", Dimension: quantity.Length, Measure: "depth",
 		Min: 0.1, Max: 400, Step: 0.5, Decimals: 1, Logarithmic: true, Fresh: 20 * time.Minute, Spread: spread(0.05, 0.2, 0.5),
 		Assumed: math.NaN(), Columns: Columns{"fish_depth", lengths}},
-	{Kind: Standing, Name: "standing", Long: "Water standing above prediction for days (below: −)", Unit: "m", Dimension: quantity.Length,
+	{Kind: Standing, Name: "standing", Long: words.WaterStandingAbovePredictionForDays, Unit: "m", Dimension: quantity.Length,
 		Measure: "depth",
 		Min:     -3, Max: 3, Step: 0.05, Decimals: 2, Fresh: 7 * 24 * time.Hour, Spread: spread(0.05, 0.1, 0.3), Assumed: math.NaN(),
 		Columns: Columns{"level_standing", lengths}},

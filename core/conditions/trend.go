@@ -2,6 +2,7 @@ package conditions
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"time"
 
@@ -24,9 +25,9 @@ func (t Trend) Says(u quantity.Units) string {
 	did := "has kept"
 	if math.Abs(t.PerDay) >= steadyPerDay {
 		way := map[bool]string{true: "warmed", false: "cooled"}[t.PerDay > 0]
-		did = fmt.Sprintf("has %s by %s a day", way, u.ShowWarming(math.Abs(t.PerDay)))
+		did = fmt.Sprintf(words.HasByADay, way, u.ShowWarming(math.Abs(t.PerDay)))
 	}
-	return fmt.Sprintf("%s over the last %d days", did, t.Days)
+	return fmt.Sprintf(words.OverTheLastDays, did, t.Days)
 }
 
 // trendDays is how far back a trend looks.

@@ -2,6 +2,7 @@ package conditions
 
 import (
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"sort"
@@ -199,7 +200,7 @@ func (c *candidates) believe(k Kind, t time.Time) (Value, bool) {
 	case math.IsNaN(n.Assumed):
 		return Value{}, false
 	}
-	return value(&Reading{Kind: k, Value: n.Assumed, Time: t, Origin: Assumed, Source: "nothing known; a middling value"})
+	return value(&Reading{Kind: k, Value: n.Assumed, Time: t, Origin: Assumed, Source: words.NothingKnownAMiddlingValue})
 }
 
 // between two readings of one origin, by time; angles the short way round.

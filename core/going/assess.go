@@ -2,6 +2,7 @@ package going
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -102,13 +103,13 @@ const (
 var sheltered = []string{"overhung bank", "timbered creek", "dug canal", "back lake", "river bend"}
 
 func (k *look) thunder() {
-	says := "rods down and off the beach, pier and water; back half an hour after the last"
+	says := words.RodsDownAndOffTheBeach
 	switch {
 	case k.sign("thunder"):
-		k.add("thunder", DoNot, "Do not fish in thunder: %s.", says)
+		k.add("thunder", DoNot, words.DoNotFishInThunder, says)
 	case k.m.Believed[conditions.Cloud].Value >= thundery && k.m.Believed[conditions.AirTemp].Value >= warm &&
 		!slices.Contains(sheltered, k.m.Spot.Place):
-		k.add("thunder", Note, "At the first thunder %s.", says)
+		k.add("thunder", Note, words.AtTheFirstThunder, says)
 	}
 }
 
@@ -116,7 +117,7 @@ func (k *look) thunder() {
 func (k *look) way(c *tide.Curve) {
 	w, open := ground.NextClose(k.m.Spot.WayOpen(c), k.m.Time)
 	if !open {
-		k.add("way", DoNot, "Do not go: the way there or back is shut now.")
+		k.add("way", DoNot, words.DoNotGoTheWayThere)
 		return
 	}
 	if w.Closes.IsZero() {
@@ -128,9 +129,9 @@ func (k *look) way(c *tide.Curve) {
 	}
 	behind := ""
 	if k.rocky() && k.m.Stage.Direction == tide.Flood {
-		behind = " The flood comes in behind you."
+		behind = words.TheFloodComesInBehindYou
 	}
-	k.add("way", k.limits.passed(wayBack, left.Minutes()), "Tide cut-off: in %s it is %s. Be out before.%s", prose.Lasting(left),
+	k.add("way", k.limits.passed(wayBack, left.Minutes()), words.TideCutOffInItIs, prose.Lasting(left),
 		w.ClosedBy,
 		behind)
 }
@@ -144,11 +145,11 @@ func (k *look) cold() {
 	temp := k.units.ShowTemperature(c)
 	switch k.manner() {
 	case ground.Kayak:
-		k.add("cold", s, "Water of %s takes the breath away: dress for the water and not for the air, flotation on, and not alone.", temp)
+		k.add("cold", s, words.WaterOfTakesTheBreathAway, temp)
 	case ground.Wading:
-		k.add("cold", s, "Water of %s takes the breath away: waders with a belt, flotation, and not alone.", temp)
+		k.add("cold", s, words.WaterOfTakesTheBreathAway2, temp)
 	case ground.OnFoot, ground.Boat:
-		k.add("cold", Note, "Cold water (%s) takes the breath away: wear flotation, and do not fish alone.", temp)
+		k.add("cold", Note, words.ColdWaterTakesTheBreathAway, temp)
 	}
 }
 
@@ -186,48 +187,48 @@ func (k *look) kayak() {
 	says := k.units.ShowWind(wind)
 	switch {
 	case !known:
-		k.add("wind", Note, "Nobody has told the wind: look before you launch.")
+		k.add("wind", Note, words.NobodyHasToldTheWindLook)
 	case k.offshore() && k.limits.passed(kayakOffshore, wind) > k.limits.passed(kayakWind, wind):
-		k.limit("wind", kayakOffshore, wind, "Wind of %s off the land carries a kayak out, and the way home is against it.",
-			"Do not launch: wind of %s off the land carries a kayak out faster than one paddles home.", says)
+		k.limit("wind", kayakOffshore, wind, words.WindOfOffTheLandCarries,
+			words.DoNotLaunchWindOfOff, says)
 	default:
-		k.limit("wind", kayakWind, wind, "Wind of %s is a lot for a kayak.",
-			"Do not launch: wind of %s is too much for a kayak.",
+		k.limit("wind", kayakWind, wind, words.WindOfIsALotFor,
+			words.DoNotLaunchWindOfIs,
 			says)
 	}
 	if h, told := k.waves(); told {
-		k.limit("waves", kayakWaves, h, "Waves of %s are a lot for a kayak.",
-			"Do not launch: waves of %s are too much for a kayak.",
+		k.limit("waves", kayakWaves, h, words.WavesOfAreALotFor,
+			words.DoNotLaunchWavesOfAre,
 			k.units.ShowDepth(h))
 	}
 	if k.sign("fog") {
-		k.add("fog", DoNot, "Do not launch: in fog nobody sees a kayak.")
+		k.add("fog", DoNot, words.DoNotLaunchInFogNobody)
 	}
 	if k.m.Sun.Altitude < sky.SunUp {
-		k.add("light", Think, "Not without a white light that shows all round: nobody sees a kayak at dusk.")
+		k.add("light", Think, words.NotWithoutAWhiteLightThat)
 	}
-	k.add("flotation", Note, "Flotation on, whistle at hand, and somebody who knows when you are due back.")
+	k.add("flotation", Note, words.FlotationOnWhistleAtHandAnd)
 }
 
 func (k *look) boat() {
 	if wind, known := k.known(conditions.WindSpeed); known {
-		k.limit("wind", boatWind, wind, "Wind of %s is a lot for a small open boat.",
-			"Do not go out: wind of %s is too much for a small open boat.", k.units.ShowWind(wind))
+		k.limit("wind", boatWind, wind, words.WindOfIsALotFor2,
+			words.DoNotGoOutWindOf, k.units.ShowWind(wind))
 	} else {
-		k.add("wind", Note, "Nobody has told the wind: look before you cast off.")
+		k.add("wind", Note, words.NobodyHasToldTheWindLook2)
 	}
 	if h, told := k.waves(); told {
-		k.limit("waves", boatWaves, h, "Waves of %s are a lot for a small open boat.",
-			"Do not go out: waves of %s are too much for a small open boat.", k.units.ShowDepth(h))
+		k.limit("waves", boatWaves, h, words.WavesOfAreALotFor2,
+			words.DoNotGoOutWavesOf, k.units.ShowDepth(h))
 	}
 	if k.sign("fog") {
-		k.add("fog", Think, "Fog: slow, a sound signal, and not across a channel.")
+		k.add("fog", Think, words.FogSlowASoundSignalAnd)
 	}
 	k.inlet()
 	if k.rocky() || k.at("harbour mouth") {
-		k.add("controls", Note, "Off rock one person stays at the controls with the engine running; kill-cord on, lights at dusk.")
+		k.add("controls", Note, words.OffRockOnePersonStaysAt)
 	} else {
-		k.add("controls", Note, "Kill-cord on when you move, lights at dusk.")
+		k.add("controls", Note, words.KillCordOnWhenYouMove)
 	}
 }
 
@@ -245,9 +246,9 @@ func (k *look) inlet() {
 	}
 	switch {
 	case swell >= breakingSwell:
-		k.add("inlet", DoNot, "Do not cross: the ebb against %s of swell breaks in the inlet.", k.units.ShowDepth(swell))
+		k.add("inlet", DoNot, words.DoNotCrossTheEbbAgainst, k.units.ShowDepth(swell))
 	case swell >= steepSwell:
-		k.add("inlet", Think, "The ebb runs out against %s of swell: steep in the inlet.", k.units.ShowDepth(swell))
+		k.add("inlet", Think, words.TheEbbRunsOutAgainstOf, k.units.ShowDepth(swell))
 	}
 }
 
@@ -255,17 +256,17 @@ func (k *look) wading() {
 	s := k.m.Spot
 	if lowest, any := s.Access.Lowest(); any {
 		depth := k.m.LevelM - lowest
-		k.limit("depth", wadeDepth, depth, "%s of water on the way is over mid-thigh.",
-			"Do not wade: %s of water on the way is over the hip.", k.units.ShowDepth(depth))
+		k.limit("depth", wadeDepth, depth, words.OfWaterOnTheWayIs,
+			words.DoNotWadeOfWaterOn, k.units.ShowDepth(depth))
 	}
 	if run, known := k.m.Current(); known {
-		k.limit("run", wadeRun, math.Abs(run), "The water runs at %s: it takes the legs from under you.",
-			"Do not wade: the water runs at %s.", k.units.ShowRun(math.Abs(run)))
+		k.limit("run", wadeRun, math.Abs(run), words.TheWaterRunsAtItTakes,
+			words.DoNotWadeTheWaterRuns, k.units.ShowRun(math.Abs(run)))
 	}
 	if k.at("surf beach") && k.m.Sun.Altitude < sky.CivilTwilight {
-		k.add("surf at night", DoNot, "Do not wade in surf at night.")
+		k.add("surf at night", DoNot, words.DoNotWadeInSurfAt)
 	}
-	k.add("wading", Note, "Wade no deeper than the thigh, shuffle your feet for rays, and wear boots: shell and soft mud.")
+	k.add("wading", Note, words.WadeNoDeeperThanTheThigh)
 }
 
 // onFoot on rock and wall, and on the beach.
@@ -274,8 +275,8 @@ func (k *look) onFoot() {
 	switch {
 	case k.at("surf beach"):
 		if h := k.m.Swell(); told {
-			k.limit("surf", breakers, h, "Breakers of %s are heavy to stand and fish in.",
-				"Do not stand or fish in this surf: breakers of %s are too heavy.", k.units.ShowDepth(h))
+			k.limit("surf", breakers, h, words.BreakersOfAreHeavyToStand,
+				words.DoNotStandOrFishIn, k.units.ShowDepth(h))
 			if r, err := water.RunUp(swell, k.m.Believed[conditions.SwellPeriod].Value, beachSlope); err == nil && k.m.Spot.StandM != nil {
 				k.washed(r)
 			}
@@ -298,8 +299,8 @@ func (k *look) washed(runUp float64) {
 		return // under water: the way says so
 	}
 	clear := above - runUp
-	k.limit("run-up", rockClear, clear, "Waves run up to within %[1]s of your feet: watch the sets.",
-		"Do not go out on it: waves wash over. You stand %[2]s above the water and they run up %[3]s.",
+	k.limit("run-up", rockClear, clear, words.WavesRunUpToWithinOf,
+		words.DoNotGoOutOnIt,
 		k.units.ShowDepth(math.Max(clear, 0)), k.units.ShowDepth(above), k.units.ShowDepth(runUp))
 }
 
@@ -307,27 +308,26 @@ func (k *look) place() {
 	onFoot := k.manner() == ground.OnFoot || k.manner() == ground.Wading
 	switch {
 	case k.at("surf beach"):
-		k.add("rip", Note, "Rip currents run out through the cuts. If caught, float, signal, and move along the shore, not against it. "+
-			"Heed lifeguards.")
+		k.add("rip", Note, words.RipCurrentsRunOutThroughThe)
 	case k.at("pier"):
-		k.add("pier", Note, "Wet planks and rails are slippery; look behind you before you cast.")
+		k.add("pier", Note, words.WetPlanksAndRailsAreSlippery)
 	case k.at("seawall") && onFoot:
-		k.add("wall", Note, "Stand back from the edge when you lift a fish, and mind other people's lines.")
+		k.add("wall", Note, words.StandBackFromTheEdgeWhen)
 	case k.rocky() && onFoot:
-		k.add("rock", Note, "Never turn your back to the sea; wet rock is slippery: studs and flotation, and not alone.")
+		k.add("rock", Note, words.NeverTurnYourBackToThe)
 	case k.at("timbered creek", "mud flat", "back lake", "overhung bank"):
-		k.add("mud", Note, "Soft mud and hidden holes: test before you step. Heed what lives there, alligators and snakes included.")
+		k.add("mud", Note, words.SoftMudAndHiddenHolesTest)
 	}
 	if k.sign("crowd") {
-		k.add("crowd", Note, "Crowded: look behind you, keep your line off others', and leave room.")
+		k.add("crowd", Note, words.CrowdedLookBehindYouKeepYour)
 	}
 	if k.sign("fog") && onFoot {
-		k.add("fog", Note, "Fog: mind the way back before you lose sight of it.")
+		k.add("fog", Note, words.FogMindTheWayBackBefore)
 	}
 }
 
 func (k *look) night() {
 	if k.m.Sun.Altitude < sky.CivilTwilight {
-		k.add("night", Note, "It is dark: carry two lights and know the way back.")
+		k.add("night", Note, words.ItIsDarkCarryTwoLights)
 	}
 }

@@ -2,6 +2,7 @@ package going
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -50,18 +51,18 @@ const (
 var never = math.NaN()
 
 var table = []Limit{
-	{rockClear, "on rock, jetty, ledge or wall", "Run-up of the swell below one's feet", "m", "depth", quantity.Length, 20, Level{1, 0},
+	{rockClear, words.OnRockJettyLedgeOrWall, words.RunUpOfTheSwellBelow, "m", "depth", quantity.Length, 20, Level{1, 0},
 		true},
-	{breakers, "on a beach", "Height of breakers", "m", "height", quantity.Length, 10, Level{1.2, 2}, false},
-	{wadeDepth, "wading", "Depth on the way", "m", "depth", quantity.Length, 2, Level{0.75, 1}, false},
-	{wadeRun, "wading", "Run of the water", "m/s", "run", quantity.Speed, 3, Level{0.5, 1}, false},
-	{coldWater, "wading or in a kayak", "Water temperature", "°C", "temperature", quantity.Temperature, 30, Level{15, never}, true},
+	{breakers, "on a beach", words.HeightOfBreakers, "m", "height", quantity.Length, 10, Level{1.2, 2}, false},
+	{wadeDepth, "wading", words.DepthOnTheWay, "m", "depth", quantity.Length, 2, Level{0.75, 1}, false},
+	{wadeRun, "wading", words.RunOfTheWater, "m/s", "run", quantity.Speed, 3, Level{0.5, 1}, false},
+	{coldWater, words.WadingOrInAKayak, words.WaterTemperature, "°C", "temperature", quantity.Temperature, 30, Level{15, never}, true},
 	{kayakWind, "kayak", "Wind", "m/s", "wind", quantity.Speed, 30, Level{6, 10}, false},
-	{kayakOffshore, "kayak", "Wind off the land", "m/s", "wind", quantity.Speed, 30, Level{4, 7}, false},
+	{kayakOffshore, "kayak", words.WindOffTheLand, "m/s", "wind", quantity.Speed, 30, Level{4, 7}, false},
 	{kayakWaves, "kayak", "Waves", "m", "depth", quantity.Length, 5, Level{0.4, 0.8}, false},
 	{boatWind, "small open boat", "Wind", "m/s", "wind", quantity.Speed, 40, Level{8, 12}, false},
 	{boatWaves, "small open boat", "Waves", "m", "height", quantity.Length, 10, Level{0.8, 1.3}, false},
-	{wayBack, "where the tide shuts the way", "Minutes until the way back shuts", "min", "", quantity.None, 600, Level{60, 20}, true},
+	{wayBack, words.WhereTheTideShutsTheWay, words.MinutesUntilTheWayBackShuts, "min", "", quantity.None, 600, Level{60, 20}, true},
 }
 
 // Table of all limits, in the order they are asked after.

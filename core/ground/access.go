@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -155,8 +156,8 @@ func (a Access) wayWithin(c *tide.Curve, p Passage, which string, spareM float64
 		return nil
 	}
 	return Between(c, lo, hi,
-		fmt.Sprintf("too little water over %s on the way %s", p.Name, which),
-		fmt.Sprintf("too deep at %s on the way %s", p.Name, which))
+		fmt.Sprintf(words.TooLittleWaterOverOnThe, p.Name, which),
+		fmt.Sprintf(words.TooDeepAtOnTheWay, p.Name, which))
 }
 
 // Limit is a level at which the way shuts, for a line on the ribbon.

@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"sort"
 )
@@ -108,10 +109,10 @@ func (f *finder) look(r, c int) {
 		}
 	}
 	if rises == ringPoints && shallow > ringPoints/2 {
-		f.add(Hole, r, c, least, fmt.Sprintf("%.1f m deeper than the flat around it", least))
+		f.add(Hole, r, c, least, fmt.Sprintf(words.MDeeperThanTheFlatAround, least))
 	}
 	if gap := f.gap(depth, &ring); gap > 0 && gap < highestBar {
-		f.add(Cut, r, c, gap, fmt.Sprintf("a gap between bars %.1f m higher on both sides; water, food and rip currents leave by it", gap))
+		f.add(Cut, r, c, gap, fmt.Sprintf(words.AGapBetweenBarsMHigher, gap))
 	}
 	if depth < shallowTop {
 		f.step(r, c, depth)
@@ -151,7 +152,7 @@ func (f *finder) step(r, c int, depth float64) {
 		drop = math.Max(drop, -d)
 	}
 	if drop >= leastDrop {
-		f.add(Step, r, c, drop, fmt.Sprintf("falls %.1f m within %.0f m from water %.1f m deep", drop, dropReach, depth))
+		f.add(Step, r, c, drop, fmt.Sprintf(words.FallsMWithinMFromWater, drop, dropReach, depth))
 	}
 }
 

@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 )
 
@@ -118,9 +119,9 @@ func (f *finder) straight(cells []int) (Find, bool) {
 	}
 	creeks := f.joining(cells, x0, y0, sin, cos)
 	at := LatLon{f.South + (y0+(lo+hi)/2*cos)/f.north*f.DLat, f.West + (x0+(lo+hi)/2*sin)/f.east*f.DLon}
-	why := fmt.Sprintf("%.0f m of channel within %.0f m of a straight line: dug, not grown", hi-lo, 2*straightOff)
+	why := fmt.Sprintf(words.MOfChannelWithinMOf, hi-lo, 2*straightOff)
 	if creeks > 0 {
-		why += fmt.Sprintf("; %d creeks join it", creeks)
+		why += fmt.Sprintf(words.CreeksJoinIt, creeks)
 	}
 	return Find{Channel, at, f.Elevation(at), why, (hi - lo) * (1 + float64(creeks)/4)}, true
 }

@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"sort"
 	"strings"
 	"time"
@@ -184,31 +185,31 @@ func (v Visit) Says(zone *time.Location, u quantity.Units) string {
 	at := func(t time.Time) string {
 		t = t.In(zone)
 		if !v.begins.IsZero() && t.Format(time.DateOnly) != day {
-			return t.Format("Mon ") + u.ShowClock(t) // another day names itself
+			return t.Format(words.Mon) + u.ShowClock(t) // another day names itself
 		}
 		return u.ShowClock(t)
 	}
 	var parts []string
 	if !v.Opens.IsZero() {
-		parts = append(parts, "opens "+at(v.Opens))
+		parts = append(parts, fmt.Sprintf(words.Opens, at(v.Opens)))
 	}
 	switch {
 	case !v.BestFrom.IsZero() && !v.BestUntil.IsZero():
-		parts = append(parts, "best "+at(v.BestFrom)+"–"+at(v.BestUntil))
+		parts = append(parts, fmt.Sprintf(words.Best, at(v.BestFrom), at(v.BestUntil)))
 	case !v.BestFrom.IsZero():
-		parts = append(parts, "best from "+at(v.BestFrom))
+		parts = append(parts, fmt.Sprintf(words.BestFrom, at(v.BestFrom)))
 	case !v.BestUntil.IsZero():
-		parts = append(parts, "best until "+at(v.BestUntil))
+		parts = append(parts, fmt.Sprintf(words.BestUntil, at(v.BestUntil)))
 	}
 	switch {
 	case v.Opens.IsZero() && v.Closes.IsZero():
 		parts = append(parts, "open throughout")
 	case v.Closes.IsZero():
-		parts = append(parts, "stays open as far as was asked")
+		parts = append(parts, words.StaysOpenAsFarAsWas)
 	default:
-		parts = append(parts, fmt.Sprintf("be out by %s: at %s %s", at(v.BeOutBy), at(v.Closes), v.ClosedBy))
+		parts = append(parts, fmt.Sprintf(words.BeOutByAt, at(v.BeOutBy), at(v.Closes), v.ClosedBy))
 		if v.Behind {
-			parts = append(parts, "and the flood comes in behind you")
+			parts = append(parts, words.AndTheFloodComesInBehind)
 		}
 	}
 	s := strings.Join(parts, ", ") + "."

@@ -2,6 +2,7 @@ package ground
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"strings"
 	"time"
@@ -129,7 +130,7 @@ func (z *Zone) Season() string {
 		return "all year"
 	}
 	day := func(md int) string { return fmt.Sprintf("%d %s", md%100, time.Month(md/100)) }
-	return fmt.Sprintf("from %s to %s", day(z.From), day(z.To))
+	return fmt.Sprintf(words.FromTo, day(z.From), day(z.To))
 }
 
 // Inside says whether a place lies in the zone, whatever the season.
@@ -141,10 +142,10 @@ func (z *Zone) Inside(p LatLon) bool {
 // Warning to show before anything else, with where it comes from and whether it
 // is time to look it up again.
 func (z *Zone) Warning(now time.Time) string {
-	says := fmt.Sprintf("%s (%s): %s Source: %s, checked %s; ask your authority.", z.Name, z.Kind, strings.TrimRight(z.Says, ".")+".",
+	says := fmt.Sprintf(words.SourceCheckedAskYourAuthority, z.Name, z.Kind, strings.TrimRight(z.Says, ".")+".",
 		z.Source, z.Checked.Format("2 January 2006"))
 	if now.Sub(z.Checked) > old {
-		says += " That is more than a year ago: look it up again."
+		says += words.ThatIsMoreThanAYear
 	}
 	return says
 }

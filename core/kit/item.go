@@ -2,6 +2,7 @@ package kit
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -69,7 +70,7 @@ var patterns = map[Kind][]string{Hook: {"circle", "J", "weedless", "treble", "do
 
 // needs of each kind: what must be said for it to be of use.
 var needs = map[Kind][]string{
-	Rod: {"length"}, Reel: {"turn, or ratio and spool"}, Line: {"material", "breaking strength"}, Leader: {"material", "breaking strength"},
+	Rod: {"length"}, Reel: {words.TurnOrRatioAndSpool}, Line: {"material", "breaking strength"}, Leader: {"material", "breaking strength"},
 	Sinker: {"weight", "pattern"}, Head: {"weight"}, Hook: {"size", "pattern"}, Lure: {"offering"}, Bait: {"offering"},
 }
 
@@ -93,18 +94,18 @@ func (i Item) Validate() error {
 		{"breaking strength", i.BreakN, 5000, "N"}, {"rated depth", i.RatedM, 15, "m"},
 		{"fall", i.FallMS, 5, "m/s"}, {"count", float64(i.Count), 10_000, ""}} {
 		if math.IsNaN(k.value) || k.value < 0 || k.value > k.most {
-			return bad("%s must be between 0 and %v %s, not %v", k.what, k.most, k.unit, k.value)
+			return bad(words.MustBeBetween0AndNot, k.what, k.most, k.unit, k.value)
 		}
 	}
 	if i.Material != "" && !slices.Contains(materials, i.Material) {
-		return bad("unknown material %q; known are %s", i.Material, strings.Join(materials, ", "))
+		return bad(words.UnknownMaterialKnownAre, i.Material, strings.Join(materials, ", "))
 	}
 	if known := patterns[i.Kind]; i.Pattern != "" && !slices.Contains(known, i.Pattern) {
-		return bad("unknown pattern %q; known are %s", i.Pattern, strings.Join(known, ", "))
+		return bad(words.UnknownPatternKnownAre, i.Pattern, strings.Join(known, ", "))
 	}
 	for _, what := range needs[i.Kind] {
 		if !i.says(what) {
-			return bad("needs its %s", what)
+			return bad(words.NeedsIts, what)
 		}
 	}
 	return nil

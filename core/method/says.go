@@ -2,6 +2,7 @@ package method
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"slices"
 
 	"greypebble/core/ground"
@@ -17,7 +18,7 @@ func (c *Cast) Says(u quantity.Units) string {
 	far := u.ShowDistance(c.OffM)
 	switch c.Kind {
 	case Trolled:
-		return fmt.Sprintf("Along it, %s behind the boat, out past it and back over where one came.", u.ShowDistance(trailing))
+		return fmt.Sprintf(words.AlongItBehindTheBoatOut, u.ShowDistance(trailing))
 	case Down:
 		return c.down()
 	case To:
@@ -26,38 +27,37 @@ func (c *Cast) Says(u quantity.Units) string {
 		return c.drift(far)
 	case Trot:
 		if afloat(c.Manner) {
-			return "Down-tide of the boat; with every lift the run carries it further."
+			return words.DownTideOfTheBoatWith
 		}
-		return fmt.Sprintf("Up-tide and across, %s; with every lift the run carries it on.", c.out(far))
+		return fmt.Sprintf(words.UpTideAndAcrossWithEvery, c.out(far))
 	case Steps:
 		if afloat(c.Manner) {
-			return fmt.Sprintf("From %s off up to the bank, then down the steps: let it fall on to each before it is lifted again.", far)
+			return fmt.Sprintf(words.FromOffUpToTheBank, far)
 		}
-		return fmt.Sprintf("Across to the far bank, %s, then down its steps: let it fall on to each before it is lifted again.", far)
+		return fmt.Sprintf(words.AcrossToTheFarBankThen, far)
 	case Along:
 		return c.along(u, far)
 	case Slant:
-		return fmt.Sprintf("On a slant along it, %s: the flatter the angle, the longer it stays in the strip.", c.out(far))
+		return fmt.Sprintf(words.OnASlantAlongItThe, c.out(far))
 	case Under:
-		return "Low and flat, skipped in under the branches to the wood; the first arm's length is what counts, then out and on to the " +
-			"next."
+		return words.LowAndFlatSkippedInUnder
 	case Through:
 		if !c.Moving {
-			return fmt.Sprintf("Across it, %s, and back over its edge.", c.out(far))
+			return fmt.Sprintf(words.AcrossItAndBackOverIts, c.out(far))
 		}
-		return fmt.Sprintf("Up-tide and across, %s, so that it swings through.", c.out(far))
+		return fmt.Sprintf(words.UpTideAndAcrossSoThat, c.out(far))
 	case Past:
 		return c.past(far)
 	case Shown:
 		return c.shown(u)
 	case Fan:
 	}
-	near, then := "Short casts first, the fish may be at your feet; ", "then further, in a fan."
+	near, then := words.ShortCastsFirstTheFishMay, words.ThenFurtherInAFan
 	if afloat(c.Manner) {
-		near = "Short casts first, "
+		near = words.ShortCastsFirst
 	}
 	if c.Moving {
-		then = "then further, across and down-tide."
+		then = words.ThenFurtherAcrossAndDownTide
 	}
 	return near + then
 }
@@ -69,67 +69,67 @@ const trailing = 25.0
 func (c *Cast) out(far string) string {
 	switch {
 	case afloat(c.Manner):
-		return far + " from the boat"
+		return fmt.Sprintf(words.FromTheBoat, far)
 	case deck(c.place):
-		return far + " from the rail"
+		return fmt.Sprintf(words.FromTheRail, far)
 	case c.Manner == ground.Wading:
-		return far + " from where you stand"
+		return fmt.Sprintf(words.FromWhereYouStand, far)
 	}
-	return far + " from the water's edge"
+	return fmt.Sprintf(words.FromTheWatersEdge, far)
 }
 
 func (c *Cast) down() string {
 	switch {
 	case c.mark.Kind == ground.Piling || c.mark.Kind == ground.Timber:
-		return "Straight down, close to the wood."
+		return words.StraightDownCloseToTheWood
 	case afloat(c.Manner) && c.Lies:
-		return "Straight down, the boat held over it."
+		return words.StraightDownTheBoatHeldOver
 	case afloat(c.Manner):
-		return "Straight down over it; when it is passed, round and over it again."
+		return words.StraightDownOverItWhenIt
 	case deck(c.place):
-		return "Straight down from the rail."
+		return words.StraightDownFromTheRail
 	}
-	return "Straight down at your feet."
+	return words.StraightDownAtYourFeet
 }
 
 func (c *Cast) to(u quantity.Units, far string) string {
-	then := "and leave it lying there."
+	then := words.AndLeaveItLyingThere
 	if !c.Lies {
-		then = "and draw it a little way now and then: there is hardly any run."
+		then = words.AndDrawItALittleWay
 	}
 	switch {
 	case c.hangs && (c.mark.Kind == ground.Piling || c.mark.Kind == ground.Timber || c.mark.Kind == ground.Pocket):
-		return "Close to the wood, and let it hang there: there is hardly any run."
+		return words.CloseToTheWoodAndLet
 	case c.Falls || !c.Lies && (c.mark.Kind == ground.Timber || c.mark.Kind == ground.Rock):
-		return fmt.Sprintf("To its down-tide side, %s; out again at once when it takes.", c.out(far))
+		return fmt.Sprintf(words.ToItsDownTideSideOut, c.out(far))
 	case c.mark.Kind == ground.Step && c.Lies:
-		return fmt.Sprintf("On to the step itself, %s, %s", c.out(far), then)
+		return fmt.Sprintf(words.OnToTheStepItself, c.out(far), then)
 	case afloat(c.Manner) && c.Lies && c.Moving:
-		return fmt.Sprintf("Anchor %s up-tide of it and let the run take the bait down to it; %s", u.ShowDistance(c.OffM), then[4:])
+		return fmt.Sprintf(words.AnchorUpTideOfItAnd, u.ShowDistance(c.OffM), then[4:])
 	case c.OffM <= flick && !afloat(c.Manner) && !deck(c.place):
-		return fmt.Sprintf("A flick of the wrist, no more: %s, %s", c.out(far), then)
+		return fmt.Sprintf(words.AFlickOfTheWristNo, c.out(far), then)
 	case deck(c.place):
-		return "Over the rail into it, " + then
+		return fmt.Sprintf(words.OverTheRailIntoIt, then)
 	case slices.Contains(lanes, c.mark.Kind) && c.place == "surf beach":
-		return fmt.Sprintf("Into it, %s and no further, %s", c.out(far), then)
+		return fmt.Sprintf(words.IntoItAndNoFurther, c.out(far), then)
 	}
-	return fmt.Sprintf("To it, %s, %s", c.out(far), then)
+	return fmt.Sprintf(words.ToIt, c.out(far), then)
 }
 
 func (c *Cast) drift(far string) string {
 	switch {
 	case c.mark.Kind == ground.Piling:
-		return "Up-tide of the piles, and let it drift past them."
+		return words.UpTideOfThePilesAnd
 	case c.mark.Kind == ground.Pocket:
-		return "Up-tide, close under the branches, and let it drift past the opening."
+		return words.UpTideCloseUnderTheBranches
 	case c.mark.Kind == ground.Timber || c.mark.Kind == ground.Rock:
-		return "Up-tide of it, and let it drift past on the near side."
+		return words.UpTideOfItAndLet
 	case slices.Contains(lanes, c.mark.Kind):
-		return fmt.Sprintf("Up-tide, %s, and let it drift along it.", c.out(far))
+		return fmt.Sprintf(words.UpTideAndLetItDrift, c.out(far))
 	case slices.Contains(passages, c.mark.Kind) || c.mark.Kind == ground.Hole:
-		return fmt.Sprintf("Up-tide and across, %s, and let it drift through.", c.out(far))
+		return fmt.Sprintf(words.UpTideAndAcrossAndLet, c.out(far))
 	}
-	return "Up-tide, and let it drift over it."
+	return words.UpTideAndLetItDrift2
 }
 
 // besides are what a lane runs beside.
@@ -139,22 +139,22 @@ var besides = map[string]string{"surf beach": "the beach", "seawall": "the wall"
 func (c *Cast) along(u quantity.Units, far string) string {
 	const longer = "it stays in the good strip many times longer."
 	if afloat(c.Manner) {
-		return fmt.Sprintf("In line with it from %s off, and along it, not across: %s", far, longer)
+		return fmt.Sprintf(words.InLineWithItFromOff, far, longer)
 	}
 	beside := besides[c.place]
 	if beside == "" {
 		beside = "the bank"
 	}
 	if c.mark.Kind == ground.Piling {
-		return "Along the row of piles, and close past each."
+		return words.AlongTheRowOfPilesAnd
 	}
 	if deck(c.place) {
-		return fmt.Sprintf("Along it, not across: %s", longer)
+		return fmt.Sprintf(words.AlongItNotAcross, longer)
 	}
 	if c.white {
-		return fmt.Sprintf("Along %s and through the white water, %s out: %s", beside, u.ShowDistance(c.OffM), longer)
+		return fmt.Sprintf(words.AlongAndThroughTheWhiteWater, beside, u.ShowDistance(c.OffM), longer)
 	}
-	return fmt.Sprintf("Along it, parallel to %s, %s out: %s", beside, u.ShowDistance(c.OffM), longer)
+	return fmt.Sprintf(words.AlongItParallelToOut, beside, u.ShowDistance(c.OffM), longer)
 }
 
 // nearNose is a window that begins at the nose, metres.
@@ -163,26 +163,24 @@ const nearNose = 0.05
 // shown says how to bring it to a fish that is seen.
 func (c *Cast) shown(u quantity.Units) string {
 	clear := u.ShowShort(tackle.UsualSplash)
-	window := fmt.Sprintf("%s to %s before its nose", u.ShowShort(c.strikes.From), u.ShowShort(c.strikes.To))
+	window := fmt.Sprintf(words.ToBeforeItsNose, u.ShowShort(c.strikes.From), u.ShowShort(c.strikes.To))
 	if c.strikes.From < nearNose {
-		window = fmt.Sprintf("within %s of its nose", u.ShowShort(c.strikes.To))
+		window = fmt.Sprintf(words.WithinOfItsNose, u.ShowShort(c.strikes.To))
 	}
 	if c.coming {
-		return fmt.Sprintf("To the fish: on its path and well ahead, no nearer to it than %s, softly; then so that it passes %s as it "+
-			"comes. "+
-			"Watch it for three or four seconds first.", clear, window)
+		return fmt.Sprintf(words.ToTheFishOnItsPath, clear, window)
 	}
-	return fmt.Sprintf("To the fish: %s beyond it and ahead, softly; then across, to pass %s.", clear, window)
+	return fmt.Sprintf(words.ToTheFishBeyondItAnd, clear, window)
 }
 
 func (c *Cast) past(far string) string {
 	switch {
 	case c.mark.Kind == ground.Rock && c.white:
-		return fmt.Sprintf("Past it, %s, and back close along it through the white water.", c.out(far))
+		return fmt.Sprintf(words.PastItAndBackCloseAlong, c.out(far))
 	case c.mark.Kind == ground.Rock:
-		return fmt.Sprintf("Past it, %s, and back close along it.", c.out(far))
+		return fmt.Sprintf(words.PastItAndBackCloseAlong2, c.out(far))
 	}
-	return fmt.Sprintf("From as far off as you can, past it, %s, and in over its far side.", c.out(far))
+	return fmt.Sprintf(words.FromAsFarOffAsYou, c.out(far))
 }
 
 // Off says how far it lands from where.

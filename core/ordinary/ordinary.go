@@ -1,6 +1,8 @@
 package ordinary
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -18,7 +20,7 @@ const Points = 500
 // Of a target: what an ordinary spell has of each rule of the book, by its place there. Worked
 // out once per book.
 func Of(b *playbook.Book, t *playbook.Target) []float64 {
-	return b.Once("ordinary "+t.ID, func() any { return means(b, t, Points) }).([]float64)
+	return b.Once(fmt.Sprintf(words.Ordinary, t.ID), func() any { return means(b, t, Points) }).([]float64)
 }
 
 // means over a number of spells. A spell in which a rule looks at what is not known does not

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/quantity"
@@ -11,16 +12,16 @@ import (
 // be out by 16:40."
 func (o *Outlook) Says(w Window, zone *time.Location, u quantity.Units) string {
 	at := clockOn(w.BestFrom, zone, u)
-	s := fmt.Sprintf("%s at %s, %s: best %s–%s", o.Asked.Targets[w.Target].Name, o.Asked.Spots[w.Spot].Name, times(w.Edge),
+	s := fmt.Sprintf(words.AtBest, o.Asked.Targets[w.Target].Name, o.Asked.Spots[w.Spot].Name, times(w.Edge),
 		at(w.BestFrom), at(w.BestUntil))
 	if w.Dark {
-		s += " in the dark"
+		s += words.InTheDark
 	}
 	if !w.BeOutBy.IsZero() {
-		s += ", be out by " + at(w.BeOutBy)
+		s += fmt.Sprintf(words.BeOutBy, at(w.BeOutBy))
 	}
 	if !w.Told {
-		s += "; nobody has told that day's weather yet"
+		s += words.NobodyHasToldThatDaysWeather
 	}
 	return s + "."
 }
@@ -28,7 +29,7 @@ func (o *Outlook) Says(w Window, zone *time.Location, u quantity.Units) string {
 // SaysLeg tells a leg in the time of its place: "06:10–08:30 Long Strand, striped bass, ×2.1."
 func (o *Outlook) SaysLeg(l Leg, zone *time.Location, u quantity.Units) string {
 	at := clockOn(l.Arrive, zone, u)
-	what := "waiting for the water"
+	what := words.WaitingForTheWater
 	if l.Target >= 0 {
 		what = o.Asked.Targets[l.Target].InSentence() + ", " + times(l.Edge())
 	}
@@ -39,7 +40,7 @@ func (o *Outlook) SaysLeg(l Leg, zone *time.Location, u quantity.Units) string {
 // 17:40: as good as 24 ordinary hours."
 func (i *Itinerary) SaysDay(zone *time.Location, u quantity.Units) string {
 	at := clockOn(i.LeaveHome, zone, u)
-	return fmt.Sprintf("Leave at %s, back by %s: as good as %.0f ordinary hours.", at(i.LeaveHome), at(i.BackHome), i.Worth)
+	return fmt.Sprintf(words.LeaveAtBackByAsGood, at(i.LeaveHome), at(i.BackHome), i.Worth)
 }
 
 // SaysNow is the line of what to think of at a time: what is on, what comes next, or why nothing is.
@@ -48,21 +49,21 @@ func (o *Outlook) SaysNow(windows []Window, t time.Time, zoneOf func(spot int) *
 		zone := zoneOf(w.Spot)
 		says := o.Says(w, zone, u)
 		if on {
-			return "Now: " + says
+			return fmt.Sprintf(words.Now, says)
 		}
-		return "Next, " + dayAt(w.From, t, zone, u) + ": " + says
+		return fmt.Sprintf(words.Next, dayAt(w.From, t, zone, u), says)
 	}
 	if len(windows) > 0 {
 		w := soonest(windows)
-		return "Nothing is worth it before " + dayAt(w.From, t, zoneOf(w.Spot), u) + ": " + o.Says(w, zoneOf(w.Spot), u)
+		return fmt.Sprintf(words.NothingIsWorthItBefore, dayAt(w.From, t, zoneOf(w.Spot), u), o.Says(w, zoneOf(w.Spot), u))
 	}
 	if anyOpen(o, t) {
-		return "Nothing is better than that in these days. Ask for less, or for another fish."
+		return words.NothingIsBetterThanThatIn
 	}
 	if at, opens, found := o.NextOpening(t); found {
-		return fmt.Sprintf("Everything is shut. The first to open is %s, %s.", o.Asked.Spots[at].Name, dayAt(opens, t, zoneOf(at), u))
+		return fmt.Sprintf(words.EverythingIsShutTheFirstTo, o.Asked.Spots[at].Name, dayAt(opens, t, zoneOf(at), u))
 	}
-	return "Everything is shut as far as these days go."
+	return words.EverythingIsShutAsFarAs
 }
 
 // anyOpen says whether there is an hour from a time on in which one can fish somewhere.
@@ -90,12 +91,12 @@ func soonest(windows []Window) Window {
 // dayAt names a time as seen from another: "today at 14:10", "tomorrow at 6:30 am", "Sat 21 Nov at 06:30".
 func dayAt(t, from time.Time, zone *time.Location, u quantity.Units) string {
 	t, from = t.In(zone), from.In(zone)
-	clock := " at " + u.ShowClock(t)
+	clock := fmt.Sprintf(words.At, u.ShowClock(t))
 	switch t.Format(time.DateOnly) {
 	case from.Format(time.DateOnly):
-		return "today" + clock
+		return fmt.Sprintf(words.Today, clock)
 	case from.AddDate(0, 0, 1).Format(time.DateOnly):
-		return "tomorrow" + clock
+		return fmt.Sprintf(words.Tomorrow, clock)
 	}
 	return t.Format("Mon 2 Jan") + clock
 }
@@ -106,7 +107,7 @@ func clockOn(first time.Time, zone *time.Location, u quantity.Units) func(time.T
 	return func(t time.Time) string {
 		t = t.In(zone)
 		if t.Format(time.DateOnly) != day {
-			return t.Format("Mon ") + u.ShowClock(t)
+			return t.Format(words.Mon) + u.ShowClock(t)
 		}
 		return u.ShowClock(t)
 	}

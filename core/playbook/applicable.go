@@ -46,7 +46,7 @@ type Applicable struct{ Rules []Settled }
 func Plain(w Word) bool { return w == Side || w == Sign || w.fades() }
 
 // Offered leaves open what is said of an offering.
-func Offered(w Word) bool { return words[w].offered }
+func Offered(w Word) bool { return factWords[w].offered }
 
 // Applicable rules of some parts for a target: f settles the words that are not open.
 func (b *Book) Applicable(target string, f *Facts, open func(Word) bool, of func(Part) bool) *Applicable {

@@ -42,8 +42,8 @@ func factsOf(t testing.TB, b *Book, text string) *Facts {
 	for _, part := range strings.Split(text, ",") {
 		key, value, ok := strings.Cut(strings.TrimSpace(part), "=")
 		require.True(t, ok, part)
-		if w := slices.IndexFunc(words[:], func(w wordOf) bool { return w.name == key }); w >= 0 {
-			vocabulary := words[w].vocabulary
+		if w := slices.IndexFunc(factWords[:], func(w wordOf) bool { return w.name == key }); w >= 0 {
+			vocabulary := factWords[w].vocabulary
 			if Word(w) == RigID {
 				r, known := b.Rig(value)
 				require.True(t, known, value)

@@ -3,6 +3,7 @@ package playbook
 import (
 	"errors"
 	"fmt"
+	"greypebble/core/words"
 	"maps"
 	"slices"
 	"strings"
@@ -116,7 +117,7 @@ func (b *Book) Fitting(o Overlay) *Book {
 	}
 	for _, school := range slices.Sorted(maps.Keys(o.Schools)) {
 		if err := b.CheckSchools(map[string]string{school: o.Schools[school]}); err != nil {
-			out.aside = append(out.aside, SetAside{"school " + school, err})
+			out.aside = append(out.aside, SetAside{fmt.Sprintf(words.School, school), err})
 			continue
 		}
 		out.chosen[school] = o.Schools[school]
@@ -134,7 +135,7 @@ func (b *Book) change(changes map[string]Change) {
 			continue
 		}
 		if err := c.Validate(); err != nil {
-			b.aside = append(b.aside, SetAside{"rule " + r.ID, fmt.Errorf("%w (rule %s)", err, r.ID)})
+			b.aside = append(b.aside, SetAside{fmt.Sprintf(words.Rule, r.ID), fmt.Errorf("%w (rule %s)", err, r.ID)})
 			continue
 		}
 		r.off = c.Off

@@ -2,6 +2,7 @@ package playbook
 
 import (
 	"fmt"
+	"greypebble/core/words"
 
 	"greypebble/core/quantity"
 )
@@ -17,11 +18,11 @@ func (t *Target) Doubt(lengthM, massKg *float64, u quantity.Units) string {
 		return ""
 	}
 	if lengthM != nil && *lengthM > t.LongestM {
-		return fmt.Sprintf("A %s %s? The longest known measured about %s.", u.ShowShort(*lengthM), t.InSentence(), u.ShowShort(t.LongestM))
+		return fmt.Sprintf(words.ATheLongestKnownMeasuredAbout, u.ShowShort(*lengthM), t.InSentence(), u.ShowShort(t.LongestM))
 	}
 	most, err := t.Weight.Mass(t.LongestM)
 	if massKg != nil && err == nil && *massKg > heavier*most {
-		return fmt.Sprintf("A %s of %s? The longest known would weigh about %s.", t.InSentence(), u.ShowFish(*massKg), u.ShowFish(most))
+		return fmt.Sprintf(words.AOfTheLongestKnownWould, t.InSentence(), u.ShowFish(*massKg), u.ShowFish(most))
 	}
 	return ""
 }

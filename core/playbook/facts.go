@@ -2,6 +2,7 @@ package playbook
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -152,8 +153,8 @@ var Months = []string{"january", "february", "march", "april", "may", "june", "j
 	"november", "december"}
 
 // Signs that may be seen on the water.
-var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing",
-	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", "cold to the hand",
+var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", words.PredatorInTheLane, "fish showing",
+	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", words.ColdToTheHand,
 	"thunder", "fog"}
 
 // InSight are the signs that say that a fish is seen itself: one that is, is there.
@@ -175,7 +176,7 @@ var Points = []string{"open", "skinned", "hidden"}
 var traits = append([]string{"scent", "vibration", "darting", "surface", "small", "large", "tough", "weedless", "soft", "fish", "crab",
 	"shrimp"}, Finishes...)
 
-var words = [wordCount]wordOf{
+var factWords = [wordCount]wordOf{
 	Stage:    {name: "stage", vocabulary: []string{"flood", "ebb"}},
 	Place:    {name: "place", vocabulary: ground.Places},
 	MarkKind: {name: "mark", vocabulary: ground.MarkKinds()},
@@ -245,7 +246,7 @@ func (f *Facts) Say(w Word, values ...string) {
 	if len(values) == 1 && values[0] == "" {
 		values = nil
 	}
-	f.Word[w], _ = setOf(words[w].vocabulary, values...)
+	f.Word[w], _ = setOf(factWords[w].vocabulary, values...)
 	if w.fades() {
 		f.Next[w] = Fade{}
 	}
@@ -254,7 +255,7 @@ func (f *Facts) Say(w Word, values ...string) {
 // Fade a word into another value, by a share.
 func (f *Facts) Fade(w Word, into string, share float64) {
 	f.Next[w] = Fade{Share: share}
-	f.Next[w].Word, _ = setOf(words[w].vocabulary, into)
+	f.Next[w].Word, _ = setOf(factWords[w].vocabulary, into)
 }
 
 // Offer fills in what is offered.
@@ -296,5 +297,5 @@ func (b *Book) WordsOf(w Word) []string {
 	case RigID:
 		return b.rigIDs()
 	}
-	return words[w].vocabulary
+	return factWords[w].vocabulary
 }

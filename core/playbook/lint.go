@@ -119,7 +119,7 @@ func (b *Book) testsNever(c *Clause) string {
 		}
 	}
 	for _, t := range c.Tests {
-		if words[t.Of].several && !t.No {
+		if factWords[t.Of].several && !t.No {
 			continue // more than one may hold
 		}
 		if t.No {
@@ -128,7 +128,7 @@ func (b *Book) testsNever(c *Clause) string {
 			left[t.Of] &= t.Any
 		}
 		if left[t.Of] == 0 {
-			return fmt.Sprintf("no %s is all it asks for", words[t.Of].name)
+			return fmt.Sprintf("no %s is all it asks for", factWords[t.Of].name)
 		}
 	}
 	return ""

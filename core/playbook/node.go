@@ -3,6 +3,7 @@ package playbook
 import (
 	"bytes"
 	"fmt"
+	"greypebble/core/words"
 	"io"
 	"slices"
 	"sort"
@@ -45,15 +46,15 @@ func (n node) errorf(format string, args ...any) error {
 
 func parse(f File) (node, error) {
 	if len(f.Data) > maxFile {
-		return node{}, SourceError{f.Name, 1, fmt.Sprintf("file of %d bytes; at most %d are read", len(f.Data), maxFile)}
+		return node{}, SourceError{f.Name, 1, fmt.Sprintf(words.FileOfBytesAtMostAre, len(f.Data), maxFile)}
 	}
 	d := yaml.NewDecoder(bytes.NewReader(f.Data))
 	var doc yaml.Node
 	if err := d.Decode(&doc); err != nil {
-		return node{}, SourceError{f.Name, 1, "not a YAML document: " + strings.TrimPrefix(err.Error(), "yaml: ")}
+		return node{}, SourceError{f.Name, 1, fmt.Sprintf(words.NotAYamlDocument, strings.TrimPrefix(err.Error(), "yaml: "))}
 	}
 	if err := d.Decode(new(yaml.Node)); err != io.EOF {
-		return node{}, SourceError{f.Name, 1, "more than one YAML document"}
+		return node{}, SourceError{f.Name, 1, words.MoreThanOneYamlDocument}
 	}
 	return node{doc.Content[0], f.Name, false}, nil
 }

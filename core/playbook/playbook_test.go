@@ -179,8 +179,8 @@ func anyFacts(t *rapid.T, b *Book) Facts {
 	}
 	for w := range f.Word {
 		size := len(b.WordsOf(Word(w)))
-		f.Word[w] = 1 << rapid.IntRange(0, size-1).Draw(t, words[w].name)
-		if words[w].several {
+		f.Word[w] = 1 << rapid.IntRange(0, size-1).Draw(t, factWords[w].name)
+		if factWords[w].several {
 			f.Word[w] |= 1 << rapid.IntRange(0, size-1).Draw(t, "and")
 		}
 	}
@@ -231,7 +231,7 @@ func plausibleFacts(r *rand.Rand, b *Book) Facts {
 	}
 	for w := range f.Word {
 		f.Word[w] = 1 << r.IntN(len(b.WordsOf(Word(w))))
-		if words[w].several {
+		if factWords[w].several {
 			f.Word[w] |= 1 << r.IntN(len(b.WordsOf(Word(w))))
 		}
 	}

@@ -110,7 +110,7 @@ func (b *Book) readRig(n node) error {
 		LeaderM:  r.quantity("leader", quantity.Length, false), Sinker: r.maybeWord("sinker", "sinker", sinkerShapes),
 		Lead: r.maybeWord("lead", "lead", Leads), Point: cmp.Or(r.maybeWord("point", "point", Points), Points[0]),
 		LeaderBreakN: r.quantity("leader_breaks", quantity.Mass, false) * quantity.Gravity,
-		LeaderOf:     r.maybeWord("leader_of", "material", words[Leader].vocabulary), HeaviestKg: r.quantity("heaviest", quantity.Mass,
+		LeaderOf:     r.maybeWord("leader_of", "material", factWords[Leader].vocabulary), HeaviestKg: r.quantity("heaviest", quantity.Mass,
 			false),
 		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Pieces: readAll(r, "parts", readPiece)}

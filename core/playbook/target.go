@@ -103,8 +103,9 @@ func (b *Book) readTarget(n node) error {
 		Senses:  r.word("senses", "sense", senses),
 		Columns: r.words("column", "column", Columns, true), Feeds: r.span("feeds", quantity.Temperature, true),
 		Best: r.words("best", "month", Months, false), Away: r.words("away", "month", Months, false),
-		Lives: r.words("lives", "kind of place", ground.Places, true), Likes: r.words("likes", "mark", words[MarkKind].vocabulary, false),
-		Eats: r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
+		Lives: r.words("lives", "kind of place", ground.Places, true),
+		Likes: r.words("likes", "mark", factWords[MarkKind].vocabulary, false),
+		Eats:  r.words("eats", "offering", b.offeringIDs(), false), Takes: r.words("takes", "offering", b.offeringIDs(), false),
 		Hooks: r.text("hooks"), Strikes: r.span("strikes", quantity.Length, true),
 		Hazard:   tackle.Hazard(r.word("hazard", "hazard", hazards)),
 		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}

@@ -1,6 +1,8 @@
 package playbook
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"slices"
 
 	"greypebble/core/ground"
@@ -82,42 +84,42 @@ func (b *Book) saidOf(t *Target) []said {
 	warm := When{{Ramps: []Ramp{rising(WaterTemp, t.Feeds.From-fadesC/2, t.Feeds.From+fadesC/2),
 		rising(WaterTemp, t.Feeds.To+fadesC/2, t.Feeds.To-fadesC/2)}}}
 	list := []said{
-		{aspect: "warmth", family: "warmth", effect: "clear plus", says: "Good feeding temperature for " + name, when: warm,
-			lacks: "Cold for them", lacksHigh: "Warm for them"},
-		{aspect: "hot", family: "warmth", effect: "clear minus", says: "Too warm for " + name + " to feed well",
+		{aspect: "warmth", family: "warmth", effect: "clear plus", says: fmt.Sprintf(words.GoodFeedingTemperatureFor, name), when: warm,
+			lacks: words.ColdForThem, lacksHigh: words.WarmForThem},
+		{aspect: "hot", family: "warmth", effect: "clear minus", says: fmt.Sprintf(words.TooWarmForToFeedWell, name),
 			when: above(WaterTemp, t.Feeds.To+hotBy, fadesC)},
-		{aspect: "cold", family: "warmth", effect: "strong minus", says: "Cold water: " + name + " moves and eats little",
+		{aspect: "cold", family: "warmth", effect: "strong minus", says: fmt.Sprintf(words.ColdWaterMovesAndEatsLittle, name),
 			when: below(WaterTemp, t.Feeds.From-coldBy, fadesC)},
-		{aspect: "column", family: "depth", effect: "clear plus", says: t.Name + " feeds at this height in the water",
-			when: is(Column, Columns, t.Columns...), lacks: "Not the height in the water they feed at"},
-		{aspect: "elsewhere", family: "presence", effect: hopeless, says: "Hardly a place for " + name,
+		{aspect: "column", family: "depth", effect: "clear plus", says: fmt.Sprintf(words.FeedsAtThisHeightInThe, t.Name),
+			when: is(Column, Columns, t.Columns...), lacks: words.NotTheHeightInTheWater},
+		{aspect: "elsewhere", family: "presence", effect: hopeless, says: fmt.Sprintf(words.HardlyAPlaceFor, name),
 			when: both(is(Place, ground.Places, t.Lives...).not(), unseen())},
-		{aspect: "refuses", family: "bait", effect: "strong minus", says: "Not what " + name + " is caught on",
+		{aspect: "refuses", family: "bait", effect: "strong minus", says: fmt.Sprintf(words.NotWhatIsCaughtOn, name),
 			when: isTest(Test{Of: OfferingID, Any: offered, No: true})},
 	}
 	if t.GoneBelowC != nil {
-		list = append(list, said{aspect: "gone", family: "presence", effect: hopeless, says: "Too cold for " + name + ": they are gone",
+		list = append(list, said{aspect: "gone", family: "presence", effect: hopeless, says: fmt.Sprintf(words.TooColdForTheyAreGone, name),
 			when: both(below(WaterTemp, *t.GoneBelowC, fadesC), unseen())})
 	} else if t.numbs() {
-		list = append(list, said{aspect: "numb", family: "presence", effect: hopeless, says: "So cold that " + name + " is numb",
+		list = append(list, said{aspect: "numb", family: "presence", effect: hopeless, says: fmt.Sprintf(words.SoColdThatIsNumb, name),
 			when: both(below(WaterTemp, t.Feeds.From-numbBy, fadesC), unseen())})
 	}
 	if len(t.Eats) > 0 {
-		list = append(list, said{aspect: "eats", family: "bait", effect: "strong plus", says: "What " + name + " eats by preference",
-			when: isTest(Test{Of: OfferingID, Any: eats}), lacks: "Not what they eat by preference"})
+		list = append(list, said{aspect: "eats", family: "bait", effect: "strong plus", says: fmt.Sprintf(words.WhatEatsByPreference, name),
+			when: isTest(Test{Of: OfferingID, Any: eats}), lacks: words.NotWhatTheyEatByPreference})
 	}
 	list = append(list, b.saidOfSenses(t)...)
 	if len(t.Best) > 0 {
-		list = append(list, said{aspect: "season", family: "season", effect: "strong plus", says: "Its best months here",
-			when: is(Month, Months, t.Best...), lacks: "Not their best months"})
+		list = append(list, said{aspect: "season", family: "season", effect: "strong plus", says: words.ItsBestMonthsHere,
+			when: is(Month, Months, t.Best...), lacks: words.NotTheirBestMonths})
 	}
 	if len(t.Away) > 0 {
-		list = append(list, said{aspect: "away", family: "presence", effect: hopeless, says: "Not here at this time of year",
+		list = append(list, said{aspect: "away", family: "presence", effect: hopeless, says: words.NotHereAtThisTimeOf,
 			when: both(is(Month, Months, t.Away...), unseen())})
 	}
 	if len(t.Likes) > 0 {
-		list = append(list, said{aspect: "likes", family: "mark", effect: "clear plus", says: t.Name + " lies at such marks",
-			when: is(MarkKind, words[MarkKind].vocabulary, t.Likes...), lacks: "Not the kind of mark they lie at"})
+		list = append(list, said{aspect: "likes", family: "mark", effect: "clear plus", says: fmt.Sprintf(words.LiesAtSuchMarks, t.Name),
+			when: is(MarkKind, factWords[MarkKind].vocabulary, t.Likes...), lacks: words.NotTheKindOfMarkThey})
 	}
 	return list
 }
@@ -129,17 +131,17 @@ func (b *Book) saidOfSenses(t *Target) []said {
 		effect := map[string]string{"sight": "strong minus", "both": "clear minus"}[t.Senses]
 		light := t.lightFor()
 		list = append(list,
-			said{aspect: "clear", family: "clarity", effect: "clear plus", says: "Clear enough for a fish that hunts by sight",
+			said{aspect: "clear", family: "clarity", effect: "clear plus", says: words.ClearEnoughForAFishThat,
 				when:  append(both(above(Secchi, clearM, fadesM), above(light, seesLux, seesLux)), is(Sign, Signs, "colour line")...),
-				lacks: "Not clear or light enough to hunt well by sight"},
-			said{aspect: "mud", family: "clarity", effect: effect, says: "Too muddy for a fish that hunts by sight",
-				lacks: "No mud in the water",
+				lacks: words.NotClearOrLightEnoughTo},
+			said{aspect: "mud", family: "clarity", effect: effect, says: words.TooMuddyForAFishThat,
+				lacks: words.NoMudInTheWater,
 				when:  both(below(Secchi, mudM, mudFades), is(Sign, Signs, "colour line").not())})
 	}
 	if t.Senses != "sight" && b.offersScent(t) {
-		list = append(list, said{aspect: "scent", family: "offering", effect: "clear plus", says: "Stained or dark water, scent leads",
+		list = append(list, said{aspect: "scent", family: "offering", effect: "clear plus", says: words.StainedOrDarkWaterScentLeads,
 			when:  both(is(Trait, traits, "scent"), append(below(Secchi, murkM, fadesM), below(BedLight, darkLux, darkLux)...)),
-			lacks: "Stained or dark water, and no scent to lead them"})
+			lacks: words.StainedOrDarkWaterAndNo})
 	}
 	return list
 }

@@ -7,7 +7,7 @@ func (b *Book) condition(n node) (When, error) {
 	for _, m := range measures {
 		allowed = append(allowed, m.name)
 	}
-	for _, w := range words {
+	for _, w := range factWords {
 		allowed = append(allowed, w.name)
 	}
 	in, err := n.fields(allowed...)
@@ -38,8 +38,8 @@ func (b *Book) one(key string, v node) (When, error) {
 		c, err := b.condition(v)
 		return c.not(), err
 	}
-	for w := range words {
-		if words[w].name == key {
+	for w := range factWords {
+		if factWords[w].name == key {
 			return b.word(Word(w), v)
 		}
 	}
@@ -79,7 +79,7 @@ func (b *Book) join(key string, n node) (When, error) {
 
 func (b *Book) word(w Word, n node) (When, error) {
 	vocabulary := b.WordsOf(w)
-	some, err := n.anyOf(words[w].name, vocabulary)
+	some, err := n.anyOf(factWords[w].name, vocabulary)
 	if err != nil {
 		return nil, err
 	}

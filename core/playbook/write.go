@@ -156,7 +156,7 @@ func (b *Book) Vocabularies() []Vocabulary {
 	for _, m := range measures {
 		out = append(out, Vocabulary{Name: m.name, Unit: unitOf[m.dimension]})
 	}
-	for w, k := range words {
+	for w, k := range factWords {
 		out = append(out, Vocabulary{Name: k.name, Words: b.WordsOf(Word(w))})
 	}
 	return out

@@ -4,6 +4,7 @@ package prose
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"strings"
 	"time"
 )
@@ -13,7 +14,7 @@ func WithArticle(name string) string {
 	if strings.HasPrefix(strings.ToLower(name), "the ") {
 		return name
 	}
-	return "the " + LowerFirst(name)
+	return fmt.Sprintf(words.The, LowerFirst(name))
 }
 
 // LowerFirst letter of a name that stands within a sentence.
@@ -37,11 +38,11 @@ func Lasting(d time.Duration) string {
 	minutes := int(d.Minutes())
 	switch {
 	case minutes < 60:
-		return fmt.Sprintf("%d min", minutes)
+		return fmt.Sprintf(words.Min, minutes)
 	case minutes%60 == 0:
 		return fmt.Sprintf("%d h", minutes/60)
 	}
-	return fmt.Sprintf("%d h %02d min", minutes/60, minutes%60)
+	return fmt.Sprintf(words.HMin, minutes/60, minutes%60)
 }
 
 // And joins a list as it is spoken: "a", "a and b", "a, b and c".
@@ -50,14 +51,14 @@ func And(list []string) string {
 		return strings.Join(list, "")
 	}
 	last := len(list) - 1
-	return strings.Join(list[:last], ", ") + " and " + list[last]
+	return fmt.Sprintf(words.And, strings.Join(list[:last], ", "), list[last])
 }
 
 // Count says how many there are: "no fish", "1 catch", "2 catches".
 func Count(n int, one, many string) string {
 	switch n {
 	case 0:
-		return "no " + many
+		return fmt.Sprintf(words.No, many)
 	case 1:
 		return "1 " + one
 	}

@@ -122,7 +122,7 @@ func (u Units) ShowWarming(c float64) string {
 // ShowSmall shows a short length such as a lure's: "9 cm", "3.5 in".
 func (u Units) ShowSmall(m float64) string {
 	if u.Tackle == "in" {
-		return trimmed(math.Round(m/inch*2)/2) + " in"
+		return fmt.Sprintf("%s in", trimmed(math.Round(m/inch*2)/2))
 	}
 	return show(m, u.Tackle, "cm", nil)
 }
@@ -132,9 +132,9 @@ func (u Units) ShowShort(m float64) string {
 	inches := u.Tackle == "in"
 	switch {
 	case inches && m >= wholeFeet:
-		return trimmed(math.Round(m/foot*2)/2) + " ft"
+		return fmt.Sprintf("%s ft", trimmed(math.Round(m/foot*2)/2))
 	case inches && m >= 0.15:
-		return plain(m/inch, 0) + " in"
+		return fmt.Sprintf("%s in", plain(m/inch, 0))
 	case !inches && m >= 10:
 		return show(m, "m", "m", nil)
 	case !inches && m >= 1:
@@ -164,7 +164,7 @@ const Gravity = 9.80665
 // ShowLine shows a line's breaking strength (newtons) as lines are sold: "20 lb", in
 // metric with kilograms beside it.
 func (u Units) ShowLine(n float64) string {
-	lb := plain(n/Gravity/pound, 0) + " lb"
+	lb := fmt.Sprintf("%s lb", plain(n/Gravity/pound, 0))
 	if u.Line == "lb" {
 		return lb
 	}
@@ -174,7 +174,7 @@ func (u Units) ShowLine(n float64) string {
 // ShowWeight shows a sinker's or lure's mass: "7 g", "1/4 oz".
 func (u Units) ShowWeight(kg float64) string {
 	if u.Weight == "oz" {
-		return ounces(kg/ounce) + " oz"
+		return fmt.Sprintf("%s oz", ounces(kg/ounce))
 	}
 	// A 3.5 g head is none of 4 g; one of 7.09 is sold as 7.
 	if g := kg * 1000; (u.Weight == "" || u.Weight == "g") && g < 15 && math.Abs(math.Round(g)-g) > 0.03*g {

@@ -1,6 +1,7 @@
 package rate
 
 import (
+	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/conditions"
@@ -123,13 +124,13 @@ func Beats(a, b *Contrast) float64 {
 func SayBeats(p float64) string {
 	switch {
 	case p < 0.6:
-		return "as good as even with the next"
+		return words.AsGoodAsEvenWithThe
 	case p < 0.75:
-		return "rather better than the next"
+		return words.RatherBetterThanTheNext
 	case p < 0.9:
-		return "very likely better than the next"
+		return words.VeryLikelyBetterThanTheNext
 	}
-	return "almost surely better than the next"
+	return words.AlmostSurelyBetterThanTheNext
 }
 
 // Catch a rod-hour that is expected.

@@ -2,6 +2,7 @@ package rigcard
 
 import (
 	"fmt"
+	"greypebble/core/words"
 
 	"greypebble/core/drawing"
 )
@@ -106,11 +107,11 @@ func clinch() Knot {
 		point{eyeX - 20, mid + 6}, point{eyeX - 26, mid - 24})
 	four := tight(clinchTurns, eyeX-11)
 	four.eye()
-	return Knot{"clinch", "Clinch", "a hook or lure on fluorocarbon, which abrades itself: fewer turns", []Step{
-		{"Through the eye and back.", one.Drawing},
-		{fmt.Sprintf("%d turns about the standing line, away from the eye.", clinchTurns), two.Drawing},
-		{"The end back through the small loop at the eye.", three.Drawing},
-		{"Wet it and draw tight; trim.", four.Drawing}}}
+	return Knot{"clinch", "Clinch", words.AHookOrLureOnFluorocarbon, []Step{
+		{words.ThroughTheEyeAndBack, one.Drawing},
+		{fmt.Sprintf(words.TurnsAboutTheStandingLineAway, clinchTurns), two.Drawing},
+		{words.TheEndBackThroughTheSmall, three.Drawing},
+		{words.WetItAndDrawTightTrim, four.Drawing}}}
 }
 
 func reversed() Knot {
@@ -138,11 +139,11 @@ func reversed() Knot {
 	three.over(drawing.Leader, point{eyeX - 40, mid + 14}, point{eyeX - 24, mid + 20}, point{eyeX - 22, mid + 40})
 	four := tight(reversedTurns, eyeX-11)
 	four.eye()
-	return Knot{"reversed-clinch", "Reversed clinch", "a hook or lure on monofilament", []Step{
-		{"Through the eye, and lay the end along the line.", one.Drawing},
-		{fmt.Sprintf("%d turns back towards the eye, over both.", reversedTurns), two.Drawing},
-		{"The end out through the loop at the eye.", three.Drawing},
-		{"Wet it and draw tight; trim.", four.Drawing}}}
+	return Knot{"reversed-clinch", words.ReversedClinch, words.AHookOrLureOnMonofilament, []Step{
+		{words.ThroughTheEyeAndLayThe, one.Drawing},
+		{fmt.Sprintf(words.TurnsBackTowardsTheEyeOver, reversedTurns), two.Drawing},
+		{words.TheEndOutThroughTheLoop, three.Drawing},
+		{words.WetItAndDrawTightTrim, four.Drawing}}}
 }
 
 func loop() Knot {
@@ -174,11 +175,11 @@ func loop() Knot {
 		{236, mid + 20},
 		{200, mid}}))
 	four.eye()
-	return Knot{"loop", "Loop knot", "a lure that is to move freely", []Step{
-		{"A loose overhand a hand's breadth from the end, then through the eye.", one.Drawing},
-		{"Back through the overhand, the way it came out.", two.Drawing},
-		{fmt.Sprintf("%d turns about the standing line, and through the overhand again.", loopTurns), three.Drawing},
-		{"Wet it, draw tight with the loop as small as the lure likes; trim.", four.Drawing}}}
+	return Knot{"loop", words.LoopKnot, words.ALureThatIsToMove, []Step{
+		{words.ALooseOverhandAHandsBreadth, one.Drawing},
+		{words.BackThroughTheOverhandTheWay, two.Drawing},
+		{fmt.Sprintf(words.TurnsAboutTheStandingLineAnd, loopTurns), three.Drawing},
+		{words.WetItDrawTightWithThe, four.Drawing}}}
 }
 
 func doubled() Knot {
@@ -186,7 +187,7 @@ func doubled() Knot {
 	one.Stroke(drawing.Line, drawing.Smooth([]point{{6, mid - 8}, {180, mid - 8}, {296, mid - 8}, {318, mid}, {296, mid + 8}, {180, mid +
 		8},
 		{60, mid + 8}}))
-	one.Word(240, mid+34, "middle", "30 to 40 cm", true)
+	one.Word(240, mid+34, "middle", words.N30To40Cm, true)
 	two := sketch()
 	two.Stroke(drawing.Line, drawing.Straight(point{6, mid - 4}, point{110, mid - 4}))
 	two.Stroke(drawing.Line, drawing.Straight(point{40, mid + 4}, point{110, mid + 4}))
@@ -209,11 +210,11 @@ func doubled() Knot {
 		mid + 9},
 		{180, mid + 4}}))
 	four.over(drawing.Leader, point{150, mid + 8}, point{140, mid + 18}, point{132, mid + 20})
-	return Knot{"doubled-line", "Doubled line", "a loop in braid or mono that takes the leader", []Step{
-		{"Fold the line back on itself.", one.Drawing},
-		{"An overhand with the doubled part.", two.Drawing},
-		{fmt.Sprintf("Through again until there are %d wraps.", doubledWraps), three.Drawing},
-		{"Wet it and draw all four strands tight; trim.", four.Drawing}}}
+	return Knot{"doubled-line", words.DoubledLine, words.ALoopInBraidOrMono, []Step{
+		{words.FoldTheLineBackOnItself, one.Drawing},
+		{words.AnOverhandWithTheDoubledPart, two.Drawing},
+		{fmt.Sprintf(words.ThroughAgainUntilThereAreWraps, doubledWraps), three.Drawing},
+		{words.WetItAndDrawAllFour, four.Drawing}}}
 }
 
 func leaderToLoop() Knot {
@@ -237,11 +238,11 @@ func leaderToLoop() Knot {
 		point{266, mid - 26})
 	four := tight(leaderTwists, 230)
 	four.over(drawing.Leader, point{230, mid}, point{280, mid + 2}, point{334, mid})
-	return Knot{"leader-to-loop", "Leader to loop", "a leader on doubled line", []Step{
-		{"The leader up through the loop.", one.Drawing},
-		{fmt.Sprintf("%d twists about both strands, back along the line.", leaderTwists), two.Drawing},
-		{"Out of the loop on the side it came in.", three.Drawing},
-		{"Wet it and draw slowly tight; trim.", four.Drawing}}}
+	return Knot{"leader-to-loop", words.LeaderToLoop, words.ALeaderOnDoubledLine, []Step{
+		{words.TheLeaderUpThroughTheLoop, one.Drawing},
+		{fmt.Sprintf(words.TwistsAboutBothStrandsBackAlong, leaderTwists), two.Drawing},
+		{words.OutOfTheLoopOnThe, three.Drawing},
+		{words.WetItAndDrawSlowlyTight, four.Drawing}}}
 }
 
 func stop() Knot {
@@ -259,10 +260,10 @@ func stop() Knot {
 	three.coil(190, 190-stopWraps*8, stopWraps, 8, func() { three.Stroke(drawing.Line, drawing.Straight(point{6, mid}, point{334, mid})) })
 	three.over(drawing.Leader, point{190, mid + 8}, point{206, mid + 12})
 	three.over(drawing.Leader, point{150, mid + 8}, point{134, mid + 12})
-	return Knot{"stop", "Stop knot", "a sliding float: it slips through the rings and holds the bead", []Step{
-		{"A short piece of line along the main line, folded back.", one.Drawing},
-		{fmt.Sprintf("%d turns about both, and through its own loop.", stopWraps), two.Drawing},
-		{"Wet it and draw tight; it still slides when pushed. Leave ends of a finger's breadth.", three.Drawing}}}
+	return Knot{"stop", words.StopKnot, words.ASlidingFloatItSlipsThrough, []Step{
+		{words.AShortPieceOfLineAlong, one.Drawing},
+		{fmt.Sprintf(words.TurnsAboutBothAndThroughIts, stopWraps), two.Drawing},
+		{words.WetItAndDrawTightIt, three.Drawing}}}
 }
 
 func dropper() Knot {
@@ -283,10 +284,10 @@ func dropper() Knot {
 		})
 	}
 	three.over(drawing.Leader, point{172, mid}, point{160, mid + 30}, point{176, mid + 54}, point{192, mid + 30}, point{180, mid})
-	return Knot{"dropper-loop", "Dropper loop", "a hook standing off the line", []Step{
-		{"A loop in the middle of the line.", one.Drawing},
-		{fmt.Sprintf("Twist %d turns on each side of the middle.", dropperTurns), two.Drawing},
-		{"Pull the loop through the middle, wet it and draw tight.", three.Drawing}}}
+	return Knot{"dropper-loop", words.DropperLoop, words.AHookStandingOffTheLine, []Step{
+		{words.ALoopInTheMiddleOf, one.Drawing},
+		{fmt.Sprintf(words.TwistTurnsOnEachSideOf, dropperTurns), two.Drawing},
+		{words.PullTheLoopThroughTheMiddle, three.Drawing}}}
 }
 
 func haywire() Knot {
@@ -312,8 +313,8 @@ func haywire() Knot {
 		{200, mid}}))
 	three.over(drawing.Leader, point{130, mid + 9}, point{124, mid + 30})
 	three.eye()
-	return Knot{"haywire", "Haywire twist", "wire", []Step{
-		{"Through the eye, and cross.", one.Drawing},
-		{"Twist both together, crossing evenly, three and a half times.", two.Drawing},
-		{"Five close turns about the line; bend the end to and fro until it breaks off.", three.Drawing}}}
+	return Knot{"haywire", words.HaywireTwist, "wire", []Step{
+		{words.ThroughTheEyeAndCross, one.Drawing},
+		{words.TwistBothTogetherCrossingEvenlyThree, two.Drawing},
+		{words.FiveCloseTurnsAboutTheLine, three.Drawing}}}
 }

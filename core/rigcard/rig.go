@@ -3,6 +3,7 @@ package rigcard
 import (
 	"fmt"
 	"greypebble/core/drawing"
+	"greypebble/core/words"
 	"math"
 	"strings"
 
@@ -23,9 +24,9 @@ type Tied struct {
 }
 
 const (
-	axis   = 120.0 // x of the line
-	words  = 176.0 // x at which words begin
-	margin = 14.0
+	axis    = 120.0 // x of the line
+	wordsAt = 176.0 // x at which words begin
+	margin  = 14.0
 )
 
 // squeezed height of a length in metres on the card.
@@ -58,11 +59,11 @@ type card struct {
 func (c *card) say(y float64, text, mind string) {
 	y += 4
 	for _, line := range broken(text, widestName) {
-		c.Word(words, y, "start", line, false)
+		c.Word(wordsAt, y, "start", line, false)
 		y += 15
 	}
 	for _, line := range broken(mind, widest) {
-		c.Word(words, y, "start", line, true)
+		c.Word(wordsAt, y, "start", line, true)
 		y += 13
 	}
 }
@@ -117,13 +118,13 @@ func (c *card) leader() string {
 func (c *card) part(p playbook.Piece, last bool) {
 	switch p.Kind {
 	case "main line":
-		c.run(drawing.Line, 44, 0, "Main line", p.Says)
+		c.run(drawing.Line, 44, 0, words.MainLine, p.Says)
 	case "doubled line":
 		h := squeezed(p.LengthM)
 		c.Stroke(drawing.Line, drawing.Straight(point{axis - 3, c.y}, point{axis - 3, c.y + h}))
 		c.Stroke(drawing.Line, drawing.Straight(point{axis + 3, c.y}, point{axis + 3, c.y + h}))
 		c.Word(axis-16, c.y+h/2+4, "end", c.Units.ShowShort(p.LengthM), true)
-		c.say(c.y+h/2-4, "Doubled line", p.Says)
+		c.say(c.y+h/2-4, words.DoubledLine, p.Says)
 		c.y += h
 	case "leader":
 		c.run(drawing.Leader, squeezed(p.LengthM), p.LengthM, c.leader(), p.Says)
@@ -145,13 +146,13 @@ func (c *card) part(p playbook.Piece, last bool) {
 			y := c.y + float64(i)*4
 			c.Stroke(drawing.Leader, drawing.Straight(point{axis - 7, y + 2}, point{axis + 7, y}))
 		}
-		c.say(c.y+4, "Stop knot", p.Says)
+		c.say(c.y+4, words.StopKnot, p.Says)
 		c.y += 14
 		c.run(drawing.Line, 14, 0, "", "")
 	case "split shot":
 		c.run(drawing.Leader, 8, 0, "", "")
 		c.Fill(drawing.Metal, drawing.Ellipse(axis, c.y+5, 6, 6))
-		c.say(c.y+2, "Split shot", c.weightOr(p.Says))
+		c.say(c.y+2, words.SplitShot, c.weightOr(p.Says))
 		c.y += 10
 		c.run(drawing.Leader, 8, 0, "", "")
 	case "loop":
@@ -207,7 +208,7 @@ func (c *card) sinker(p playbook.Piece, last bool) {
 	if name == "" {
 		name = "sinker"
 	} else if name != "grip" {
-		name += " sinker"
+		name += words.Sinker2
 	} else {
 		name = "grip lead"
 	}
@@ -252,7 +253,7 @@ func (c *card) float(p playbook.Piece) {
 	c.Stroke(drawing.Line, drawing.Straight(point{axis - 13, y + 16}, point{axis + 13, y + 16}))
 	mind := p.Says
 	if p.Slides {
-		mind = "slides to the stop knot"
+		mind = words.SlidesToTheStopKnot
 	}
 	c.say(y+20, "Float", mind)
 	c.y += 52
@@ -388,7 +389,7 @@ func (c *card) lure(p playbook.Piece) {
 	if !c.rig.Head && c.rig.Sinker == "" {
 		mind = c.weightOr(p.Says)
 	} else if c.rig.HookPattern == "weedless" {
-		mind = c.weightOr(c.hook() + " hook; " + p.Says)
+		mind = c.weightOr(fmt.Sprintf(words.Hook3, c.hook(), p.Says))
 	}
 	c.say(y+34, name, mind)
 	if c.onHead {

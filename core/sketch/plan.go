@@ -1,6 +1,8 @@
 package sketch
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/drawing"
@@ -35,7 +37,7 @@ func Plan(a Asked, p Presented) (drawing.Drawing, bool) {
 			{d.shore - 2, d.Height + 8}, {0, d.Height}})+"Z")
 	}
 	tip := d.draw()
-	d.Says = "From above: " + p.Cast.Says(a.Units)
+	d.Says = fmt.Sprintf(words.FromAbove, p.Cast.Says(a.Units))
 	if p.Cast.Moving && p.Cast.Kind != method.Trolled {
 		x := w - 16
 		d.Stroke(drawing.Current, drawing.Straight(point{x, d.Height * 0.2}, point{x, d.Height * 0.72}))

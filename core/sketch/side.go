@@ -2,6 +2,7 @@ package sketch
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"strings"
 
@@ -68,7 +69,7 @@ func (f *frame) named(list []Presented) {
 		}
 	}
 	if dark := f.Moment.DarkBelow(); dark > 0 && f.yAt(dark) < f.bottomY-24 && f.yAt(dark) < f.bedY(f.Width-50)-8 {
-		f.Word(f.Width-6, f.yAt(dark)+13, "end", "dark below "+f.Units.ShowDepth(dark), true)
+		f.Word(f.Width-6, f.yAt(dark)+13, "end", fmt.Sprintf(words.DarkBelow, f.Units.ShowDepth(dark)), true)
 	}
 }
 
@@ -98,18 +99,18 @@ func says(a Asked, list []Presented) string {
 	for i := range list {
 		p := &list[i]
 		c := &p.Cast
-		depth := fmt.Sprintf("at %s", a.Units.ShowDepth(p.DepthM))
+		depth := fmt.Sprintf(words.At2, a.Units.ShowDepth(p.DepthM))
 		if p.DepthM == 0 {
 			depth = "on the surface"
 		}
-		out = append(out, fmt.Sprintf("%s, %s, in %s of water over the %s. %s", prose.Capital(p.Offering.Name), depth,
+		out = append(out, fmt.Sprintf(words.InOfWaterOverThe, prose.Capital(p.Offering.Name), depth,
 			a.Units.ShowDepth(p.Mark.Depth(a.Moment.LevelM)), prose.LowerFirst(p.Mark.Name), c.Says(a.Units)))
 	}
 	if dark := a.Moment.DarkBelow(); dark > 0 {
-		out = append(out, "The water is dark below "+a.Units.ShowDepth(dark)+".")
+		out = append(out, fmt.Sprintf(words.TheWaterIsDarkBelow, a.Units.ShowDepth(dark)))
 	}
 	if len(a.Moment.White(a.Section)) > 0 {
-		out = append(out, "Waves break within the drawing.")
+		out = append(out, words.WavesBreakWithinTheDrawing)
 	}
-	return "From the side: " + strings.Join(out, " ")
+	return fmt.Sprintf(words.FromTheSide, strings.Join(out, " "))
 }

@@ -2,6 +2,7 @@ package sky
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"time"
 )
@@ -94,7 +95,7 @@ func SayMoon(fromFull, fromNew float64) string {
 		days, what = fromNew, "new"
 	}
 	if math.Abs(days) < 0.5 {
-		return "at " + what
+		return fmt.Sprintf(words.At2, what)
 	}
 	side := "after"
 	if days < 0 {

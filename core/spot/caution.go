@@ -2,6 +2,7 @@ package spot
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
@@ -23,13 +24,13 @@ func ClosesSoon(open []ground.Window, t time.Time) bool {
 func (m *Moment) WayCaution(c *tide.Curve) string {
 	w, open := ground.NextClose(m.Spot.WayOpen(c), m.Time)
 	if !open {
-		return "The way there or back is shut now."
+		return words.TheWayThereOrBackIs
 	}
 	left := w.Closes.Sub(m.Time).Round(time.Minute)
 	if w.Closes.IsZero() || left > Soon {
 		return ""
 	}
-	return fmt.Sprintf("Tide cut-off: in %s it is %s. Be out before.", prose.Lasting(left), w.ClosedBy)
+	return fmt.Sprintf(words.TideCutOffInItIs2, prose.Lasting(left), w.ClosedBy)
 }
 
 // RipCaution belongs wherever cuts are spoken of (common public guidance).

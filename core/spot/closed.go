@@ -1,6 +1,8 @@
 package spot
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
@@ -40,7 +42,7 @@ func (s *Spot) allowed(from, to time.Time) []ground.Window {
 			out = append(out, w)
 		case z != nil && open:
 			w := &out[len(out)-1]
-			w.Closes, w.ClosedBy = day.UTC(), "closed by "+z.Name
+			w.Closes, w.ClosedBy = day.UTC(), fmt.Sprintf(words.ClosedBy, z.Name)
 		}
 		open = z == nil
 	}

@@ -1,6 +1,8 @@
 package spot
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"strings"
 
 	"greypebble/core/ground"
@@ -17,7 +19,7 @@ var headlineKinds = map[ground.MarkKind]bool{ground.Crest: true, ground.Bar: tru
 // over the crest, 1.28 m at the edge".
 func (m *Moment) Headline(u quantity.Units) string {
 	if len(m.Spot.Marks) == 0 && len(m.Spot.Section) == 0 {
-		return "Depth not known here yet"
+		return words.DepthNotKnownHereYet
 	}
 	var parts []string
 	for i := range m.Spot.Marks {
@@ -27,7 +29,7 @@ func (m *Moment) Headline(u quantity.Units) string {
 		}
 		d := k.Depth(m.LevelM)
 		if d <= 0 {
-			parts = append(parts, prose.WithArticle(k.Name)+" is dry")
+			parts = append(parts, fmt.Sprintf(words.IsDry, prose.WithArticle(k.Name)))
 			continue
 		}
 		parts = append(parts, u.ShowDepth(d)+" "+where(k.Kind)+" "+prose.WithArticle(k.Name))

@@ -3,6 +3,7 @@ package spot
 import (
 	"greypebble/core/ground"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // Pier is what lies under a pier at a moment, and how to stand to it.
@@ -18,10 +19,10 @@ type Pier struct {
 // ReadPier at a moment (P9, B6: common practice).
 func (m *Moment) ReadPier() Pier {
 	p := Pier{Under: ground.ReadPier(m.Spot.Marks, m.LevelM),
-		Says: "Straight down beside the wood first: most people cast away from the best water."}
+		Says: words.StraightDownBesideTheWoodFirst}
 	p.CurrentMS, p.Known = m.Current()
 	if p.Known && (p.CurrentMS > water.Noticeable || p.CurrentMS < -water.Noticeable) {
-		p.Says += " Stand up-tide, so that the line runs clear of the pilings; the larger fish are often further down-tide."
+		p.Says += words.StandUpTideSoThatThe
 	}
 	return p
 }

@@ -2,6 +2,7 @@ package spot
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"sort"
 	"strings"
@@ -154,13 +155,13 @@ const (
 func (f *Frame) sayUnder(u quantity.Units, section *ground.Section) string {
 	var says []string
 	if f.BreakerM >= leastBreaker {
-		says = append(says, fmt.Sprintf("Breakers about %s.", u.ShowHeight(f.BreakerM)))
+		says = append(says, fmt.Sprintf(words.BreakersAbout, u.ShowHeight(f.BreakerM)))
 	}
 	switch dark := f.DarkBelow(); {
 	case dark < leastLit:
-		says = append(says, "It is dark under water.")
+		says = append(says, words.ItIsDarkUnderWater)
 	case section != nil && f.LevelM-dark > section.Lowest():
-		says = append(says, fmt.Sprintf("Dark below %s.", u.ShowHeight(dark)))
+		says = append(says, fmt.Sprintf(words.DarkBelow2, u.ShowHeight(dark)))
 	}
 	return strings.Join(says, " ")
 }

@@ -2,6 +2,7 @@ package spot
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"strings"
 
@@ -47,15 +48,15 @@ func (s Shelter) Says() string {
 			n++
 		}
 	}
-	says := fmt.Sprintf("Quiet in wind from %s.", sayWinds(quiet))
+	says := fmt.Sprintf(words.QuietInWindFrom, sayWinds(quiet))
 	switch n {
 	case 0:
-		says = "No wind of that strength leaves it quiet."
+		says = words.NoWindOfThatStrengthLeaves
 	case winds:
-		says = "Quiet whichever way it blows."
+		says = words.QuietWhicheverWayItBlows
 	}
 	if r := sayWinds(rough); r != "" {
-		says += fmt.Sprintf(" Rough from %s.", r)
+		says += fmt.Sprintf(words.RoughFrom, r)
 	}
 	return says
 }
@@ -87,7 +88,7 @@ func sayWinds(holds [winds]bool) string {
 		if last == i {
 			out = append(out, points[i])
 		} else {
-			out = append(out, points[i]+" to "+points[last])
+			out = append(out, fmt.Sprintf(words.To, points[i], points[last]))
 		}
 	}
 	return strings.Join(out, ", ")

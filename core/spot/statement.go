@@ -1,6 +1,8 @@
 package spot
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/conditions"
@@ -52,22 +54,22 @@ func (m *Moment) Statements() []Statement {
 	if left := m.SurgeM(); left != 0 {
 		seen := m.Spot.Surge.Seen
 		out = append(out, Statement{Kind: "tide_surge_m", Value: left, Unit: "m", Origin: conditions.Observed,
-			Source: "seen by the angler, fading", Time: seen, Low: left, High: left, Age: m.Time.Sub(seen)})
+			Source: words.SeenByTheAnglerFading, Time: seen, Low: left, High: left, Age: m.Time.Sub(seen)})
 	}
 	add("tide_level_m", m.LevelM, "m", "", harmonic)
 	add("tide_rate_m_per_h", m.Stage.RateMPerH, "m/h", "", harmonic)
-	add("tide_strength_pct", m.Strength(), "%", "", "range ÷ mean spring range")
+	add("tide_strength_pct", m.Strength(), "%", "", words.RangeMeanSpringRange)
 	if u, known := m.Current(); known {
 		add("current_ms", u, "m/s", "", currentSource(m.Spot.Current))
 	}
 	out = append(out, m.windWaves())
 	add("sun_altitude_deg", m.Sun.Altitude, "deg", "", ephemeris)
 	light := m.SurfaceLight(m.Believed[conditions.Cloud].Value)
-	add("surface_light_lx", light, "lx", water.Class(light).String(), "sun, moon and cloud")
-	add("dark_below_m", m.DarkBelow(), "m", "", "light, cloud and clarity")
+	add("surface_light_lx", light, "lx", water.Class(light).String(), words.SunMoonAndCloud)
+	add("dark_below_m", m.DarkBelow(), "m", "", words.LightCloudAndClarity)
 	add("moon_illumination", m.Phase.Illumination, "", m.Phase.Name(), ephemeris)
-	add("days_from_full", m.FromFull, "d", sky.SayMoon(m.FromFull, m.FromNew()), "ephemeris, negative before full moon")
-	add("days_from_new", m.FromNew(), "d", "", "ephemeris, negative before new moon")
+	add("days_from_full", m.FromFull, "d", sky.SayMoon(m.FromFull, m.FromNew()), words.EphemerisNegativeBeforeFullMoon)
+	add("days_from_new", m.FromNew(), "d", "", words.EphemerisNegativeBeforeNewMoon)
 	return out
 }
 
@@ -75,9 +77,9 @@ func (m *Moment) Statements() []Statement {
 func (m *Moment) windWaves() Statement {
 	surface := m.Surface()
 	out := Statement{Kind: "wind_wave_m", Value: surface.WaveM, Unit: "m", Says: surface.Says(), Time: m.Time, Low: surface.WaveM,
-		High: surface.WaveM, Origin: m.Believed[conditions.WindSpeed].Origin, Source: "wind over the fetch"}
+		High: surface.WaveM, Origin: m.Believed[conditions.WindSpeed].Origin, Source: words.WindOverTheFetch}
 	if !surface.Outlined {
-		out.Origin, out.Source = conditions.Assumed, "wind over an assumed fetch: the water has no outline"
+		out.Origin, out.Source = conditions.Assumed, words.WindOverAnAssumedFetchThe
 	}
 	return out
 }
@@ -87,13 +89,16 @@ func (s Surface) Says() string {
 	if !s.Outlined {
 		return s.Surface.String()
 	}
-	return s.Surface.String() + map[water.Side]string{water.Lee: ", in the lee", water.Exposed: ", exposed",
-		water.Along: ", wind along the shore"}[s.Side]
+	sides := map[water.Side]string{water.Lee: words.InTheLee, water.Exposed: words.Exposed, water.Along: words.WindAlongTheShore}
+	if says, sided := sides[s.Side]; sided {
+		return fmt.Sprintf(says, s.Surface)
+	}
+	return s.Surface.String()
 }
 
 func currentSource(s water.Setting) string {
 	if s.SeenMS > 0 {
-		return "the fastest run you have seen, by the rate of the tide"
+		return words.TheFastestRunYouHaveSeen
 	}
-	return "what must pass to fill and drain the water behind"
+	return words.WhatMustPassToFillAnd
 }

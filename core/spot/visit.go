@@ -1,6 +1,8 @@
 package spot
 
 import (
+	"fmt"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
@@ -76,15 +78,15 @@ func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, light Light) string 
 	from, to := c.Interval()
 	switch {
 	case len(s.allowed(from, to)) == 0:
-		return s.Closing(from).Name + " closes it all that time."
+		return fmt.Sprintf(words.ClosesItAllThatTime, s.Closing(from).Name)
 	case len(s.Open(c)) == 0:
-		return "There is no getting in and back in all that time."
+		return words.ThereIsNoGettingInAnd
 	case daylight && len(s.Visits(c, 0, ByDay)) == 0:
-		return "The way is open only in the dark."
+		return words.TheWayIsOpenOnlyIn
 	case margin > 0 && daylight && len(s.Visits(c, margin, AnyHour)) > 0:
-		return "By day no time is long enough for that margin."
+		return words.ByDayNoTimeIsLong
 	}
-	return "No time is long enough for that margin."
+	return words.NoTimeIsLongEnoughFor
 }
 
 // Gate is whether one can get in and back at a moment, and when that changes.

@@ -2,7 +2,7 @@ package spot
 
 import (
 	"fmt"
-	"strings"
+	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
@@ -32,28 +32,31 @@ func standing(windows []ground.Window, t time.Time) (now, next *ground.Window) {
 func (s *Spot) SayWay(open []ground.Window, t time.Time, as Spoken) (title, says string) {
 	now, next := standing(open, t)
 	if z := s.Closing(t); z != nil {
-		return "Closed by " + z.Name, "Its rule holds " + z.Season() + "."
+		return fmt.Sprintf(words.ClosedBy2, z.Name), fmt.Sprintf(words.ItsRuleHolds, z.Season())
 	}
 	switch {
 	case now != nil && now.Closes.IsZero():
-		return wayOpen, "For as long as the ribbon shows."
+		return wayOpen, words.ForAsLongAsTheRibbon
 	case now != nil:
-		return wayOpen, fmt.Sprintf("Until %s, in %s: then it is %s.", as.clock(now.Closes),
+		return wayOpen, fmt.Sprintf(words.UntilInThenItIs, as.clock(now.Closes),
 			prose.Lasting(now.Closes.Sub(t).Round(time.Minute)), now.ClosedBy)
 	case next == nil:
-		return wayShut, "Not as far as the ribbon shows."
-	}
-	until := ""
-	if !next.Closes.IsZero() {
-		until = ", until " + as.clock(next.Closes)
+		return wayShut, words.NotAsFarAsTheRibbon
 	}
 	in := next.Opens.Sub(t).Round(time.Minute)
-	if in <= soon {
-		return fmt.Sprintf("Opens in %s, at %s", prose.Lasting(in), as.clock(next.Opens)),
-			fmt.Sprintf("You cannot get in and back yet%s.", strings.Replace(until, ", until", "; then you can until", 1))
+	opens, closes := as.clock(next.Opens), ""
+	if !next.Closes.IsZero() {
+		closes = as.clock(next.Closes)
 	}
-	return wayShut, fmt.Sprintf("Opens at %s, in %s%s.", as.clock(next.Opens), prose.Lasting(in),
-		strings.Replace(until, ", until", "; open until", 1))
+	switch soon := in <= soon; {
+	case soon && closes == "":
+		return fmt.Sprintf(words.OpensInAt, prose.Lasting(in), opens), words.YouCannotGetInYet
+	case soon:
+		return fmt.Sprintf(words.OpensInAt, prose.Lasting(in), opens), fmt.Sprintf(words.YouCannotGetInYetThenUntil, closes)
+	case closes == "":
+		return wayShut, fmt.Sprintf(words.OpensAtIn, opens, prose.Lasting(in))
+	}
+	return wayShut, fmt.Sprintf(words.OpensAtInUntil, opens, prose.Lasting(in), closes)
 }
 
 // soon is when opening goes before being shut: one waits for it.
@@ -71,11 +74,11 @@ func SayMark(windows []ground.Window, t time.Time, as Spoken) string {
 	case now != nil && now.Closes.IsZero():
 		return "open"
 	case now != nil && now.ClosedBy == ground.TooDeep:
-		return "until " + as.clock(now.Closes) + ", then " + ground.TooDeep
+		return fmt.Sprintf(words.UntilThen, as.clock(now.Closes), ground.TooDeep)
 	case now != nil:
-		return "until " + as.clock(now.Closes)
+		return fmt.Sprintf(words.Until2, as.clock(now.Closes))
 	case next != nil:
-		return "from " + as.clock(next.Opens)
+		return fmt.Sprintf(words.From, as.clock(next.Opens))
 	}
 	return "not today"
 }

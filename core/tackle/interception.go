@@ -2,6 +2,7 @@ package tackle
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 )
 
@@ -97,7 +98,7 @@ func (c Cast) Intercept() (Aim, error) {
 	for t := 0.0; t <= longestWait; t += aimStep {
 		aim, why := c.crossing(t, w)
 		if why == "" {
-			aim.Possible, aim.Why = true, "watch it for three or four seconds first: it darts and returns to its bearing"
+			aim.Possible, aim.Why = true, words.WatchItForThreeOrFour
 			return aim, nil
 		}
 		blocked[why]++

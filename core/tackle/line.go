@@ -2,6 +2,7 @@ package tackle
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 )
 
@@ -82,5 +83,5 @@ func Knot(m Material, free bool) (name string, turns int, err error) {
 	case m == Fluoro:
 		return "clinch", 6, nil
 	}
-	return "doubled line, then a leader with seven twists", 7, nil
+	return words.DoubledLineThenALeaderWith, 7, nil
 }

@@ -2,6 +2,7 @@ package tackle
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 )
 
@@ -97,13 +98,13 @@ func (c Cast) Judge(s *Swimmer, t Throw) (Outcome, error) {
 	case !(far > 0.5 && far < 500):
 		return Outcome{}, fmt.Errorf("tackle: a throw must land 0.5 to 500 m off, not %v", far)
 	case far > reach:
-		return Outcome{Says: fmt.Sprintf("%.0f m is beyond your reach of %.0f m. Wait until it is nearer.", far, reach)}, nil
+		return Outcome{Says: fmt.Sprintf(words.MIsBeyondYourReachOf, far, reach)}, nil
 	}
 	o := Outcome{SplashS: t.AtS + far/flight, NearestM: math.Inf(1)}
 	fx, fy := s.at(o.SplashS)
 	if d := math.Hypot(t.LandXM-fx, t.LandYM-fy); d < c.SplashClearM {
 		o.EndS, o.NearestM = o.SplashS, d
-		o.Says = fmt.Sprintf("It bolted: the lure fell %.1f m from it. Land it %.1f m clear, beyond and ahead.", d, c.SplashClearM)
+		o.Says = fmt.Sprintf(words.ItBoltedTheLureFellM, d, c.SplashClearM)
 		return o, nil
 	}
 	sin, cos := math.Sincos(c.Fish.BearingDeg * math.Pi / 180)
@@ -122,21 +123,21 @@ func (c Cast) Judge(s *Swimmer, t Throw) (Outcome, error) {
 			o.NearestM, aheadThen = d, ahead
 		}
 		if ahead >= c.WindowMinM && ahead <= c.WindowMaxM && math.Abs(aside) <= beside {
-			o.Strike, o.EndS, o.Says = true, now, fmt.Sprintf("Strike: it crossed %.0f cm ahead of its nose.", ahead*100)
+			o.Strike, o.EndS, o.Says = true, now, fmt.Sprintf(words.StrikeItCrossedCmAheadOf, ahead*100)
 			return o, nil
 		}
 		if toSegment(fx, fy, lx, ly) < besideM/2 && math.Hypot(lx-fx, ly-fy) > 1 {
-			o.EndS, o.Says = now, "It bolted: the line lay over its back. Land it so that the line falls ahead of its path."
+			o.EndS, o.Says = now, words.ItBoltedTheLineLayOver
 			return o, nil
 		}
 	}
 	switch {
 	case aheadThen > c.WindowMaxM:
-		o.Says = fmt.Sprintf("It never saw it: the lure crossed %.1f m ahead. Throw later, or nearer to it.", aheadThen)
+		o.Says = fmt.Sprintf(words.ItNeverSawItTheLure, aheadThen)
 	case aheadThen < 0:
-		o.Says = fmt.Sprintf("Too late: the lure crossed %.1f m behind its nose. Throw sooner, or further ahead.", -aheadThen)
+		o.Says = fmt.Sprintf(words.TooLateTheLureCrossedM, -aheadThen)
 	default:
-		o.Says = fmt.Sprintf("Close: %.1f m off. It darted, or the pace was not right for the distance.", o.NearestM)
+		o.Says = fmt.Sprintf(words.CloseMOffItDartedOr, o.NearestM)
 	}
 	return o, nil
 }

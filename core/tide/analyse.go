@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -70,7 +71,7 @@ func Analyse(samples []Sample, progress func(share float64) error) (Analysis, er
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
 	f := newFit(record, names, inferred)
 	if f.columns() > len(record)/2 {
-		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d readings are too few for %d unknowns", len(record), f.columns())}
+		return Analysis{}, UnusableRecordError{fmt.Sprintf(words.ReadingsAreTooFewForUnknowns, len(record), f.columns())}
 	}
 	tell := func(share float64) error {
 		if progress == nil {
@@ -207,11 +208,11 @@ func (f *fit) solve() error {
 	}
 	var chol mat.Cholesky
 	if !chol.Factorize(normal) {
-		return UnusableRecordError{"its gaps leave the constituents indistinguishable"}
+		return UnusableRecordError{words.ItsGapsLeaveTheConstituentsIndistinguishable}
 	}
 	beta := mat.NewVecDense(p, nil)
 	if err := chol.SolveVecTo(beta, mat.NewVecDense(p, right)); err != nil {
-		return UnusableRecordError{"its gaps leave the constituents nearly indistinguishable"}
+		return UnusableRecordError{words.ItsGapsLeaveTheConstituentsNearly}
 	}
 	f.beta = beta.RawVector().Data
 	f.cov = mat.NewSymDense(p, nil)

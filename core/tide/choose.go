@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"sort"
 )
@@ -42,10 +43,10 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 		speed := catalogue[name].speed()
 		switch {
 		case speed > fastest:
-			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf("too fast for readings %.2g h apart", spacingHours)})
+			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf(words.TooFastForReadingsHApart, spacingHours)})
 			continue
 		case speed < resolution:
-			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf("needs %.0f days of record, there are %.1f",
+			out = append(out, Excluded{Name: name, Reason: fmt.Sprintf(words.NeedsDaysOfRecordThereAre,
 				math.Ceil(rayleigh*fullCircle/speed/24), spanHours/24)})
 			continue
 		}
@@ -57,9 +58,9 @@ func choose(spanHours, spacingHours float64) (names []string, out []Excluded) {
 		}
 		if clash >= 0 {
 			apart := math.Abs(in[clash].speed - speed)
-			reason := fmt.Sprintf("has the speed of %s", in[clash].name)
+			reason := fmt.Sprintf(words.HasTheSpeedOf, in[clash].name)
 			if apart > 1e-9 {
-				reason = fmt.Sprintf("cannot be told from %s: %.0f days of record are needed, there are %.1f", in[clash].name,
+				reason = fmt.Sprintf(words.CannotBeToldFromDaysOf, in[clash].name,
 					math.Ceil(rayleigh*fullCircle/apart/24), spanHours/24)
 			}
 			out = append(out, Excluded{name, reason, true})

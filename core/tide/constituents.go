@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"sort"
 	"strings"
@@ -158,8 +159,7 @@ func (d *species) speed() float64 { return d.argument(longitudeRates) - d.consta
 type UnknownConstituentError struct{ Name string }
 
 func (e UnknownConstituentError) Error() string {
-	return fmt.Sprintf("tide: unknown constituent %q; known are the astronomical ones (M2, K1, SSA …) and shallow-water compounds "+
-		"written like 2MS6", e.Name)
+	return fmt.Sprintf(words.TideUnknownConstituentKnownAreThe, e.Name)
 }
 
 // Canonical is a constituent's name as this package writes it; false for one it does not know.

@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"slices"
 	"sort"
@@ -225,9 +226,9 @@ func (s Stage) String() string {
 			nearest = s.Next
 		}
 		if s.Elapsed < standEdge || s.Elapsed > 1-standEdge {
-			return fmt.Sprintf("slack, %s water", nearest.Kind)
+			return fmt.Sprintf(words.SlackWater, nearest.Kind)
 		}
-		return fmt.Sprintf("stand on the %s", s.Direction)
+		return fmt.Sprintf(words.StandOnThe, s.Direction)
 	}
 	return SayThird(s.Direction.String(), s.Third)
 }
@@ -237,7 +238,7 @@ func SayThird(direction string, third int) string {
 	if third < 1 || third > 3 {
 		return direction
 	}
-	return fmt.Sprintf("%s, %s third", direction, [...]string{"first", "middle", "last"}[third-1])
+	return fmt.Sprintf(words.Third, direction, [...]string{"first", "middle", "last"}[third-1])
 }
 
 // Between are the turns on both sides of a moment; false without one on either.

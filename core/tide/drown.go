@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"slices"
 )
 
@@ -16,13 +17,13 @@ func (a *Analysis) drown(names []string, inferred []inference) (kept []string) {
 			kept = append(kept, name)
 			continue
 		}
-		a.Excluded = append(a.Excluded, Excluded{Name: name, Reason: fmt.Sprintf("lost in the noise: %.1f cm, give or take %.1f",
+		a.Excluded = append(a.Excluded, Excluded{Name: name, Reason: fmt.Sprintf(words.LostInTheNoiseCmGive,
 			100*e.AmplitudeM, 100*e.AmplitudeErrorM)})
 	}
 	for _, k := range inferred {
 		if !slices.Contains(kept, k.from) {
 			a.Excluded = append(a.Excluded, Excluded{Name: k.name,
-				Reason: fmt.Sprintf("would be inferred from %s, which is lost in the noise",
+				Reason: fmt.Sprintf(words.WouldBeInferredFromWhichIs,
 					k.from)})
 		}
 	}
@@ -32,7 +33,7 @@ func (a *Analysis) drown(names []string, inferred []inference) (kept []string) {
 // without what the noise drowned the rest is fitted again, the zero's shifts where they were found.
 func (f *fit) without(a *Analysis, kept []string, inferred []inference) error {
 	if len(kept) == 0 {
-		return UnusableRecordError{"no constituent stands out of its noise"}
+		return UnusableRecordError{words.NoConstituentStandsOutOfIts}
 	}
 	still := slices.DeleteFunc(slices.Clone(inferred), func(k inference) bool { return !slices.Contains(kept, k.from) })
 	again := newFit(f.record, kept, still)

@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"sort"
 	"time"
@@ -27,7 +28,9 @@ const (
 // UnusableRecordError says why a record cannot be analysed.
 type UnusableRecordError struct{ Says string }
 
-func (e UnusableRecordError) Error() string { return "tide: record cannot be analysed: " + e.Says }
+func (e UnusableRecordError) Error() string {
+	return fmt.Sprintf(words.TideRecordCannotBeAnalysed, e.Says)
+}
 
 // tidy sorts a record, averages readings of the same moment and refuses one
 // that is too short, too thin, constant or nonsense. dropped counts duplicates.
@@ -39,17 +42,17 @@ func tidy(samples []Sample) (out []Sample, dropped int, err error) {
 		return nil, 0, err
 	}
 	if len(out) < fewestSamples {
-		return refuse("%d different moments; at least %d are needed", len(out), fewestSamples)
+		return refuse(words.DifferentMomentsAtLeastAreNeeded, len(out), fewestSamples)
 	}
 	if span := out[len(out)-1].Time.Sub(out[0].Time); span < shortestRecord {
-		return refuse("it covers %.1f days; at least %.0f are needed", span.Hours()/24, shortestRecord.Hours()/24)
+		return refuse(words.ItCoversDaysAtLeastAre, span.Hours()/24, shortestRecord.Hours()/24)
 	}
 	lo, hi := out[0].HeightM, out[0].HeightM
 	for _, s := range out {
 		lo, hi = min(lo, s.HeightM), max(hi, s.HeightM)
 	}
 	if hi-lo < leastRange {
-		return refuse("the height hardly changes (%.4f m over the whole record): the gauge was stuck", hi-lo)
+		return refuse(words.TheHeightHardlyChangesMOver, hi-lo)
 	}
 	return out, dropped, nil
 }
@@ -59,7 +62,7 @@ func tidy(samples []Sample) (out []Sample, dropped int, err error) {
 func order(samples []Sample) (out []Sample, dropped int, err error) {
 	for i, s := range samples {
 		if !finite(s.HeightM) || math.Abs(s.HeightM) > believable {
-			return nil, 0, UnusableRecordError{fmt.Sprintf("sample %d (%s) has a height of %v m; expected between −%d and %d m",
+			return nil, 0, UnusableRecordError{fmt.Sprintf(words.SampleHasAHeightOfM,
 				i+1, s.Time.Format(time.RFC3339), s.HeightM, believable, believable)}
 		}
 	}

@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"time"
 )
@@ -34,11 +35,11 @@ func AnalyseTurns(turns []Turn, progress func(share float64) error) (Analysis, e
 		return Analysis{}, err
 	}
 	if len(record) < fewestTurns {
-		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d high and low waters; at least %d are needed", len(record), fewestTurns)}
+		return Analysis{}, UnusableRecordError{fmt.Sprintf(words.HighAndLowWatersAtLeast, len(record), fewestTurns)}
 	}
 	first, last := record[0].Time, record[len(record)-1].Time
 	if span := last.Sub(first); span < shortestRecord {
-		return Analysis{}, UnusableRecordError{fmt.Sprintf("it covers %.1f days; at least %.0f are needed", span.Hours()/24,
+		return Analysis{}, UnusableRecordError{fmt.Sprintf(words.ItCoversDaysAtLeastAre, span.Hours()/24,
 			shortestRecord.Hours()/24)}
 	}
 	names, excluded := choose(last.Sub(first).Hours(), tableSpacing.Hours())
@@ -46,7 +47,7 @@ func AnalyseTurns(turns []Turn, progress func(share float64) error) (Analysis, e
 	a := Analysis{Excluded: excluded, Samples: len(record), Duplicates: dropped, From: first, To: last}
 	f := newFit(record, names, nil)
 	if f.columns() > len(record) {
-		return Analysis{}, UnusableRecordError{fmt.Sprintf("%d high and low waters are too few for %d unknowns", len(record), f.columns())}
+		return Analysis{}, UnusableRecordError{fmt.Sprintf(words.HighAndLowWatersAreToo, len(record), f.columns())}
 	}
 	f.addSlopes(names)
 	if err := f.iterate(func(share float64) error {
@@ -81,7 +82,7 @@ func withoutUnseen(names []string, excluded []Excluded, span time.Duration) ([]s
 	for _, n := range names {
 		if catalogue[n].t > 4 {
 			excluded = append(excluded, Excluded{Name: n,
-				Reason: "a table of less than a year does not show it: at high and low water alone it looks like a slower one"})
+				Reason: words.ATableOfLessThanA})
 			continue
 		}
 		kept = append(kept, n)

@@ -2,6 +2,7 @@ package tide
 
 import (
 	"fmt"
+	"greypebble/core/words"
 	"math"
 	"time"
 )
@@ -61,7 +62,7 @@ func (h *Harmonics) Turns(from, to time.Time) ([]Turn, error) {
 type ReversedError struct{ From, To time.Time }
 
 func (e ReversedError) Error() string {
-	return fmt.Sprintf("tide: interval ends (%s) before it begins (%s)",
+	return fmt.Sprintf(words.TideIntervalEndsBeforeItBegins,
 		e.To.Format(time.RFC3339), e.From.Format(time.RFC3339))
 }
 

@@ -1,0 +1,6 @@
+package words
+
+// Said by ordinary/ordinary.
+const (
+	Ordinary = "ordinary %s"
+)
