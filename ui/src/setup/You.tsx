@@ -13,6 +13,11 @@ import { setup as say } from '../words/setup';
 /** One's account: where one is signed in, the password, what leaves and how it ends. */
 export function You() {
   const { name, signOut } = useSession();
+  // What is of unknown length stands first: the rest waits for it, so that nothing moves.
+  const welcome = useQuery({ queryKey: keys.welcome, queryFn: api.welcome, staleTime: Infinity });
+  const sessions = useQuery({ queryKey: keys.sessions, queryFn: api.sessions });
+  const invites = useQuery({ queryKey: keys.invites, queryFn: api.invites });
+  const known = ![welcome, sessions, invites].some((q) => q.isPending);
   return (
     <>
       <section className="panel setup-self">
@@ -22,12 +27,17 @@ export function You() {
         </div>
         <Button onClick={signOut}>{say.signOut}</Button>
       </section>
-      <Sessions />
-      <Password />
-      <RecoveryCodes />
-      <Invites />
-      <TakeAll />
-      <Leave />
+      {!known && <p className="panel quiet">{say.oneMoment}</p>}
+      {known && (
+        <>
+          <Sessions />
+          <Password />
+          <RecoveryCodes />
+          <Invites />
+          <TakeAll />
+          <Leave />
+        </>
+      )}
     </>
   );
 }

@@ -123,6 +123,7 @@ export const setup = {
   makeCodes: 'Make codes',
 
   // You.tsx
+  oneMoment: 'One moment…',
   nobodyElseHereSeesAnything: 'Nobody else here sees anything of yours.',
   signOut: 'Sign out',
   signedIn: 'Signed in',
