@@ -49,7 +49,7 @@ var allowed = map[string][]string{
 		"core/playbook", "core/rate", "core/scene", "core/ordinary", "core/going", "core/tackle", "core/kit", "core/method",
 		"core/sketch", "core/drawing"},
 	"core/plan": {"core/quantity", "core/sky", "core/tide", "core/ground", "core/conditions", "core/spot", "core/playbook", "core/rate",
-		"core/sweep", "core/going"},
+		"core/sweep", "core/going", "core/kit", "core/advise", "core/tackle"},
 	"core/cases": {"core/*"},
 	// A file format knows the core, what all formats have in common, and no other format.
 	"interchange/*":         {"core/*", "interchange/feature", "interchange/parse", "interchange/table"},

@@ -1,9 +1,12 @@
 package e2e
 
 import (
+	"regexp"
+	"strconv"
 	"strings"
 	"testing"
 
+	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -112,4 +115,110 @@ func TestAheadOnAPhone(t *testing.T) {
 	noViolations(t, p, "ahead on a phone")
 	require.NoError(t, p.Click("The water there"))
 	require.NoError(t, p.Wait(`location.pathname === '/water'`))
+}
+
+// A newcomer reads where to go on Saturday, plans a day over two spots, moves a stay, prints the sheet
+// and takes the day as a calendar; changed and taken again it is the same event with a higher number.
+func TestADayIsPlannedMovedPrintedAndCarried(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	p := open(t, browser.Desk)
+	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	require.NoError(t, p.Click("weekends"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
+	require.NoError(t, p.Still())
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.window-list').innerText`), "Sat 21 Nov")
+	require.NoError(t, p.Click("Plan it"))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.day-plans > li').length === 3`))
+	two := `[...document.querySelectorAll('.day-plans > li')].find((l) => l.querySelectorAll('li').length === 2)`
+	require.True(t, eval[bool](t, p, `!!`+two), "one of the three is over two spots")
+	_, err := browser.Eval[any](p, `(`+two+`.querySelector('.ant-btn').click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelectorAll('.day-stops > li').length === 2`))
+	require.NoError(t, p.Still())
+	picture(t, p, "plan")
+	noViolations(t, p, "a plan")
+	assert.NotEmpty(t, eval[string](t, p, `document.querySelector('.day-tell pre').innerText`))
+	uid, first := calendarOf(t, p)
+
+	// By the hand: its end is drawn an hour to the left. It stays there, and is kept.
+	stay := `document.querySelectorAll('.day-line-leg')[1]`
+	before := eval[string](t, p, stay+`.getAttribute('aria-valuetext')`)
+	at := eval[struct{ X, Y, Hour float64 }](t, p, `(() => { const r = `+stay+`.querySelector('i').getBoundingClientRect();
+		return { x: r.left + r.width / 2, y: r.top + r.height / 2, hour: document.querySelector('.day-line-track').clientWidth / 12 };
+	})()`)
+	require.NoError(t, p.Drag(at.X, at.Y, at.X-at.Hour, at.Y))
+	set := `document.querySelector('.day-line-leg.pinned')?.getAttribute('aria-valuetext')`
+	require.NoError(t, p.Wait(set))
+	require.NoError(t, p.Still())
+	after := eval[string](t, p, set)
+	assert.Equal(t, before[:5], after[:5], "it begins when it did")
+	assert.NotEqual(t, before, after)
+	assert.Contains(t, eval[string](t, p, `document.querySelector('.day-sheet').innerText`), after)
+	again, second := calendarOf(t, p)
+	assert.Equal(t, uid, again)
+	assert.Greater(t, second, first)
+
+	// By the keys: all of it half an hour later.
+	_, err = browser.Eval[any](p, `(document.querySelector('.day-line-leg.pinned').focus(), 1)`)
+	require.NoError(t, err)
+	for range 3 {
+		require.NoError(t, p.Type(kb.ArrowRight))
+	}
+	require.NoError(t, p.Type("\r"))
+	require.NoError(t, p.Wait(set+` && `+set+` !== '`+after+`'`))
+	require.NoError(t, p.Still())
+	_, third := calendarOf(t, p)
+	assert.Greater(t, third, second)
+
+	// What cannot be is told, and nothing is changed by it.
+	_, err = browser.Eval[any](p, `(document.querySelector('.day-line-leg.pinned').focus(), 1)`)
+	require.NoError(t, err)
+	for range 30 {
+		require.NoError(t, p.Type(kb.ArrowLeft))
+	}
+	require.NoError(t, p.Type("\r"))
+	require.NoError(t, p.WaitText("What you set cannot be kept: "))
+
+	// A spot that is not wanted is left out, and can be let in again.
+	require.NoError(t, p.Click("Not there"))
+	require.NoError(t, p.WaitText("Allow all spots again"))
+	require.NoError(t, p.Still())
+
+	// Whom to tell goes on to the sheet.
+	require.NoError(t, p.Fill("Who is told where you go, and how they are reached", "Reed, at home"))
+	require.NoError(t, p.Click("Keep that"))
+	require.NoError(t, p.Wait(`document.querySelector('.day-tell pre')?.innerText.startsWith('For Reed, at home')`))
+
+	// On paper there is the sheet and nothing to press.
+	require.NoError(t, p.OnPaper(true))
+	shown := `[...document.querySelectorAll('.rail, .plan-head, .head, .day-tell button')]
+		.filter((e) => e.getClientRects().length > 0).length`
+	assert.Zero(t, eval[int](t, p, shown))
+	assert.True(t, eval[bool](t, p, `document.querySelector('.day-sheet').getClientRects().length > 0`))
+	picture(t, p, "sheet-print")
+	require.NoError(t, p.OnPaper(false))
+
+	// Removed, it can be called back; it is on the list again.
+	require.NoError(t, p.Click("Remove the plan"))
+	require.NoError(t, p.Wait(`location.pathname === '/ahead'`))
+	require.NoError(t, p.Click("Undo"))
+	require.NoError(t, p.Wait(`document.querySelector('.plan-list a')`))
+	_, err = browser.Eval[any](p, `(document.querySelector('.plan-list a').click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.day-sheet')`))
+}
+
+// calendarOf the plan on screen: its event's UID and number.
+func calendarOf(t *testing.T, p *browser.Page) (uid string, sequence int) {
+	t.Helper()
+	text := eval[string](t, p, `fetch(document.querySelector('a[download="plan.ics"]').href).then((r) => r.text())`)
+	u := regexp.MustCompile(`UID:(\S+)`).FindStringSubmatch(text)
+	s := regexp.MustCompile(`SEQUENCE:(\d+)`).FindStringSubmatch(text)
+	require.NotNil(t, u)
+	require.NotNil(t, s)
+	sequence, err := strconv.Atoi(s[1])
+	require.NoError(t, err)
+	return u[1], sequence
 }

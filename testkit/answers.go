@@ -28,6 +28,13 @@ func ASpell(spot string) Object {
 		"approach": "lure", "offering": "White paddle tail"}
 }
 
+// APlan of the day after the demo's, with one stay at a spot.
+func APlan(spot string) Object {
+	return Object{"name": "Saturday", "from": "2026-11-21T08:00:00Z", "to": "2026-11-21T20:00:00Z", "targets": []string{"red-drum"},
+		"legs": 2, "pack_min": 15, "margin_min": 20, "tell": "Reed, at home", "call_min": 60,
+		"stays": []Object{{"spot_id": spot, "arrive": "2026-11-21T10:00:00Z", "leave": "2026-11-21T12:30:00Z", "target": "red-drum"}}}
+}
+
 // ATarget of an angler's own.
 func ATarget(name string) Object {
 	return Object{"name": name, "latin": "Piscis inventus", "weight_a": 0.01, "weight_b": 3, "senses": "both",

@@ -185,7 +185,7 @@ func (v Visit) Says(zone *time.Location, u quantity.Units) string {
 	at := func(t time.Time) string {
 		t = t.In(zone)
 		if !v.begins.IsZero() && t.Format(time.DateOnly) != day {
-			return t.Format(words.Mon) + u.ShowClock(t) // another day names itself
+			return t.Format("Mon ") + u.ShowClock(t) // another day names itself
 		}
 		return u.ShowClock(t)
 	}

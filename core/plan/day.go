@@ -31,6 +31,8 @@ type Day struct {
 	Targets []int
 	ByDay   bool
 	Margin  time.Duration
+	// Pins are stays the day is planned around.
+	Pins []Pin
 }
 
 // Leg of an itinerary: a stay at a spot.
@@ -67,7 +69,7 @@ func (d Day) Validate(o *Outlook) error {
 	case d.Legs < 1 || d.Legs > MostSpots:
 		return fmt.Errorf("plan: a day has 1 to %d legs, not %d", MostSpots, d.Legs)
 	}
-	return nil
+	return d.validatePins()
 }
 
 // sooner breaks ties: of days worth the same the one with less time away from home, hours a step.
@@ -96,6 +98,7 @@ func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
 		return Itinerary{}, false, err
 	}
 	p := o.prepare(d)
+	pinned := p.pin(d)
 	p.solve(d.Legs)
 	best, at, leaves := math.Inf(-1), -1, 0
 	for s := range d.Spots {
@@ -110,7 +113,10 @@ func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
 			}
 		}
 	}
-	if at < 0 || best <= sooner*float64(p.steps) {
+	switch {
+	case pinned > 0 && best < held*float64(pinned)-1:
+		return Itinerary{}, false, ErrPins
+	case at < 0 || best <= sooner*float64(p.steps):
 		return Itinerary{}, false, nil
 	}
 	return o.follow(d, p, at, leaves), true, nil
@@ -233,16 +239,19 @@ func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 	when := func(t int) time.Time { return d.From.Add(time.Duration(t) * Step) }
 	n, l := len(d.Spots), d.Legs-1
 	t := leaves + p.way[n][s]
-	out := Itinerary{LeaveHome: when(leaves)}
+	// Ways are planned in whole steps and told as long as they are.
+	way := func(from, to int) time.Duration { took, _ := d.Way(from, to); return took }
+	out := Itinerary{LeaveHome: when(leaves + p.way[n][s]).Add(-way(Home, d.Spots[s]))}
 	for {
 		leg := Leg{Spot: d.Spots[s], Arrive: when(t)}
 		made := map[int]float64{}
 		to, from := s, t
 		for to == s {
-			leg.Worth += p.gain[s][t]
+			worth := p.worth(s, t)
+			leg.Worth += worth
 			if k := p.target[s][t]; k >= 0 {
-				made[k] += p.gain[s][t]
-				leg.Catch += p.gain[s][t] * o.Asked.Targets[k].UsualCatch()
+				made[k] += worth
+				leg.Catch += worth * o.Asked.Targets[k].UsualCatch()
 			}
 			t++
 			_, to, from = p.next(l, s, t)
@@ -250,7 +259,7 @@ func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 		leg.Leave, leg.Target = when(t), most(made)
 		out.Legs, out.Worth, out.Catch = append(out.Legs, leg), out.Worth+leg.Worth, out.Catch+leg.Catch
 		if to == n {
-			out.BackHome = when(t + p.way[s][n])
+			out.BackHome = when(t).Add(way(d.Spots[s], Home))
 			return out
 		}
 		s, t, l = to, from, l-1

@@ -3,6 +3,7 @@ package plan_test
 import (
 	"math"
 	"slices"
+	"strings"
 	"testing"
 	"time"
 
@@ -113,6 +114,121 @@ func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 		assert.False(t, got.BackHome.Before(when.Add(w)))
 		assert.InDelta(t, sum, got.Worth, 1e-9)
 	})
+}
+
+// A day about stays that were set keeps them to the minute, and none that keeps them is worth more.
+func TestADayIsPlannedAboutWhatIsSet(t *testing.T) {
+	o := look(t, asked(t, 3, 3, 4, 0.5))
+	kept := 0
+	rapid.Check(t, func(t *rapid.T) {
+		steps := rapid.IntRange(4, 10).Draw(t, "steps")
+		begin := o.From.Add(time.Duration(rapid.IntRange(0, 300).Draw(t, "begin")) * plan.Step)
+		when := func(step int) time.Time { return begin.Add(time.Duration(step) * plan.Step) }
+		from := rapid.IntRange(0, steps-1).Draw(t, "from")
+		pin := plan.Pin{Spot: rapid.SampledFrom([]int{bar, beach, pier}).Draw(t, "pinned"), Arrive: when(from),
+			Leave: when(rapid.IntRange(from+1, steps).Draw(t, "to"))}
+		d := plan.Day{From: begin, Until: when(steps), Spots: []int{bar, beach, pier}, Legs: 2, Margin: 20 * time.Minute,
+			Pins: []plan.Pin{pin}, Way: ways([4][4]int{{0, 10, 20, 10}, {10, 0, 10, 20}, {20, 10, 0, 10}, {10, 20, 10, 0}})}
+		got, found, err := o.Itinerary(d)
+		const bonus = 500.0
+		gain := func(spot, step int) float64 {
+			at, g := when(step), gainAt(o, d, spot, when(step))
+			inside := !at.Before(pin.Arrive) && at.Before(pin.Leave)
+			beside := at.Equal(pin.Arrive.Add(-plan.Step)) || at.Equal(pin.Leave)
+			switch {
+			case inside && spot == pin.Spot:
+				return g + bonus
+			case inside, beside && spot == pin.Spot:
+				return math.Inf(-1)
+			}
+			return g
+		}
+		best := math.Inf(-1)
+		for _, s := range d.Spots {
+			w, _ := d.Way(plan.Home, s)
+			for u := int((w + plan.Step - 1) / plan.Step); u < steps; u++ {
+				best = max(best, tried(d, gain, s, u, d.Legs, steps))
+			}
+		}
+		best -= bonus * float64(pin.Leave.Sub(pin.Arrive)/plan.Step)
+		if !found {
+			assert.ErrorIs(t, err, plan.ErrPins)
+			assert.Less(t, best, 0.0)
+			return
+		}
+		require.NoError(t, err)
+		kept++
+		assert.InDelta(t, best, got.Worth, 1e-6)
+		assert.True(t, slices.ContainsFunc(got.Legs, func(l plan.Leg) bool {
+			return l.Spot == pin.Spot && l.Arrive.Equal(pin.Arrive) && l.Leave.Equal(pin.Leave)
+		}))
+		// Set as it was laid, it is worth the same, and nothing stands against it.
+		var stays []plan.Pin
+		for _, l := range got.Legs {
+			stays = append(stays, plan.Pin{Spot: l.Spot, Arrive: l.Arrive, Leave: l.Leave})
+		}
+		again, against := o.Assess(d, stays, time.UTC, quantity.Metric)
+		assert.InDelta(t, got.Worth, again.Worth, 1e-9)
+		assert.InDelta(t, got.Catch, again.Catch, 1e-9)
+		assert.Equal(t, got.LeaveHome, again.LeaveHome)
+		assert.Empty(t, against)
+	})
+	assert.Greater(t, kept, 5, "some days were laid about it")
+}
+
+// Stays set by hand are told what stands against them.
+func TestWhatStandsAgainstADay(t *testing.T) {
+	o := look(t, asked(t, 3, 3, 4, 0.5))
+	d := plan.Day{From: o.From, Until: o.From.Add(12 * time.Hour), Spots: []int{bar, beach}, Legs: 2,
+		Way: ways([4][4]int{{0, 40, 20, 30}, {40, 0, 10, 20}, {20, 10, 0, 10}, {30, 20, 10, 0}})}
+	at := func(min int) time.Time { return o.From.Add(time.Duration(min) * time.Minute) }
+	_, found := o.Assess(d, []plan.Pin{{Spot: bar, Arrive: at(10), Leave: at(120)}, {Spot: beach, Arrive: at(130), Leave: at(719)}},
+		time.UTC, quantity.Metric)
+	var says []string
+	for _, f := range found {
+		says = append(says, f.Says)
+	}
+	all := strings.Join(says, "\n")
+	assert.Contains(t, all, "You would have to leave at")
+	assert.Contains(t, all, "takes 40 min, packing included; there are 10 min.")
+	assert.Contains(t, all, "You would be back at")
+	for hour, state := range o.Places[bar].State {
+		if state == plan.Shut {
+			stay := plan.Pin{Spot: bar, Arrive: at(60 * hour), Leave: at(60*hour + 60)}
+			got, found := o.Assess(plan.Day{From: o.From, Until: o.End(), Spots: []int{bar}, Legs: 1, Way: d.Way}, []plan.Pin{stay},
+				time.UTC, quantity.Metric)
+			assert.Zero(t, got.Worth)
+			require.NotEmpty(t, found)
+			assert.Contains(t, found[len(found)-1].Says+found[0].Says, "the water shuts the way")
+			return
+		}
+	}
+	t.Fatal("the bar is never shut")
+}
+
+// A day laid for what is believed is held against what may come instead.
+func TestADayIsTriedUnderOtherWeather(t *testing.T) {
+	o := look(t, asked(t, 3, 3, 4, 0.5))
+	d := plan.Day{From: o.From.Add(6 * time.Hour), Until: o.From.Add(18 * time.Hour), Spots: []int{bar, beach, pier}, Legs: 2,
+		Way: ways([4][4]int{{0, 10, 20, 10}, {10, 0, 10, 20}, {20, 10, 0, 10}, {10, 20, 10, 0}})}
+	best, found, err := o.Itinerary(d)
+	require.NoError(t, err)
+	require.True(t, found)
+	poor := plan.Itinerary{Legs: []plan.Leg{{Spot: best.Legs[0].Spot, Arrive: best.Legs[0].Arrive,
+		Leave: best.Legs[0].Arrive.Add(plan.Step)}}}
+	got, err := o.Robustness(d, []plan.Itinerary{best, poor})
+	require.NoError(t, err)
+	require.Len(t, got, 2)
+	assert.Greater(t, got[0].Share, 0.0)
+	assert.Less(t, got[1].Share, 1.0, "ten minutes are no day")
+	for _, c := range got[0].Changes {
+		assert.LessOrEqual(t, c.Worth, c.Best+1e-9)
+		assert.NotEmpty(t, c.Says)
+		if c.Better != nil {
+			assert.Less(t, c.Worth, 0.9*c.Better.Worth)
+		}
+	}
+	assert.Equal(t, "with the water an hour late", got[0].Changes[1].Says)
 }
 
 // gainAt a spot at a time, worked out from what the outlook shows.

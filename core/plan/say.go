@@ -107,7 +107,7 @@ func clockOn(first time.Time, zone *time.Location, u quantity.Units) func(time.T
 	return func(t time.Time) string {
 		t = t.In(zone)
 		if t.Format(time.DateOnly) != day {
-			return t.Format(words.Mon) + u.ShowClock(t)
+			return t.Format("Mon ") + u.ShowClock(t)
 		}
 		return u.ShowClock(t)
 	}

@@ -2,6 +2,7 @@ package plan
 
 import (
 	"cmp"
+	"errors"
 	"slices"
 	"time"
 
@@ -55,7 +56,7 @@ func (o *Outlook) Itineraries(d Day, most int) ([]Itinerary, error) {
 	var out []Itinerary
 	for len(out) < most {
 		best, found, err := o.without(d, out, nil)
-		if err != nil {
+		if err != nil && (len(out) == 0 || !errors.Is(err, ErrPins)) {
 			return nil, err
 		}
 		if !found {
@@ -73,8 +74,12 @@ func (o *Outlook) without(d Day, others []Itinerary, banned []int) (best Itinera
 			continue
 		}
 		for _, leg := range others[i].Legs {
+			// What was set stays; others differ by the rest.
+			if slices.ContainsFunc(d.Pins, func(p Pin) bool { return p.Spot == leg.Spot }) {
+				continue
+			}
 			one, any, err := o.without(d, others[i+1:], append(banned[:len(banned):len(banned)], leg.Spot))
-			if err != nil {
+			if err != nil && !errors.Is(err, ErrPins) {
 				return best, false, err
 			}
 			if any && (!found || one.Worth > best.Worth) {

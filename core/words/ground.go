@@ -21,7 +21,6 @@ const (
 
 // Said by ground/visit.
 const (
-	Mon                      = "Mon "
 	Opens                    = "opens %s"
 	Best                     = "best %s–%s"
 	BestFrom                 = "best from %s"

@@ -18,3 +18,43 @@ const (
 	Today                        = "today%s"
 	Tomorrow                     = "tomorrow%s"
 )
+
+// Said by plan/assess.
+const (
+	CannotBeFishedFromTo    = "%s cannot be fished from %s to %s: %s"
+	IsNotReachedThatWay     = "%s is not reached by what you have."
+	LeaveBeforeTheDayBegins = "You would have to leave at %s, before %s."
+	BackAfterTheDayEnds     = "You would be back at %s, after %s."
+	TheWayTakesLonger       = "From %s to %s takes %s, packing included; there are %s."
+	ThatIsNotLookedInto     = "that lies beyond the days looked over."
+	ARuleClosesIt           = "a rule closes it."
+	TheWaterShutsTheWay     = "the water shuts the way there or back."
+	ItIsDark                = "it is dark."
+	MinutesLong             = "%d min"
+)
+
+// Said by plan/robust.
+const (
+	WithMoreWind     = "with %s more wind"
+	WithTheWaterLate = "with the water an hour late"
+)
+
+// Said by plan/sheet.
+const (
+	BeOutByAtItIs     = "Be out by %s: at %s it is %s."
+	BaitForAt         = "%s for %s, %s"
+	FirstLight        = "first light"
+	Sunrise           = "sunrise"
+	Sunset            = "sunset"
+	LastLight         = "last light"
+	ForWhom           = "For %s"
+	IAmOffFishing     = "I am off fishing on %s: I leave at %s and mean to be back by %s."
+	AtPlaceFromTo     = "%s to %s: %s, %.4f, %.4f, %s."
+	IfYouHaveNotHeard = "If you have not heard of me by %s, call me, and then whoever watches over that coast."
+	WindOf            = "wind %s"
+	SwellOf           = "swell %s"
+	WaterOf           = "water %s"
+	AirOf             = "air %s"
+	ClarityOf         = "clear to %s"
+	AsUsual           = "%s (as usual; nobody told)"
+)

@@ -56,12 +56,24 @@ func examples(c *testkit.Client) map[string]example {
 	}
 	us := object{"depth": "ft", "tackle": "in", "distance": "yd", "wind": "kn", "boat": "mph", "run": "ft/s", "weight": "oz", "line": "lb",
 		"fish": "lb", "temperature": "°F", "clock": "12 h"}
+	aPlan := testkit.APlan(bar)
+	aPlan["home"], aPlan["spots"], aPlan["banned"] = object{"lat": 31.2, "lon": -45.1}, []string{bar}, []string{c.ID("Long Strand")}
+	keptPlan := fresh()
+	c.Do("PUT", "/plans/"+keptPlan["id"], testkit.APlan(bar), nil)
 	return map[string]example{
 		"GET /outlook": {query: map[string]string{"time": when}},
 		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},
 			"spots": []string{bar}, "by": "kayak", "home": object{"lat": 31.2, "lon": -45.1}, "legs": 2, "pack_min": 10, "margin_min": 30,
-			"by_day": true, "plans": 2}},
-		"GET /ahead": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
+			"by_day": true, "plans": 2,
+			"pins":   []object{{"spot_id": bar, "arrive": "2026-11-20T18:00:00Z", "leave": "2026-11-20T19:00:00Z"}},
+			"banned": []string{c.ID("Long Strand")}}},
+		"GET /plans":               {query: map[string]string{"after": when}},
+		"GET /plans/{id}":          {path: keptPlan},
+		"GET /plans/{id}/plan.ics": {path: keptPlan},
+		"GET /plans/{id}/sheet":    {path: keptPlan},
+		"DELETE /plans/{id}":       {path: fresh()},
+		"PUT /plans/{id}":          {path: fresh(), body: aPlan},
+		"GET /ahead":               {query: map[string]string{"from": when, "days": "1", "targets": "red-drum"}},
 		"GET /ahead/windows.ics": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1",
 			"by_day":     "true",
 			"margin_min": "30", "manners": "kayak", "places": "oyster bar", "weekdays": "6", "free_from_h": "6", "free_until_h": "20",

@@ -77,6 +77,13 @@ func stationOf(c *testkit.Client) string {
 }
 
 var resources = []resource{
+	{"plan", plainPath("/plans/"), func(c *testkit.Client, _, word string) object {
+		b := testkit.APlan(home(c))
+		b["name"] = word
+		return b
+	}, func(c *testkit.Client, id string) (string, int, bool) {
+		return listed(c, "/plans", "plans", id, "name")
+	}},
 	{"spot", plainPath("/spots/"), func(c *testkit.Client, _, word string) object {
 		return object{"name": word, "place": "pier", "lat": 31.2, "lon": -45.1, "manner": "on foot", "water_id": waterOf(c),
 			"in": object{"name": "stair", "elevation_m": 3}, "out": object{"name": "stair", "elevation_m": 3},

@@ -14,6 +14,7 @@ import (
 	"go.yaml.in/yaml/v3"
 
 	"greypebble/server/api"
+	"greypebble/testkit"
 )
 
 // How an operation answers those it is not for.
@@ -111,6 +112,8 @@ func answers(ids map[string]string) map[string]asked {
 		"readingsFile":    {how: theirs}, "useStation": {how: theirs, body: object{"station_id": station}},
 		"deleteSurge": {how: theirs}, "putSurge": {how: theirs, body: object{"by_m": 0.1, "fade_h": 12}},
 		"putFeed": {how: theirs, body: object{"url": "https://forecast.example/a.csv"}}, "deleteFeed": {how: theirs},
+		"plans": m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs}, "deletePlan": {how: unheard},
+		"putPlan":    {how: theirs, body: testkit.APlan(spot)},
 		"deleteZone": {how: unheard},
 		"putZone": {how: theirs, query: "water_id=" + water, body: object{"name": "z", "kind": "no take", "says": "a", "source": "b",
 			"checked_on": "2026-01-01", "ring": []object{{"lat": 38, "lon": -31}, {"lat": 38.1, "lon": -31}, {"lat": 38, "lon": -31.1}}}},
@@ -160,6 +163,8 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	var kitList struct{ Items []object }
 	require.Equal(t, http.StatusOK, owner.Do("GET", "/kit", nil, &kitList))
 	ids["kit"] = kitList.Items[0]["id"].(string)
+	ids["plan"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.Do("PUT", "/plans/"+ids["plan"], testkit.APlan(ids["spot"]), nil))
 	var invite, sessions object
 	require.Equal(t, http.StatusOK, owner.Do("POST", "/invites", object{}, &invite))
 	ids["invite"] = invite["id"].(string)

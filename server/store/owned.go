@@ -19,6 +19,7 @@ var ownedTables = []ownedTable{
 	{"spot", "", ""}, {"section_point", "spot", "spot_id"}, {"mark", "spot", "spot_id"}, {"noted_turn", "spot", "spot_id"},
 	{"spell", "", ""}, {"spell_reading", "spell", "spell_id"}, {"catch", "", ""},
 	{"rule_change", "", ""}, {"school_choice", "", ""}, {"own_entry", "", ""}, {"going_limit", "", ""}, {"kit_item", "", ""},
+	{"plan", "", ""}, {"usual", "water", "water_id"},
 }
 
 // keptApart are tables no export holds, and why.

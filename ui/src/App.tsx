@@ -10,6 +10,7 @@ import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
 const AheadPage = lazy(() => import('./ahead/AheadPage'));
+const PlanPage = lazy(() => import('./ahead/PlanPage'));
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
@@ -40,6 +41,7 @@ function Pages() {
           <Routes>
             <Route element={<Frame />}>
               <Route path="/ahead" element={<AheadPage />} />
+              <Route path="/ahead/plans/:id" element={<PlanPage />} />
               <Route path="/water" element={<WaterPage />} />
               <Route path="/water/edit" element={<SpotEditor />} />
               <Route path="/water/edit/:id" element={<SpotEditor />} />

@@ -8,31 +8,52 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
+	"greypebble/core/advise"
 	"greypebble/core/ground"
+	"greypebble/core/kit"
 	"greypebble/core/plan"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
+	"greypebble/server/desk"
 )
 
-// PlanBody asks for a day. It is exported for huma, which embeds only such fields.
-type PlanBody struct {
+// DayBody says what a day is asked for. It is exported for huma, which embeds only such fields.
+type DayBody struct {
 	From      time.Time    `json:"from" doc:"leave home no sooner"`
 	To        time.Time    `json:"to" doc:"and be back by; at most 24 hours after"`
 	Targets   []string     `json:"targets" maxItems:"40" nullable:"false" doc:"ids; none: anything that is on"`
 	Spots     []string     `json:"spots,omitempty" maxItems:"12" nullable:"false" doc:"ids; left out: the best of those one can reach"`
+	Banned    []string     `json:"banned,omitempty" maxItems:"300" nullable:"false" doc:"ids of spots that are left out"`
 	By        string       `json:"by,omitempty" enum:"legs,kayak,boat,car" doc:"what one has; left out: as each is reached"`
 	Home      *wire.LatLon `json:"home,omitempty" doc:"where one sets out; the way there is not counted if left out"`
 	Legs      int          `json:"legs,omitempty" minimum:"1" maximum:"6" default:"3" doc:"spots in the day at most"`
 	PackMin   float64      `json:"pack_min,omitempty" minimum:"0" maximum:"120" default:"15" doc:"to pack, unpack and rig, for each leg"`
 	MarginMin float64      `json:"margin_min,omitempty" minimum:"0" maximum:"720" default:"20" doc:"to be out before a way shuts"`
 	ByDay     bool         `json:"by_day,omitempty" doc:"between civil dawn and dusk only"`
-	Plans     int          `json:"plans,omitempty" minimum:"1" maximum:"3" default:"3" doc:"so many that differ by place"`
+}
+
+// PlanBody asks for the best of a day.
+type PlanBody struct {
+	DayBody
+	Pins  []StayBody `json:"pins,omitempty" maxItems:"6" nullable:"false" doc:"stays the day is planned around, to ten minutes"`
+	Plans int        `json:"plans,omitempty" minimum:"1" maximum:"3" default:"3" doc:"so many that differ by place"`
+}
+
+// StayBody is a stay at a spot.
+type StayBody struct {
+	SpotID uuid.UUID `json:"spot_id" format:"uuid"`
+	Arrive time.Time `json:"arrive"`
+	Leave  time.Time `json:"leave"`
+	Target string    `json:"target,omitempty" maxLength:"80"`
+	Pinned bool      `json:"pinned,omitempty" doc:"set by hand: what is planned anew keeps it"`
 }
 
 type previewInput struct{ Body PlanBody }
 
-type legOut struct {
+// LegOut is a leg of a day. It is exported for huma, which embeds only such fields.
+type LegOut struct {
 	SpotID     string    `json:"spot_id" format:"uuid"`
 	Spot       string    `json:"spot"`
 	TimeZone   string    `json:"time_zone"`
@@ -40,18 +61,33 @@ type legOut struct {
 	TargetName string    `json:"target_name"`
 	Arrive     time.Time `json:"arrive"`
 	Leave      time.Time `json:"leave"`
+	Pinned     bool      `json:"pinned"`
 	Edge       float64   `json:"edge" doc:"over the stay"`
 	Expected   float64   `json:"expected" doc:"fish of one rod, at the usual catch"`
+	Choice     string    `json:"choice" doc:"what to tie on when it is at its best; empty where one only waits"`
 	Says       string    `json:"says"`
+	Against    []string  `json:"against" nullable:"false" doc:"what stands against it as it is set"`
 }
 
 type planOut struct {
-	LeaveHome time.Time `json:"leave_home"`
-	BackHome  time.Time `json:"back_home"`
-	WorthH    float64   `json:"worth_h" doc:"so many ordinary rod-hours it is as good as; the plans are in its order"`
-	Expected  float64   `json:"expected" doc:"fish of one rod over the day, at the usual catch"`
-	Legs      []legOut  `json:"legs" nullable:"false"`
-	Says      string    `json:"says"`
+	LeaveHome    time.Time   `json:"leave_home"`
+	BackHome     time.Time   `json:"back_home"`
+	WorthH       float64     `json:"worth_h" doc:"so many ordinary rod-hours it is as good as; the plans are in its order"`
+	Expected     float64     `json:"expected" doc:"fish of one rod over the day, at the usual catch"`
+	ExpectedLow  float64     `json:"expected_low" doc:"and between which it lies four times in five"`
+	ExpectedHigh float64     `json:"expected_high"`
+	Robust       float64     `json:"robust" doc:"share of nearby forecasts in which it stays within a tenth of the best"`
+	Changes      []changeOut `json:"changes" nullable:"false" doc:"what it comes to when the forecast is off"`
+	Legs         []LegOut    `json:"legs" nullable:"false"`
+	Against      []string    `json:"against" nullable:"false" doc:"what stands against the day as a whole"`
+	Says         string      `json:"says"`
+}
+
+type changeOut struct {
+	Says   string  `json:"says"`
+	WorthH float64 `json:"worth_h"`
+	BestH  float64 `json:"best_h" doc:"of the best day there would be then"`
+	Better string  `json:"better" doc:"that day in words, where it is worth a tenth more"`
 }
 
 type previewOutput struct {
@@ -69,13 +105,51 @@ func (s service) registerPreview(api huma.API) {
 const longestDay = 24 * time.Hour
 
 func (s service) preview(ctx context.Context, as *web.Scope, in *previewInput) (*previewOutput, error) {
-	b := &in.Body
+	day, err := s.dayOf(ctx, as, &in.Body.DayBody, in.Body.Pins)
+	if err != nil {
+		return nil, err
+	}
+	out := &previewOutput{}
+	out.Body.Plans = []planOut{}
+	if len(day.Spots) > 0 {
+		found, err := day.o.Itineraries(day.Day, in.Body.Plans)
+		switch {
+		case errors.Is(err, plan.ErrPins):
+			out.Body.Why = day.whyNot()
+			return out, nil
+		case err != nil:
+			return nil, web.Wrong("body", err)
+		}
+		if out.Body.Plans, err = day.laid(found); err != nil {
+			return nil, err
+		}
+	}
+	if len(out.Body.Plans) == 0 {
+		out.Body.Why = "Nothing can be fished and left in time in those hours. Allow more of them, another way to go, or other spots."
+	}
+	return out, nil
+}
+
+// asked is a day as the core plans it, with what it is planned in.
+type asked struct {
+	plan.Day
+	o   *outlook
+	as  *web.Scope
+	has kit.Kit
+}
+
+// dayOf what was asked for: the outlook over it, ways, spots and pins.
+func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []StayBody) (*asked, error) {
 	from := b.From.UTC().Truncate(plan.Step)
 	if length := b.To.Sub(from); length < time.Hour || length > longestDay {
 		return nil, web.Wrong("body.to", errors.New("a day is planned over 1 to 24 hours from its beginning"))
 	}
 	by := ground.Means(b.By)
 	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets}, by, "body")
+	if err != nil {
+		return nil, err
+	}
+	has, err := s.Store.KitOf(ctx, as.Angler)
 	if err != nil {
 		return nil, err
 	}
@@ -91,35 +165,65 @@ func (s service) preview(ctx context.Context, as *web.Scope, in *previewInput) (
 	if len(b.Spots) == 0 {
 		d.Spots = o.Candidates(d, by)
 	}
-	out := &previewOutput{}
-	out.Body.Plans = []planOut{}
-	if len(d.Spots) > 0 {
-		found, err := o.Itineraries(d, b.Plans)
-		if err != nil {
-			return nil, web.Wrong("body", err)
+	d.Spots = slices.DeleteFunc(d.Spots, func(at int) bool { return slices.Contains(b.Banned, o.spots[at].ID.String()) })
+	for i, p := range pins {
+		at := o.at(p.SpotID)
+		if at < 0 {
+			return nil, web.Wrong(fmt.Sprintf("body.pins[%d].spot_id", i), errors.New("expected a spot of your own with marks"))
 		}
-		for i := range found {
-			out.Body.Plans = append(out.Body.Plans, o.planOf(&found[i], as))
+		d.Pins = append(d.Pins, plan.Pin{Spot: at, Arrive: p.Arrive.UTC().Truncate(plan.Step), Leave: p.Leave.UTC().Truncate(plan.Step)})
+		if !slices.Contains(d.Spots, at) {
+			d.Spots = append([]int{at}, d.Spots[:min(len(d.Spots), plan.MostSpots-1)]...)
 		}
 	}
-	if len(out.Body.Plans) == 0 {
-		out.Body.Why = "Nothing can be fished and left in time in those hours. Allow more of them, another way to go, or other spots."
+	return &asked{d, o, as, has}, nil
+}
+
+// whyNot says what stands against the stays that were set, as far as one can put a finger on it.
+func (d *asked) whyNot() string {
+	why := "What you set cannot be kept: "
+	_, found := d.o.Assess(d.Day, d.Pins, d.o.spots[d.Pins[0].Spot].Clock, d.as.Units)
+	if len(found) == 0 {
+		return why + "the ways between or the hours of the day do not allow it."
+	}
+	for i, f := range found {
+		if i > 0 {
+			why += " "
+		}
+		why += f.Says
+	}
+	return why
+}
+
+// laid days with what they come to and how they stand when the forecast is off.
+func (d *asked) laid(found []plan.Itinerary) ([]planOut, error) {
+	out := []planOut{}
+	robust, err := d.o.Robustness(d.Day, found)
+	if err != nil {
+		return nil, err
+	}
+	for i := range found {
+		one, err := d.planOf(&found[i], robust[i])
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, one)
 	}
 	return out, nil
 }
 
 func minutes(m float64) time.Duration { return time.Duration(m * float64(time.Minute)) }
 
+// at is a spot's place in the outlook; −1 where it is not in it.
+func (o *outlook) at(id uuid.UUID) int {
+	return slices.IndexFunc(o.spots, func(sp *desk.Laid) bool { return sp.ID == id })
+}
+
 // chosen spots by their place in the outlook.
 func (o *outlook) chosen(ids []string) ([]int, error) {
 	var out []int
 	for i, id := range ids {
-		at := -1
-		for k, sp := range o.spots {
-			if sp.ID.String() == id {
-				at = k
-			}
-		}
+		at := slices.IndexFunc(o.spots, func(sp *desk.Laid) bool { return sp.ID.String() == id })
 		if at < 0 || slices.Contains(out, at) {
 			return nil, web.Wrong(fmt.Sprintf("body.spots[%d]", i), errors.New("expected spots of your own with marks, each once"))
 		}
@@ -128,19 +232,46 @@ func (o *outlook) chosen(ids []string) ([]int, error) {
 	return out, nil
 }
 
-func (o *outlook) planOf(it *plan.Itinerary, as *web.Scope) planOut {
-	zone := o.spots[it.Legs[0].Spot].Clock
-	out := planOut{LeaveHome: it.LeaveHome, BackHome: it.BackHome,
-		WorthH: it.Worth, Expected: it.Catch, Legs: []legOut{}, Says: it.SaysDay(zone, as.Units)}
+func (d *asked) planOf(it *plan.Itinerary, robust plan.Robust) (planOut, error) {
+	o, units := d.o, d.as.Units
+	out := planOut{LeaveHome: it.LeaveHome, BackHome: it.BackHome, WorthH: it.Worth, Expected: it.Catch, Legs: []LegOut{},
+		Robust: robust.Share, Changes: []changeOut{}, Against: []string{}}
+	if len(it.Legs) == 0 {
+		return out, nil
+	}
+	out.Says = it.SaysDay(o.spots[it.Legs[0].Spot].Clock, units)
+	var tied []advise.Advice
 	for _, l := range it.Legs {
 		sp := o.spots[l.Spot]
-		leg := legOut{SpotID: sp.ID.String(), Spot: sp.Name, TimeZone: sp.Water.TimeZone, Arrive: l.Arrive, Leave: l.Leave, Edge: l.Edge(),
-			Expected: l.Catch, Says: o.SaysLeg(l, sp.Clock, as.Units)}
+		leg := LegOut{SpotID: sp.ID.String(), Spot: sp.Name, TimeZone: sp.Water.TimeZone, Arrive: l.Arrive, Leave: l.Leave, Edge: l.Edge(),
+			Expected: l.Catch, Says: o.SaysLeg(l, sp.Clock, units), Against: []string{}}
+		a, err := o.Tied(l, d.has)
+		if err != nil {
+			return out, err
+		}
+		tied = append(tied, a)
 		if l.Target >= 0 {
 			t := o.Asked.Targets[l.Target]
 			leg.Target, leg.TargetName = t.ID, t.Name
+			if len(a.Choices) > 0 {
+				leg.Choice = a.Choices[0].Sentence
+			}
+		}
+		for _, p := range d.Pins {
+			leg.Pinned = leg.Pinned || p.Spot == l.Spot && p.Arrive.Equal(l.Arrive)
 		}
 		out.Legs = append(out.Legs, leg)
 	}
-	return out
+	out.ExpectedLow, out.ExpectedHigh = plan.Range(it.Legs, tied)
+	for _, c := range robust.Changes {
+		k := changeOut{Says: c.Says, WorthH: c.Worth, BestH: c.Best}
+		if c.Better != nil {
+			k.Better = c.Better.SaysDay(o.spots[c.Better.Legs[0].Spot].Clock, units)
+			for _, l := range c.Better.Legs {
+				k.Better += " " + o.SaysLeg(l, o.spots[l.Spot].Clock, units)
+			}
+		}
+		out.Changes = append(out.Changes, k)
+	}
+	return out, nil
 }

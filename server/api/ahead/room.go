@@ -28,6 +28,7 @@ func Register(api huma.API, d *web.Deps) {
 	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
 	s.registerCalendar(api)
 	s.registerPreview(api)
+	s.registerPlans(api)
 }
 
 // AskedFor says which days and which fish. It is exported for huma, which embeds only such fields.

@@ -21,8 +21,11 @@ ALTER TABLE station
   ADD COLUMN IF NOT EXISTS factor_low        DOUBLE NOT NULL DEFAULT 1 CHECK (factor_low > 0),
   ADD COLUMN IF NOT EXISTS difference_high_m DOUBLE NOT NULL DEFAULT 0,
   ADD COLUMN IF NOT EXISTS difference_low_m  DOUBLE NOT NULL DEFAULT 0,
-  ADD CONSTRAINT station_reference FOREIGN KEY IF NOT EXISTS station_reference (reference_id) REFERENCES station (id),
   ADD CONSTRAINT IF NOT EXISTS station_not_itself CHECK (reference_id IS NULL OR reference_id <> id);
+-- Dropped and added, not added where it is missing: after a power cut the key's index may be there
+-- without the key, and "if not exists" asks for the index.
+ALTER TABLE station DROP FOREIGN KEY IF EXISTS station_reference;
+ALTER TABLE station ADD CONSTRAINT station_reference FOREIGN KEY (reference_id) REFERENCES station (id);
 
 -- A spot's own offsets on its water's station, and what makes the tide run there.
 ALTER TABLE spot

@@ -10,8 +10,10 @@ ALTER TABLE sessions
   ADD COLUMN IF NOT EXISTS started_at DATETIME(3) NOT NULL,
   ADD COLUMN IF NOT EXISTS seen_at    DATETIME(3) NOT NULL,
   ADD COLUMN IF NOT EXISTS device     VARCHAR(120) NOT NULL DEFAULT '',
-  ADD UNIQUE KEY IF NOT EXISTS sessions_id (id),
-  ADD CONSTRAINT sessions_angler FOREIGN KEY IF NOT EXISTS sessions_angler (angler_id) REFERENCES angler (id) ON DELETE CASCADE;
+  ADD UNIQUE KEY IF NOT EXISTS sessions_id (id);
+-- As in the fourth step: dropped and added, so that a power cut cannot leave the index without the key.
+ALTER TABLE sessions DROP FOREIGN KEY IF EXISTS sessions_angler;
+ALTER TABLE sessions ADD CONSTRAINT sessions_angler FOREIGN KEY (angler_id) REFERENCES angler (id) ON DELETE CASCADE;
 
 -- Units, hours, the start of the week: as JSON, because each is left out until it is chosen.
 ALTER TABLE angler ADD COLUMN IF NOT EXISTS settings LONGTEXT NULL CHECK (settings IS NULL OR JSON_VALID(settings));

@@ -1,14 +1,18 @@
 import { useMutation } from '@tanstack/react-query';
 import { Button, Select } from 'antd';
+import { v7 } from 'uuid';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type DayPlan as Plan, type Means } from '../api/client';
-import { day, hourMark, isoDay, onTheWall } from '../format/time';
+import { day, weekday, hourMark, isoDay, onTheWall } from '../format/time';
+import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { means } from '../water/SpotFilter';
 import { ahead as say } from '../words/ahead';
+import { PlanList } from './PlanList';
+import { Robust } from './Robust';
 
 const oneDay = 86_400_000;
 const hours = Array.from({ length: 25 }, (_, h) => h);
@@ -19,6 +23,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   const moment = useMoment();
   const [, seek] = useAsking();
   const go = useNavigate();
+  const invalidate = useInvalidate();
   const zone = here.spot.time_zone;
   const days = Array.from({ length: 13 }, (_, i) =>
     isoDay(new Date(here.present().getTime() + i * oneDay), zone),
@@ -28,20 +33,40 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   const [until, setUntil] = useState(18);
   const [by, setBy] = useState<Means | ''>('');
   const [legs, setLegs] = useState(2);
+  const asked = () => {
+    const begin = onTheWall(date, from, zone);
+    return {
+      from: new Date(Math.max(begin.getTime(), here.present().getTime())).toISOString(),
+      to: onTheWall(date, until, zone).toISOString(),
+      targets,
+      legs,
+      by_day: byDay,
+      pack_min: 15,
+      margin_min: 20,
+      ...(by && { by }),
+    };
+  };
+  // What is kept is what was asked when it was laid, whatever stands in the fields since.
   const ask = useMutation({
-    mutationFn: () => {
-      const begin = onTheWall(date, from, zone);
-      return api.previewPlans({
-        from: new Date(Math.max(begin.getTime(), here.present().getTime())).toISOString(),
-        to: onTheWall(date, until, zone).toISOString(),
-        targets,
-        legs,
-        by_day: byDay,
-        plans: 3,
-        pack_min: 15,
-        margin_min: 20,
-        ...(by && { by }),
+    mutationFn: async () => {
+      const day = asked();
+      return { day, ...(await api.previewPlans({ ...day, plans: 3 })) };
+    },
+  });
+  const keep = useMutation({
+    mutationFn: async (p: Plan) => {
+      const id = v7();
+      await api.putPlan(id, {
+        ...ask.data!.day,
+        name: weekday(p.leave_home, zone),
+        call_min: 60,
+        stays: p.legs.map(({ spot_id, arrive, leave, target }) => ({ spot_id, arrive, leave, target })),
       });
+      return id;
+    },
+    onSuccess: async (id) => {
+      await invalidate('plans');
+      void go(`/ahead/plans/${id}`);
     },
   });
   const hour = (label: string, value: number, set: (h: number) => void, list: number[]) => (
@@ -59,6 +84,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   return (
     <section className="panel day-plan" aria-label={say.planADay}>
       <h2>{say.planADay}</h2>
+      <PlanList />
       <p className="quiet small">{say.theBestWayThroughA}</p>
       <div className="day-plan-ask">
         <label>
@@ -98,7 +124,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
           />
         </label>
         <div className="day-plan-act">
-          <Fault of={[ask]} />
+          <Fault of={[ask, keep]} />
           <Button
             type="primary"
             disabled={until <= from}
@@ -113,10 +139,13 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
         {ask.data?.why && <p className="caution">{ask.data.why}</p>}
         {ask.data && ask.data.plans.length > 0 && (
           <ol className="day-plans">
-            {ask.data.plans.map((p) => (
+            {ask.data.plans.map((p, i) => (
               <Laid
                 key={p.says + p.leave_home}
                 plan={p}
+                best={i === 0}
+                keeping={keep.isPending}
+                onKeep={() => keep.mutate(p)}
                 onLeg={(l) => {
                   here.choose(l.spot_id);
                   moment.moveTime(new Date(Date.parse(l.arrive)));
@@ -132,12 +161,20 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   );
 }
 
-function Laid({ plan, onLeg }: { plan: Plan; onLeg: (l: Plan['legs'][number]) => void }) {
+function Laid(props: {
+  plan: Plan;
+  best: boolean;
+  onLeg: (l: Plan['legs'][number]) => void;
+  onKeep: () => void;
+  keeping: boolean;
+}) {
+  const { plan, best, onLeg, onKeep, keeping } = props;
   return (
     <li>
       <p>
         <b>{plan.says}</b>
       </p>
+      <Robust plan={plan} best={best} />
       <ul>
         {plan.legs.map((l) => (
           <li key={l.arrive}>
@@ -148,6 +185,9 @@ function Laid({ plan, onLeg }: { plan: Plan; onLeg: (l: Plan['legs'][number]) =>
           </li>
         ))}
       </ul>
+      <Button size="small" loading={keeping} onClick={onKeep}>
+        {say.keepThisDay}
+      </Button>
     </li>
   );
 }

@@ -42,6 +42,9 @@ export type ImportQuery = paths['/v1/interchange/import']['post']['parameters'][
 export type AheadQuery = NonNullable<paths['/v1/ahead/windows']['get']['parameters']['query']>;
 export type AheadData = Schemas['AheadOutputBody'];
 export type DayPlan = Schemas['PlanOut'];
+export type KeptBody = Schemas['PutPlanInputBody'];
+export type KeptPlan = Schemas['KeptOutputBody'];
+export type PlanSheet = Schemas['SheetOutputBody'];
 export type AheadWindow = Schemas['AheadWindow'];
 /** What one has to get about with. */
 export type Means = NonNullable<
@@ -231,6 +234,12 @@ export const api = {
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
   previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
+  plans: () => settle(client.GET('/v1/plans', {})),
+  plan: (id: string) => settle(client.GET('/v1/plans/{id}', { params: { path: { id } } })),
+  putPlan: (id: string, body: Schemas['PutPlanInputBody']) =>
+    settle(client.PUT('/v1/plans/{id}', { params: { path: { id } }, body })),
+  deletePlan: (id: string) => settle(client.DELETE('/v1/plans/{id}', { params: { path: { id } } })),
+  planSheet: (id: string) => settle(client.GET('/v1/plans/{id}/sheet', { params: { path: { id } } })),
   aheadWindows: (query: AheadQuery, signal?: AbortSignal) =>
     settle(client.GET('/v1/ahead/windows', { params: { query }, signal })),
   chart: (time: string, signal?: AbortSignal) =>

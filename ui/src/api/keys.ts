@@ -24,6 +24,7 @@ export const keys = {
   kit: ['kit'],
   limits: ['limits'],
   stations: ['stations'],
+  plans: ['plans'],
 } as const;
 
 /** Everything that rests on what is known of the moment. */
@@ -42,6 +43,9 @@ const ofReadings = [
   'shelter',
   'pier',
   'usual',
+  'plans',
+  'plan',
+  'plan-sheet',
 ];
 /** Everything that rests on a spot's place, ground and tide. */
 const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf'];
@@ -56,6 +60,7 @@ export const rests = {
   /** Shores, zones and depths of a water. */
   water: [...ofSpots, 'water', 'cells', 'finds'],
   noted: ['spot-tide'],
+  plans: ['plans', 'plan', 'plan-sheet'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: [
     'playbook',
@@ -68,7 +73,7 @@ export const rests = {
     'rig-card',
     'spells',
   ],
-  kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual'],
+  kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual', 'plan', 'plan-sheet'],
   limits: ['limits', 'ahead', 'ahead-windows', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 

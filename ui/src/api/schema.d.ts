@@ -1066,6 +1066,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Plans of days you kept */
+        get: operations["plans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/plans/preview": {
         parameters: {
             query?: never;
@@ -1077,6 +1094,59 @@ export interface paths {
         put?: never;
         /** The best days over several of your spots, none of them kept */
         post: operations["previewPlans"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plan, and what it comes to by what is known now */
+        get: operations["plan"];
+        /** Keep a plan, new or changed */
+        put: operations["putPlan"];
+        post?: never;
+        /** Remove a plan */
+        delete: operations["deletePlan"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/plans/{id}/plan.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plan as a calendar (iCalendar): one event, changed and not doubled */
+        get: operations["planCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/plans/{id}/sheet": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All of a plan's day for one page of paper */
+        get: operations["planSheet"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2492,6 +2562,18 @@ export interface components {
             /** @enum {string} */
             severity: "note" | "think" | "do not";
         };
+        ChangeOut: {
+            /**
+             * Format: double
+             * @description of the best day there would be then
+             */
+            best_h: number;
+            /** @description that day in words, where it is worth a tenth more */
+            better: string;
+            says: string;
+            /** Format: double */
+            worth_h: number;
+        };
         ChangePasswordInputBody: {
             old: string;
             password: string;
@@ -3406,6 +3488,73 @@ export interface components {
             name: string;
             password: string;
         };
+        KeptOutputBody: {
+            /** @description ids of spots that are left out */
+            banned?: string[];
+            /**
+             * @description what one has; left out: as each is reached
+             * @enum {string}
+             */
+            by?: "legs" | "kayak" | "boat" | "car";
+            /** @description between civil dawn and dusk only */
+            by_day?: boolean;
+            /**
+             * Format: double
+             * @description after being due back one is called for
+             * @default 60
+             */
+            call_min: number;
+            /**
+             * Format: date-time
+             * @description leave home no sooner
+             */
+            from: string;
+            /**
+             * Format: int64
+             * @description stays whose spot is no longer there
+             */
+            gone: number;
+            /** @description where one sets out; the way there is not counted if left out */
+            home?: components["schemas"]["LatLon"];
+            /** Format: uuid */
+            id: string;
+            /**
+             * Format: int64
+             * @description spots in the day at most
+             * @default 3
+             */
+            legs: number;
+            /**
+             * Format: double
+             * @description to be out before a way shuts
+             * @default 20
+             */
+            margin_min: number;
+            name: string;
+            /** @description what it comes to by what is known now; without legs where the day is over or too far ahead */
+            now: components["schemas"]["PlanOut"];
+            /**
+             * Format: double
+             * @description to pack, unpack and rig, for each leg
+             * @default 15
+             */
+            pack_min: number;
+            /** Format: int64 */
+            revision: number;
+            /** @description ids; left out: the best of those one can reach */
+            spots?: string[];
+            /** @description in their order, none at the same time as another */
+            stays: components["schemas"]["StayBody"][];
+            /** @description ids; none: anything that is on */
+            targets: string[];
+            /** @description who is told where one goes, and how they are reached */
+            tell?: string;
+            /**
+             * Format: date-time
+             * @description and be back by; at most 24 hours after
+             */
+            to: string;
+        };
         KindOut: {
             /** @description the kind it is shown and asked for with */
             alongside?: string;
@@ -3779,8 +3928,12 @@ export interface components {
             lows: number;
         };
         LegOut: {
+            /** @description what stands against it as it is set */
+            against: string[];
             /** Format: date-time */
             arrive: string;
+            /** @description what to tie on when it is at its best; empty where one only waits */
+            choice: string;
             /**
              * Format: double
              * @description over the stay
@@ -3793,6 +3946,7 @@ export interface components {
             expected: number;
             /** Format: date-time */
             leave: string;
+            pinned: boolean;
             says: string;
             spot: string;
             /** Format: uuid */
@@ -4388,6 +4542,8 @@ export interface components {
             under: components["schemas"]["PierOut"][];
         };
         PlanBody: {
+            /** @description ids of spots that are left out */
+            banned?: string[];
             /**
              * @description what one has; left out: as each is reached
              * @enum {string}
@@ -4420,6 +4576,8 @@ export interface components {
              * @default 15
              */
             pack_min: number;
+            /** @description stays the day is planned around, to ten minutes */
+            pins?: components["schemas"]["StayBody"][];
             /**
              * Format: int64
              * @description so many that differ by place
@@ -4436,23 +4594,58 @@ export interface components {
              */
             to: string;
         };
+        PlanListed: {
+            /** Format: date-time */
+            from: string;
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int64 */
+            revision: number;
+            /** @description names, in the order of the day; of those that are left */
+            spots: string[];
+            /** @description of the first */
+            time_zone: string;
+            /** Format: date-time */
+            to: string;
+        };
         PlanOut: {
+            /** @description what stands against the day as a whole */
+            against: string[];
             /** Format: date-time */
             back_home: string;
+            /** @description what it comes to when the forecast is off */
+            changes: components["schemas"]["ChangeOut"][];
             /**
              * Format: double
              * @description fish of one rod over the day, at the usual catch
              */
             expected: number;
+            /** Format: double */
+            expected_high: number;
+            /**
+             * Format: double
+             * @description and between which it lies four times in five
+             */
+            expected_low: number;
             /** Format: date-time */
             leave_home: string;
             legs: components["schemas"]["LegOut"][];
+            /**
+             * Format: double
+             * @description share of nearby forecasts in which it stays within a tenth of the best
+             */
+            robust: number;
             says: string;
             /**
              * Format: double
              * @description so many ordinary rod-hours it is as good as; the plans are in its order
              */
             worth_h: number;
+        };
+        PlansOutputBody: {
+            /** @description the next first */
+            plans: components["schemas"]["PlanListed"][];
         };
         PlaybookOutputBody: {
             basis: string;
@@ -4585,6 +4778,67 @@ export interface components {
             plans: components["schemas"]["PlanOut"][];
             /** @description why there is none */
             why?: string;
+        };
+        PutPlanInputBody: {
+            /** @description ids of spots that are left out */
+            banned?: string[];
+            /**
+             * @description what one has; left out: as each is reached
+             * @enum {string}
+             */
+            by?: "legs" | "kayak" | "boat" | "car";
+            /** @description between civil dawn and dusk only */
+            by_day?: boolean;
+            /**
+             * Format: double
+             * @description after being due back one is called for
+             * @default 60
+             */
+            call_min: number;
+            /**
+             * Format: date-time
+             * @description leave home no sooner
+             */
+            from: string;
+            /** @description where one sets out; the way there is not counted if left out */
+            home?: components["schemas"]["LatLon"];
+            /**
+             * Format: int64
+             * @description spots in the day at most
+             * @default 3
+             */
+            legs: number;
+            /**
+             * Format: double
+             * @description to be out before a way shuts
+             * @default 20
+             */
+            margin_min: number;
+            name: string;
+            /**
+             * Format: double
+             * @description to pack, unpack and rig, for each leg
+             * @default 15
+             */
+            pack_min: number;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /** @description ids; left out: the best of those one can reach */
+            spots?: string[];
+            /** @description in their order, none at the same time as another */
+            stays: components["schemas"]["StayBody"][];
+            /** @description ids; none: anything that is on */
+            targets: string[];
+            /** @description who is told where one goes, and how they are reached */
+            tell?: string;
+            /**
+             * Format: date-time
+             * @description and be back by; at most 24 hours after
+             */
+            to: string;
         };
         ReachOut: {
             /** @description from the bee line: nothing is known of the ground, or of the road */
@@ -4934,6 +5188,36 @@ export interface components {
         ShapeBody: {
             area: boolean;
             points: components["schemas"]["LatLon"][];
+        };
+        SheetChoice: {
+            bite: string;
+            drawing?: components["schemas"]["Drawing"];
+            handling: string;
+            mark: string;
+            offering: string;
+            retrieve: string;
+            rig: string;
+            says: string;
+        };
+        SheetOutputBody: {
+            against: string[];
+            /** Format: date-time */
+            back_home: string;
+            bait: string[];
+            bring: string[];
+            bylaws: string[];
+            /** @description gravest first */
+            cautions: components["schemas"]["CautionOut"][];
+            /** Format: date-time */
+            leave_home: string;
+            missing: string[];
+            name: string;
+            says: string;
+            stops: components["schemas"]["StopOut"][];
+            sun: components["schemas"]["ToldOut"][];
+            /** @description for whoever is told where one goes */
+            tell: string;
+            time_zone: string;
         };
         ShelterNow: {
             says: string;
@@ -5423,6 +5707,71 @@ export interface components {
             /** Format: double */
             z0_m: number;
         };
+        StayBody: {
+            /** Format: date-time */
+            arrive: string;
+            /** Format: date-time */
+            leave: string;
+            /** @description set by hand: what is planned anew keeps it */
+            pinned?: boolean;
+            /** Format: uuid */
+            spot_id: string;
+            target?: string;
+        };
+        StopOut: {
+            /** @description how one gets there */
+            access: string;
+            /** @description what stands against it as it is set */
+            against: string[];
+            /** Format: date-time */
+            arrive: string;
+            /**
+             * Format: double
+             * @description level over datum on arriving
+             */
+            arrive_m: number;
+            /** @description what to tie on when it is at its best; empty where one only waits */
+            choice: string;
+            /**
+             * Format: double
+             * @description over the stay
+             */
+            edge: number;
+            /**
+             * Format: double
+             * @description fish of one rod, at the usual catch
+             */
+            expected: number;
+            hazards: string;
+            /** Format: date-time */
+            leave: string;
+            /** Format: double */
+            leave_m: number;
+            pinned: boolean;
+            says: string;
+            spot: string;
+            /** Format: uuid */
+            spot_id: string;
+            /** @description most is expected of; empty where one only waits */
+            target: string;
+            target_name: string;
+            tie?: components["schemas"]["SheetChoice"];
+            time_zone: string;
+            /** @description of the water there: the one before, those between, the one after */
+            turns: components["schemas"]["StopTurn"][];
+            /** @description when to be out; empty where nothing shuts it */
+            way: string;
+            /** @description in words, when it is at its best there */
+            weather: string[];
+        };
+        StopTurn: {
+            /** Format: double */
+            height_m: number;
+            /** @enum {string} */
+            kind: "high" | "low";
+            /** Format: date-time */
+            time: string;
+        };
         Stroke: {
             filled: boolean;
             /** @enum {string} */
@@ -5741,6 +6090,11 @@ export interface components {
             /** Format: double */
             splash_s: number;
             strike: boolean;
+        };
+        ToldOut: {
+            says: string;
+            /** Format: date-time */
+            time: string;
         };
         TrendOut: {
             /** Format: int64 */
@@ -10549,6 +10903,65 @@ export interface operations {
             };
         };
     };
+    plans: {
+        parameters: {
+            query?: {
+                /** @description those that end later; now if left out */
+                after?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlansOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     previewPlans: {
         parameters: {
             query?: never;
@@ -10569,6 +10982,309 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PreviewOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutPlanInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deletePlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    planCalendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    planSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -30,6 +30,10 @@ export const dayShort = (t: string | Date, zone: string) =>
 export const dayOfYear = (t: string | Date, zone: string) =>
   format(zone, { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' }).format(new Date(t));
 
+/** The day of the week at a place, in full. */
+export const weekday = (t: string | Date, zone: string) =>
+  new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: zone }).format(new Date(t));
+
 /** Hour and date parts where the water is. */
 export function hourThere(t: Date, zone: string): number {
   return Number(format(zone, { hour: '2-digit', hourCycle: 'h23' }).format(t));

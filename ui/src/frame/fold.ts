@@ -3,7 +3,7 @@ import { useCallback, useState, useSyncExternalStore } from 'react';
 /** Pages on which the chosen moment matters: the ribbon lies along their foot. */
 export function momentMatters(path: string): boolean {
   return (
-    path.startsWith('/ahead') ||
+    path === '/ahead' ||
     (path.startsWith('/water') && !path.startsWith('/water/edit')) ||
     (path.startsWith('/tie-on') && !path.startsWith('/tie-on/cards')) ||
     // High and low waters are noted for the moment of the ribbon.

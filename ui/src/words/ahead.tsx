@@ -1,3 +1,5 @@
+import { allOf, counted } from './joined';
+
 export const ahead = {
   // AskFor.tsx
   byDay: 'by day',
@@ -75,4 +77,64 @@ export const ahead = {
   theseAsACalendar: 'These as a calendar',
   whatAnHourIsWorth:
     'What an hour is worth is there × feeding, on the best mark: how many times an ordinary spell for that fish. The numbers are the book’s judgement, not measurements; look at the sea before you go.',
+
+  // DayLine.tsx
+  fromTo: (from: string, to: string) => `${from}–${to}`,
+  stayAt: (spot: string) => `Stay at ${spot}`,
+  moveOrLengthen: 'Drag it, or the arrow keys and Enter; its end, or shift, makes it longer',
+
+  // Robust.tsx
+  expectedOver: (fish: string, low: string, high: string) =>
+    `About ${fish} fish to one rod, four times in five ${low} to ${high}.`,
+  holdsIn: (percent: number) => `In ${percent} % of nearby forecasts it stays within a tenth of the best.`,
+  otherwise: (changes: string[]) => `It comes to ${allOf(changes)}.`,
+  hoursWhen: (hours: string, when: string) => `${hours} ${when}`,
+  thenRather: (when: string, better: string) => `Better then, ${when}: ${better}`,
+
+  // PlanList.tsx
+  yourPlans: 'Your plans',
+
+  // PlanPage.tsx
+  aPlan: 'A plan',
+  backToAhead: '‹ Ahead',
+  fetchingThePlan: 'Fetching the plan…',
+  nothingIsLeft: 'Nothing can be fished then.',
+  spotsAreGone: (n: number) => `${counted(n, 'stay is', 'stays are')} at a spot that is no longer there.`,
+  nothingOfItIsLeft: 'None of its spots is there any more.',
+  dragAStay:
+    'Drag a stay, or move it with the arrow keys and Enter: it stays where you put it, and the rest of the day is laid about it.',
+  allowAllSpotsAgain: 'Allow all spots again',
+  printTheSheet: 'Print the sheet',
+  asACalendar: 'As a calendar',
+  removeThePlan: 'Remove the plan',
+  keepItThere: 'Keep it there',
+  letItMove: 'Let it move',
+  notThere: 'Not there',
+  nameOfThePlan: 'Name of the plan',
+  whoIsTold: 'Who is told where you go, and how they are reached',
+  callForMeAfter: 'They call so long after you are due, minutes',
+  keepThat: 'Keep that',
+
+  // PlanSheet.tsx
+  writingTheSheet: 'Writing the sheet…',
+  theSheet: 'The sheet',
+  firstOfAll: 'First of all',
+  bring: 'Bring',
+  nothingOfYourKit: 'Nothing of your kit is asked for.',
+  toBuyOrTie: 'To buy or tie',
+  nothingIsMissing: 'Nothing is missing.',
+  bait: 'Bait',
+  bylaws: 'Bylaws, as you entered them',
+  theSheetIsWorkedOut:
+    'Worked out from the predicted tide and the forecast of the hour it was written. Look at the water; local warnings come first.',
+  levels: (arrive: string, leave: string) => `Level ${arrive} on arriving, ${leave} on leaving;`,
+  turn: (high: boolean, at: string, height: string) =>
+    high ? `high ${at} ${height}` : `low ${at} ${height}`,
+  rigDrawn: (rig: string) => `${rig}, drawn with its measures`,
+  forWhoeverIsTold: 'For whoever is told',
+  shareThis: 'Share this',
+  copied: 'Copied',
+
+  // DayPlan.tsx, kept
+  keepThisDay: 'Keep this day',
 };

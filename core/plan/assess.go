@@ -1,0 +1,137 @@
+package plan
+
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"greypebble/core/quantity"
+	"greypebble/core/words"
+)
+
+// Finding is what stands against stays as they are set.
+type Finding struct {
+	// Leg by its place in the day; −1 for the day as a whole.
+	Leg  int
+	Says string
+}
+
+// Assess stays somebody has set, in their order: what they are worth in this outlook, and what stands
+// against them. Time in which one cannot fish there is worth nothing.
+func (o *Outlook) Assess(d Day, stays []Pin, zone *time.Location, u quantity.Units) (Itinerary, []Finding) {
+	var out Itinerary
+	found := []Finding{}
+	against := func(leg int, format string, a ...any) {
+		found = append(found, Finding{leg, fmt.Sprintf(format, a...)})
+	}
+	targets := d.Targets
+	if len(targets) == 0 {
+		targets = upTo(len(o.Edges))
+	}
+	for i, s := range stays {
+		at := clockOn(s.Arrive, zone, u)
+		name := o.Asked.Spots[s.Spot].Name
+		leg := o.stay(d, s, targets)
+		if from, to, why := o.barred(d, s); why != "" {
+			against(i, words.CannotBeFishedFromTo, name, at(from), at(to), why)
+		}
+		before, from := Home, d.From
+		if i > 0 {
+			before, from = stays[i-1].Spot, stays[i-1].Leave
+		}
+		took, there := d.Way(before, s.Spot)
+		switch {
+		case !there:
+			against(i, words.IsNotReachedThatWay, name)
+		case i == 0:
+			out.LeaveHome = s.Arrive.Add(-took)
+			if out.LeaveHome.Before(d.From) {
+				against(-1, words.LeaveBeforeTheDayBegins, at(out.LeaveHome), at(d.From))
+			}
+		case s.Arrive.Sub(from) < took && before != s.Spot:
+			against(i, words.TheWayTakesLonger, o.Asked.Spots[before].Name, name, lasting(took), lasting(max(0, s.Arrive.Sub(from))))
+		}
+		out.Legs, out.Worth, out.Catch = append(out.Legs, leg), out.Worth+leg.Worth, out.Catch+leg.Catch
+	}
+	if n := len(stays); n > 0 {
+		last := stays[n-1]
+		took, _ := d.Way(last.Spot, Home)
+		out.BackHome = last.Leave.Add(took)
+		if at := clockOn(last.Leave, zone, u); out.BackHome.After(d.Until) {
+			against(-1, words.BackAfterTheDayEnds, at(out.BackHome), at(d.Until))
+		}
+	}
+	return out, found
+}
+
+// stay is what one is worth, step by step.
+func (o *Outlook) stay(d Day, s Pin, targets []int) Leg {
+	leg := Leg{Spot: s.Spot, Arrive: s.Arrive, Leave: s.Leave}
+	from := d
+	from.From = s.Arrive.Truncate(Step)
+	gain, target := o.gains(s.Spot, targets, from, o.stepsBetween(from.From, s.Leave))
+	made := map[int]float64{}
+	for t, g := range gain {
+		if k := target[t]; k >= 0 && g > 0 {
+			leg.Worth += g
+			leg.Catch += g * o.Asked.Targets[k].UsualCatch()
+			made[k] += g
+		}
+	}
+	leg.Target = most(made)
+	return leg
+}
+
+func (o *Outlook) stepsBetween(from, to time.Time) int {
+	return max(0, int(math.Ceil(float64(to.Sub(from))/float64(Step))))
+}
+
+// barred is the first stretch of a stay in which one cannot fish there, and why; "" where there is none.
+func (o *Outlook) barred(d Day, s Pin) (from, to time.Time, why string) {
+	for t := s.Arrive.Truncate(Step); t.Before(s.Leave); t = t.Add(Step) {
+		says := o.bars(s.Spot, t, d)
+		switch {
+		case why == "" && says != "":
+			from, why = t, says
+		case why != "" && says != why:
+			return later(from, s.Arrive), t, why
+		}
+	}
+	return later(from, s.Arrive), s.Leave, why
+}
+
+func later(a, b time.Time) time.Time {
+	if a.After(b) {
+		return a
+	}
+	return b
+}
+
+// bars says why one cannot fish at a spot at a moment; "" where one can.
+func (o *Outlook) bars(at int, t time.Time, d Day) string {
+	p := &o.Places[at]
+	hour := int(t.Sub(o.From) / time.Hour)
+	if t.Before(o.From) || hour >= len(p.State) {
+		return words.ThatIsNotLookedInto
+	}
+	switch p.State[hour] {
+	case DoNot:
+		return p.Against[hour]
+	case Closed:
+		return words.ARuleClosesIt
+	case Shut:
+		return words.TheWaterShutsTheWay
+	case Open, Thin:
+	}
+	if d.ByDay && !holds(p.day, t) {
+		return words.ItIsDark
+	}
+	if !holds(p.way, t) {
+		return words.TheWaterShutsTheWay
+	}
+	return ""
+}
+
+func lasting(d time.Duration) string {
+	return fmt.Sprintf(words.MinutesLong, int(d.Round(time.Minute)/time.Minute))
+}
