@@ -6,12 +6,12 @@ import "time"
 // known at either end: what is only assumed tells of no change.
 func (r Readings) Change(k Kind, t time.Time, over time.Duration) (float64, bool) {
 	now, known := r.one(k, t, t)
-	if !known || now.Origin == Assumed {
+	if !known || !now.Origin.Told() {
 		return 0, false
 	}
 	then := t.Add(-over)
 	before, known := r.one(k, then, then)
-	if !known || before.Origin == Assumed {
+	if !known || !before.Origin.Told() {
 		return 0, false
 	}
 	return now.Value - before.Value, true

@@ -15,8 +15,13 @@ const (
 	Observed  Origin = "observed"
 	Forecast  Origin = "forecast"
 	Predicted Origin = "predicted"
-	Assumed   Origin = "assumed"
+	// Usually: nobody told it; it is what the month usually has there.
+	Usually Origin = "usual"
+	Assumed Origin = "assumed"
 )
+
+// Told says whether somebody told it of that time.
+func (o Origin) Told() bool { return o != Assumed && o != Usually }
 
 // TheAngler is the source of what the angler says. A forecast of theirs goes
 // before a service's.

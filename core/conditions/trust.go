@@ -33,7 +33,10 @@ func Believe(readings []Reading, t time.Time) Believed { return Sorted(readings)
 
 // Readings by kind and time, for asking many times. Two are equal when they are the
 // same readings, not when they say the same.
-type Readings struct{ sorted *sorted }
+type Readings struct {
+	sorted *sorted
+	usual  *Usual
+}
 
 // sorted by time within each kind.
 type sorted map[Kind][]Reading
@@ -66,7 +69,7 @@ func Sorted(list []Reading) Readings {
 			sort.SliceStable(l, func(i, j int) bool { return l[i].Time.Before(l[j].Time) })
 		}
 	}
-	return Readings{&byKind}
+	return Readings{sorted: &byKind}
 }
 
 // Believe at a moment, by the order of trust (see [Believe]).
@@ -102,7 +105,18 @@ func (r Readings) one(k Kind, t, until time.Time) (Value, bool) {
 	for last := later(t.Add(forecastReach), until); i < len(list) && !list[i].Time.After(last); i++ {
 		c.consider(&list[i], t)
 	}
-	return c.believe(k, t)
+	return r.believed(&c, k, t)
+}
+
+// believed of candidates; what is usual goes before what is merely assumed.
+func (r Readings) believed(c *candidates, k Kind, t time.Time) (Value, bool) {
+	v, known := c.believe(k, t)
+	if !known || v.Origin == Assumed {
+		if u, usual := r.usually(k, t); usual {
+			return u, true
+		}
+	}
+	return v, known
 }
 
 // Levels are the different values of a kind that were observed no longer ago than it stays fresh, the
@@ -138,7 +152,7 @@ func (r Readings) Background(k Kind, t time.Time) (Value, bool) {
 			c.consider(&list[i], t)
 		}
 	}
-	return c.believe(k, t)
+	return r.believed(&c, k, t)
 }
 
 func later(a, b time.Time) time.Time {

@@ -80,7 +80,7 @@ func (k *look) sign(s string) bool { return slices.Contains(k.m.Signs, s) }
 // known value of a kind: not only assumed.
 func (k *look) known(kind conditions.Kind) (float64, bool) {
 	v, there := k.m.Believed[kind]
-	return v.Value, there && v.Origin != conditions.Assumed
+	return v.Value, there && v.Origin.Told()
 }
 
 func (k *look) manner() ground.Manner { return k.m.Spot.Access.Manner }

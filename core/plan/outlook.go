@@ -227,7 +227,7 @@ func (o *Outlook) Best(target, at, hour int) float64 {
 // forecast has.
 func told(b conditions.Believed) bool {
 	v, known := b[conditions.WindSpeed]
-	return known && v.Origin != conditions.Assumed
+	return known && v.Origin.Told()
 }
 
 // holds says whether a moment lies in any of the windows.

@@ -131,15 +131,11 @@ func at(spots []int, i int) int {
 
 // windier readings: every wind by so much, never below a calm.
 func windier(r conditions.Readings, ms float64) conditions.Readings {
-	var list []conditions.Reading
-	r.Each(func(one *conditions.Reading) {
-		k := *one
-		if k.Kind == conditions.WindSpeed {
-			k.Value = max(0, k.Value+ms)
+	return r.Changed(func(one *conditions.Reading) {
+		if one.Kind == conditions.WindSpeed {
+			one.Value = max(0, one.Value+ms)
 		}
-		list = append(list, k)
 	})
-	return conditions.Sorted(list)
 }
 
 // worthOf an itinerary's stays in an outlook whose spots stand in another order.

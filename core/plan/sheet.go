@@ -112,7 +112,7 @@ func (o *Outlook) weather(a *advise.Advice) []string {
 			continue
 		}
 		says := fmt.Sprintf(k.says, k.show(v.Value))
-		if v.Origin == conditions.Assumed {
+		if !v.Origin.Told() {
 			says = fmt.Sprintf(words.AsUsual, says)
 		}
 		out = append(out, says)

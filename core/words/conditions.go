@@ -27,3 +27,6 @@ const (
 const (
 	NothingKnownAMiddlingValue = "nothing known; a middling value"
 )
+
+// Said by conditions/usual.
+const AsUsualInThatMonth = "nobody told; as usual in that month"

@@ -58,3 +58,16 @@ const (
 	ClarityOf         = "clear to %s"
 	AsUsual           = "%s (as usual; nobody told)"
 )
+
+// Said by plan/season.
+const (
+	IsThereByTheBook = "%s: there, by the book; say how warm the water usually is, and more can be told."
+	StaysSo          = "%s: %s, and so it stays."
+	TheWaterWarmsTo  = "%s: %s until the water warms to what it feeds in, usually about %s."
+	GoesFromTo       = "%s: %s now, %s in four weeks."
+	IsAway           = "away"
+	IsSlow           = "there, but slow"
+	IsFeeding        = "feeding"
+	IsAtItsBest      = "at its best"
+	IsThere          = "there"
+)

@@ -56,6 +56,10 @@ func examples(c *testkit.Client) map[string]example {
 	}
 	us := object{"depth": "ft", "tackle": "in", "distance": "yd", "wind": "kn", "boat": "mph", "run": "ft/s", "weight": "oz", "line": "lb",
 		"fish": "lb", "temperature": "°F", "clock": "12 h"}
+	year := make([]object, 12)
+	for i := range year {
+		year[i] = object{"month": i + 1, "mean": 10 + i, "spread": 1.5}
+	}
 	aPlan := testkit.APlan(bar)
 	aPlan["home"], aPlan["spots"], aPlan["banned"] = object{"lat": 31.2, "lon": -45.1}, []string{bar}, []string{c.ID("Long Strand")}
 	keptPlan := fresh()
@@ -67,6 +71,9 @@ func examples(c *testkit.Client) map[string]example {
 			"by_day": true, "plans": 2,
 			"pins":   []object{{"spot_id": bar, "arrive": "2026-11-20T18:00:00Z", "leave": "2026-11-20T19:00:00Z"}},
 			"banned": []string{c.ID("Long Strand")}}},
+		"GET /seasons":             {query: map[string]string{"from": when}},
+		"GET /waters/{id}/usual":   {path: map[string]string{"id": water}},
+		"PUT /waters/{id}/usual":   {path: map[string]string{"id": water}, body: object{"kinds": []object{{"kind": "water_temp_c", "months": year}}}},
 		"GET /plans":               {query: map[string]string{"after": when}},
 		"GET /plans/{id}":          {path: keptPlan},
 		"GET /plans/{id}/plan.ics": {path: keptPlan},

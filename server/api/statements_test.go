@@ -61,16 +61,16 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		most, again int
 		ask         ask
 	}{
-		"a spot at a moment": {10, 3, get("/spots/{id}/state")},
-		"its ribbon":         {9, 2, get("/spots/{id}/ribbon")},
-		"the chart":          {12, 5, get("/chart")},
-		"its conditions":     {10, 3, get("/conditions?spot_id={id}")},
-		"a catch logged": {16, 9, func(c *testkit.Client, id string) {
+		"a spot at a moment": {11, 3, get("/spots/{id}/state")},
+		"its ribbon":         {10, 2, get("/spots/{id}/ribbon")},
+		"the chart":          {13, 5, get("/chart")},
+		"its conditions":     {11, 3, get("/conditions?spot_id={id}")},
+		"a catch logged": {17, 9, func(c *testkit.Client, id string) {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))
 		}},
-		"advice": {14, 7, func(c *testkit.Client, id string) {
+		"advice": {15, 7, func(c *testkit.Client, id string) {
 			require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": id, "target": "red-drum"}, nil))
 		}},
 	} {

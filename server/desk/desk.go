@@ -79,6 +79,10 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 		hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
 		return nil, err
 	}
+	usual, err := d.Store.UsualOf(ctx, angler)
+	if err != nil {
+		return nil, err
+	}
 	for _, sp := range g.spots {
 		sp.Remember()
 	}
@@ -86,6 +90,9 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	for water, list := range g.lists {
 		g.sorted[water] = conditions.Sorted(list)
 		weight += readingBytes * len(list)
+	}
+	for water, u := range usual {
+		g.sorted[water] = g.sorted[water].WithUsual(u)
 	}
 	g.weight = uint32(min(weight, mostKept)) //nolint:gosec // not negative
 	d.kept.Set(k, g)
@@ -142,7 +149,7 @@ func (l *Laid) Including(said []conditions.Reading) *Laid {
 	}
 	own := *l.Spot
 	list := append(slices.Clone(said), l.List...)
-	own.Spot = *l.With(conditions.Sorted(list))
+	own.Spot = *l.With(l.Readings.Instead(list))
 	return &Laid{&own, list, l.Count}
 }
 

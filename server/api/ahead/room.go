@@ -29,6 +29,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerCalendar(api)
 	s.registerPreview(api)
 	s.registerPlans(api)
+	s.registerSeasons(api)
 }
 
 // AskedFor says which days and which fish. It is exported for huma, which embeds only such fields.

@@ -13,7 +13,7 @@ type Condition struct {
 	Value  float64   `json:"value"`
 	Unit   string    `json:"unit"`
 	Says   string    `json:"says,omitempty" doc:"the value in a word, where there is one" example:"stained"`
-	Origin string    `json:"origin" enum:"observed,forecast,predicted,assumed"`
+	Origin string    `json:"origin" enum:"observed,forecast,predicted,usual,assumed"`
 	Source string    `json:"source"`
 	Place  string    `json:"place,omitempty" doc:"where it was taken; the whole water if left out"`
 	Time   time.Time `json:"time"`

@@ -1308,6 +1308,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A year by months for each of your waters and its fish */
+        get: operations["seasons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/sky/day": {
         parameters: {
             query?: never;
@@ -2083,6 +2100,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/waters/{id}/usual": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is usual of a water, month by month */
+        get: operations["usualOfWater"];
+        /** Write what is usual of a water */
+        put: operations["putUsualOfWater"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/welcome": {
         parameters: {
             query?: never;
@@ -2816,7 +2851,7 @@ export interface components {
              */
             low: number;
             /** @enum {string} */
-            origin: "observed" | "forecast" | "predicted" | "assumed";
+            origin: "observed" | "forecast" | "predicted" | "usual" | "assumed";
             /** @description where it was taken; the whole water if left out */
             place?: string;
             /**
@@ -4840,6 +4875,10 @@ export interface components {
              */
             to: string;
         };
+        PutUsualInputBody: {
+            /** @description in place of all that was */
+            kinds: components["schemas"]["UsualKind"][];
+        };
         ReachOut: {
             /** @description from the bee line: nothing is known of the ground, or of the road */
             bee_line: boolean;
@@ -5114,6 +5153,12 @@ export interface components {
             offering: string;
             why: string;
         };
+        RunOut: {
+            name: string;
+            target: string;
+            /** @description the first to warm first */
+            waters: components["schemas"]["Warming"][];
+        };
         SchoolInputBody: {
             /** @description empty: back to the default */
             position: string;
@@ -5126,6 +5171,24 @@ export interface components {
             says: string;
             /** @description why the default is the default */
             why: string;
+        };
+        SeasonOut: {
+            /** @description the next four weeks in a sentence */
+            ahead: string;
+            /** @description January first: away, slow, feeding, prime; there where nobody has said how warm the water is */
+            months: string[];
+            name: string;
+            target: string;
+            /**
+             * Format: date-time
+             * @description when the water next rises to what it feeds in, as usual
+             */
+            warms?: string;
+        };
+        SeasonsOutputBody: {
+            /** @description which water warms first, for fish of two of yours or more */
+            runs: components["schemas"]["RunOut"][];
+            waters: components["schemas"]["WaterSeasons"][];
         };
         SectionDepth: {
             /** Format: double */
@@ -6223,6 +6286,29 @@ export interface components {
             /** Format: uuid */
             station_id: string;
         };
+        UsualKind: {
+            /** @enum {string} */
+            kind: "water_temp_c" | "clarity_secchi_m" | "wind_speed_ms";
+            /** @description those of which something is known, each once */
+            months: components["schemas"]["UsualMonth"][];
+        };
+        UsualMonth: {
+            /** Format: double */
+            mean: number;
+            /** Format: int64 */
+            month: number;
+            /**
+             * Format: double
+             * @description one standard deviation, of the natural logarithm for clarity
+             */
+            spread: number;
+        };
+        UsualOfWaterOutputBody: {
+            /** @description as entered */
+            kinds: components["schemas"]["UsualKind"][];
+            /** @description as your own readings have it, of months with readings on five days or more */
+            learned: components["schemas"]["UsualKind"][];
+        };
         UsualOutputBody: {
             /** Format: double */
             behind_m: number;
@@ -6358,6 +6444,11 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        Warming: {
+            /** Format: date-time */
+            warms: string;
+            water: string;
+        };
         WaterDays: {
             days: components["schemas"]["DayAhead"][];
             time_zone: string;
@@ -6434,6 +6525,14 @@ export interface components {
         WaterRef: {
             id: string;
             name: string;
+        };
+        WaterSeasons: {
+            seasons: components["schemas"]["SeasonOut"][];
+            /** @description usual temperature, °C, of the months somebody has told */
+            warmth: components["schemas"]["UsualMonth"][];
+            water: string;
+            /** Format: uuid */
+            water_id: string;
         };
         WayBody: {
             /** @description its name or id */
@@ -11991,6 +12090,65 @@ export interface operations {
             };
         };
     };
+    seasons: {
+        parameters: {
+            query?: {
+                /** @description the year that begins then; now if left out */
+                from?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeasonsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     skyDay: {
         parameters: {
             query?: never;
@@ -15406,6 +15564,124 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    usualOfWater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsualOfWaterOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putUsualOfWater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutUsualInputBody"];
+            };
+        };
         responses: {
             /** @description No Content */
             204: {
