@@ -28,7 +28,7 @@ var views = []string{
 	"/ahead", "/water", "/water/edit", "/tie-on", "/tie-on/bench", "/tie-on/cards", "/begin", "/back", "/set-up/you", "/set-up/units",
 	"/set-up/limits", "/set-up/kit", "/set-up/book/targets", "/set-up/book/rules", "/set-up/book/schools", "/set-up/waters",
 	"/set-up/waters/stations", "/set-up/waters/gauge", "/set-up/waters/spot-tide", "/set-up/waters/ground",
-	"/set-up/waters/readings", "/set-up/files",
+	"/set-up/waters/readings", "/set-up/waters/usual", "/set-up/files", "/ahead/seasons",
 }
 
 // Every page, in either system of units and in every light, has no fault axe finds, is no wider

@@ -10,6 +10,7 @@ import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
 const AheadPage = lazy(() => import('./ahead/AheadPage'));
+const SeasonsPage = lazy(() => import('./ahead/SeasonsPage'));
 const PlanPage = lazy(() => import('./ahead/PlanPage'));
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
@@ -41,6 +42,7 @@ function Pages() {
           <Routes>
             <Route element={<Frame />}>
               <Route path="/ahead" element={<AheadPage />} />
+              <Route path="/ahead/seasons" element={<SeasonsPage />} />
               <Route path="/ahead/plans/:id" element={<PlanPage />} />
               <Route path="/water" element={<WaterPage />} />
               <Route path="/water/edit" element={<SpotEditor />} />

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useCallback, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, type AheadWindow } from '../api/client';
 import { keys } from '../api/keys';
 import { Invented } from '../begin/Invented';
@@ -151,6 +151,8 @@ export default function AheadPage() {
           )}
           {w.windows.length > 0 && (
             <p className="small">
+              <Link to="/ahead/seasons">{say.seasons}</Link>
+              {' · '}
               <a href={calendar(asking)} download="windows.ics">
                 {say.theseAsACalendar}
               </a>

@@ -44,6 +44,8 @@ export type AheadData = Schemas['AheadOutputBody'];
 export type DayPlan = Schemas['PlanOut'];
 export type KeptBody = Schemas['PutPlanInputBody'];
 export type KeptPlan = Schemas['KeptOutputBody'];
+export type UsualKind = Schemas['UsualKind'];
+export type Seasons = Schemas['SeasonsOutputBody'];
 export type PlanSheet = Schemas['SheetOutputBody'];
 export type AheadWindow = Schemas['AheadWindow'];
 /** What one has to get about with. */
@@ -234,6 +236,10 @@ export const api = {
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
   previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
+  seasons: () => settle(client.GET('/v1/seasons', {})),
+  usualOfWater: (id: string) => settle(client.GET('/v1/waters/{id}/usual', { params: { path: { id } } })),
+  putUsualOfWater: (id: string, kinds: Schemas['UsualKind'][]) =>
+    settle(client.PUT('/v1/waters/{id}/usual', { params: { path: { id } }, body: { kinds } })),
   plans: () => settle(client.GET('/v1/plans', {})),
   plan: (id: string) => settle(client.GET('/v1/plans/{id}', { params: { path: { id } } })),
   putPlan: (id: string, body: Schemas['PutPlanInputBody']) =>

@@ -25,6 +25,7 @@ export const keys = {
   limits: ['limits'],
   stations: ['stations'],
   plans: ['plans'],
+  seasons: ['seasons'],
 } as const;
 
 /** Everything that rests on what is known of the moment. */
@@ -46,6 +47,8 @@ const ofReadings = [
   'plans',
   'plan',
   'plan-sheet',
+  'usual-of-water',
+  'seasons',
 ];
 /** Everything that rests on a spot's place, ground and tide. */
 const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf'];

@@ -4,5 +4,6 @@ export const meaning: Record<string, string> = {
   observed: say.observed,
   forecast: say.fromTheForecast,
   predicted: say.predictedOrigin,
+  usual: say.asThatMonthUsuallyHas,
   assumed: say.notKnownAssumed,
 };

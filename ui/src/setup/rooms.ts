@@ -101,6 +101,7 @@ export const rooms: Room[] = [
     () => import('./Depths'),
     'Depths',
   ),
+  room('Waters', 'waters/usual', say.usualConditions, say.wordsOfTheUsual, () => import('./Usual'), 'Usual'),
   room(
     'Waters',
     'waters/readings',

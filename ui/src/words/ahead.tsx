@@ -137,4 +137,25 @@ export const ahead = {
 
   // DayPlan.tsx, kept
   keepThisDay: 'Keep this day',
+
+  // SeasonsPage.tsx
+  seasons: 'Seasons',
+  lookingOverTheYear: 'Looking over the year…',
+  seasonsAre:
+    'What the fish of your waters do through the year: by the book’s months, and by how warm the water usually is. A year is never quite the usual one.',
+  presence: {
+    prime: 'at its best',
+    feeding: 'feeding',
+    slow: 'there, slow',
+    away: 'away',
+    there: 'there; nobody has said how warm the water is',
+  },
+  whichWaterFirst: 'Which water first',
+  fromAbout: (water: string, when: string) => `${water} from about ${when}`,
+  fish: 'Fish',
+  months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],
+  usualWarmth: 'Usual water',
+  nobodyHasSaidHowWarm: 'Nobody has said how warm this water usually is.',
+  sayIt: 'Say it',
+  theNextFourWeeks: 'The next four weeks',
 };

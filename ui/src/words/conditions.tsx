@@ -5,6 +5,7 @@ export const conditions = {
   fromTheForecast: 'From the forecast',
   observed: 'Observed',
   predictedOrigin: 'Predicted',
+  asThatMonthUsuallyHas: 'As that month usually has it',
   notKnownAssumed: 'Not known; assumed',
 
   // Overrule.tsx

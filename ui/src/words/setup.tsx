@@ -588,4 +588,32 @@ export const setup = {
   setUp: 'Set-up',
   findInSetUp: 'Find in Set-up',
   nothingHereGoesByThat: 'Nothing here goes by that.',
+
+  // Usual.tsx
+  usualConditions: 'Usual conditions',
+  wordsOfTheUsual: 'usual mean month temperature clarity wind season climate',
+  usualConditionsAre:
+    'What each month usually has. It is believed where nobody told anything: beyond the forecast, and in the year by months.',
+  usualOf: 'Of',
+  waterOfTheUsual: 'Water of the usual conditions',
+  theUsualIsKept: 'The usual conditions are kept.',
+  monthOfTheYear: 'Month',
+  usualIn: (kind: string, month: string) => `${kind} in ${month}`,
+  keepTheUsual: 'Keep these',
+  takeWhatMyReadingsSay: 'Take what my readings say',
+  readOnFiveDays: 'With readings on five days of a month or more, the month can be learned from them.',
+  monthNames: [
+    'January',
+    'February',
+    'March',
+    'April',
+    'May',
+    'June',
+    'July',
+    'August',
+    'September',
+    'October',
+    'November',
+    'December',
+  ],
 };

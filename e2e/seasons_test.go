@@ -1,0 +1,49 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/e2e/browser"
+)
+
+// What is usual is entered month by month in one's own units, and gives the fish of that water a year.
+func TestTheUsualMakesASeason(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Go("/ahead/seasons"))
+	require.NoError(t, p.WaitText("Nobody has said how warm this water usually is."))
+	noViolations(t, p, "seasons")
+	require.NoError(t, p.Click("Say it"))
+	require.NoError(t, p.Wait(`document.querySelector('.usual-year')`))
+	require.NoError(t, p.Still())
+	for i, c := range []int{11, 11, 13, 16, 20, 24, 27, 27, 25, 21, 17, 13} {
+		month := []string{"January", "February", "March", "April", "May", "June", "July", "August", "September", "October",
+			"November", "December"}[i]
+		text := fmt.Sprint(c)
+		if i == 0 {
+			text = "52F"
+		}
+		require.NoError(t, p.Fill("water in "+month, text+"\t"))
+	}
+	picture(t, p, "usual")
+	noViolations(t, p, "usual")
+	require.NoError(t, p.Click("Keep these"))
+	require.NoError(t, p.WaitText("The usual conditions are kept."))
+	of := eval[string](t, p, `document.querySelector('.usual-water .ant-select').innerText`)
+	require.NoError(t, p.Go("/ahead/seasons"))
+	require.NoError(t, p.WaitText("Usual water"))
+	require.NoError(t, p.Still())
+	picture(t, p, "seasons")
+	months := eval[[]string](t, p, `[...[...document.querySelectorAll('.seasons-water')].find((w) => w.innerText.startsWith('`+of+`'))
+		.querySelectorAll('tbody tr')].find((r) => r.innerText.startsWith('Florida pompano')).innerHTML.match(/aria-label="[^"]*"/g)`)
+	require.Len(t, months, 12)
+	assert.NotContains(t, months[0], "feeding", "11 °C is no water for it")
+	assert.Regexp(t, "feeding|at its best", months[5])
+	// It lies in its words too.
+	require.NoError(t, p.Click("The next four weeks"))
+	require.NoError(t, p.WaitText("Florida pompano: "))
+	noViolations(t, p, "seasons of a known water")
+}

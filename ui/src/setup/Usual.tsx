@@ -1,0 +1,143 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { App, Button, Select } from 'antd';
+import { useState } from 'react';
+import { api, type UsualKind } from '../api/client';
+import { keys, useInvalidate } from '../api/keys';
+import { useKinds } from '../conditions/kinds';
+import type { Measure } from '../format/spoken';
+import { NumberField } from '../format/NumberField';
+import { Fault } from '../frame/Fault';
+import { useLeaveGuard } from '../frame/unkept';
+import { usePlace } from '../moment/moment';
+import { setup as say } from '../words/setup';
+
+type Kind = UsualKind['kind'];
+
+const kinds: { kind: Kind; measure: Measure; spread: number }[] = [
+  // The spread a month begins with: of days about their mean (common practice, no source).
+  { kind: 'water_temp_c', measure: 'temperature', spread: 2 },
+  { kind: 'clarity_secchi_m', measure: 'depth', spread: 0.5 },
+  { kind: 'wind_speed_ms', measure: 'wind', spread: 2.5 },
+];
+
+/** What is usual of a water, month by month: entered, or taken from what was read there. */
+export function Usual() {
+  const here = usePlace();
+  const waters = useQuery({ queryKey: keys.waters, queryFn: api.waters });
+  const [id, setId] = useState<string>();
+  const chosen = id ?? waters.data?.find((w) => w.name === here.spot.water)?.id ?? waters.data?.[0]?.id;
+  const q = useQuery({
+    queryKey: ['usual-of-water', chosen],
+    queryFn: () => api.usualOfWater(chosen!),
+    enabled: !!chosen,
+  });
+  return (
+    <section className="panel usual">
+      <h2>{say.usualConditions}</h2>
+      <p className="quiet">{say.usualConditionsAre}</p>
+      <label className="usual-water">
+        {say.usualOf}
+        <Select
+          aria-label={say.waterOfTheUsual}
+          value={chosen}
+          onChange={setId}
+          options={(waters.data ?? []).map((w) => ({ value: w.id, label: w.name }))}
+          popupMatchSelectWidth={false}
+        />
+      </label>
+      {q.error && <p role="alert">{q.error.message}</p>}
+      {q.data && chosen && (
+        <Year
+          key={chosen + JSON.stringify(q.data.kinds)}
+          water={chosen}
+          was={q.data.kinds}
+          learned={q.data.learned}
+        />
+      )}
+    </section>
+  );
+}
+
+function Year({ water, was, learned }: { water: string; was: UsualKind[]; learned: UsualKind[] }) {
+  const invalidate = useInvalidate();
+  const { message } = App.useApp();
+  const names = useKinds();
+  const [list, setList] = useState(was);
+  const { letGo } = useLeaveGuard(list !== was);
+  const put = useMutation({
+    mutationFn: () => api.putUsualOfWater(water, list),
+    onSuccess: () => {
+      letGo();
+      void message.success(say.theUsualIsKept);
+      return invalidate('spots');
+    },
+  });
+  const of = (kind: Kind, month: number) =>
+    list.find((k) => k.kind === kind)?.months.find((m) => m.month === month);
+  const set = (kind: Kind, month: number, mean: number | undefined, spread: number) => {
+    const months = (list.find((k) => k.kind === kind)?.months ?? []).filter((m) => m.month !== month);
+    if (mean !== undefined) months.push({ month, mean, spread: of(kind, month)?.spread ?? spread });
+    const rest = list.filter((k) => k.kind !== kind);
+    setList(months.length > 0 ? [...rest, { kind, months: months.sort((a, b) => a.month - b.month) }] : rest);
+  };
+  return (
+    <>
+      <div className="wide-table">
+        <table className="usual-year">
+          <thead>
+            <tr>
+              <th scope="col">{say.monthOfTheYear}</th>
+              {kinds.map((k) => (
+                <th scope="col" key={k.kind}>
+                  {names.of(k.kind)?.name ?? k.kind}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {Array.from({ length: 12 }, (_, i) => i + 1).map((month) => (
+              <tr key={month}>
+                <th scope="row">{say.monthNames[month - 1]}</th>
+                {kinds.map((k) => (
+                  <td key={k.kind}>
+                    <NumberField
+                      measure={k.measure}
+                      value={of(k.kind, month)?.mean}
+                      aria-label={say.usualIn(names.of(k.kind)?.name ?? k.kind, say.monthNames[month - 1]!)}
+                      onChange={(v) => set(k.kind, month, v, k.spread)}
+                    />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Fault of={[put]} />
+      <div className="map-acts">
+        <Button type="primary" loading={put.isPending} disabled={list === was} onClick={() => put.mutate()}>
+          {say.keepTheUsual}
+        </Button>
+        {learned.length > 0 && (
+          <Button
+            onClick={() =>
+              // What was read goes over what was entered, month by month.
+              setList(
+                kinds.flatMap(({ kind }) => {
+                  const months = new Map(list.find((k) => k.kind === kind)?.months.map((m) => [m.month, m]));
+                  learned.find((k) => k.kind === kind)?.months.forEach((m) => months.set(m.month, m));
+                  return months.size > 0
+                    ? [{ kind, months: [...months.values()].sort((a, b) => a.month - b.month) }]
+                    : [];
+                }),
+              )
+            }
+          >
+            {say.takeWhatMyReadingsSay}
+          </Button>
+        )}
+      </div>
+      {learned.length === 0 && <p className="quiet small">{say.readOnFiveDays}</p>}
+    </>
+  );
+}
