@@ -71,6 +71,7 @@ func examples(c *testkit.Client) map[string]example {
 			"by_day": true, "plans": 2,
 			"pins":   []object{{"spot_id": bar, "arrive": "2026-11-20T18:00:00Z", "leave": "2026-11-20T19:00:00Z"}},
 			"banned": []string{c.ID("Long Strand")}}},
+		"GET /spots/{id}/month":    {path: one, query: map[string]string{"month": "2026-12", "margin_min": "30"}},
 		"GET /seasons":             {query: map[string]string{"from": when}},
 		"GET /waters/{id}/usual":   {path: map[string]string{"id": water}},
 		"PUT /waters/{id}/usual":   {path: map[string]string{"id": water}, body: object{"kinds": []object{{"kind": "water_temp_c", "months": year}}}},

@@ -112,7 +112,7 @@ func answers(ids map[string]string) map[string]asked {
 		"readingsFile":    {how: theirs}, "useStation": {how: theirs, body: object{"station_id": station}},
 		"deleteSurge": {how: theirs}, "putSurge": {how: theirs, body: object{"by_m": 0.1, "fade_h": 12}},
 		"putFeed": {how: theirs, body: object{"url": "https://forecast.example/a.csv"}}, "deleteFeed": {how: theirs},
-		"seasons": m, "usualOfWater": {how: theirs}, "putUsualOfWater": {how: theirs, body: object{"kinds": []object{}}},
+		"spotMonth": {how: theirs}, "seasons": m, "usualOfWater": {how: theirs}, "putUsualOfWater": {how: theirs, body: object{"kinds": []object{}}},
 		"plans": m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs}, "deletePlan": {how: unheard},
 		"putPlan":    {how: theirs, body: testkit.APlan(spot)},
 		"deleteZone": {how: unheard},

@@ -11,6 +11,7 @@ import { antTheme, applyLight, LightContext, storedLight, type Light } from './t
 
 const AheadPage = lazy(() => import('./ahead/AheadPage'));
 const SeasonsPage = lazy(() => import('./ahead/SeasonsPage'));
+const MonthPage = lazy(() => import('./ahead/MonthPage'));
 const PlanPage = lazy(() => import('./ahead/PlanPage'));
 const WaterPage = lazy(() => import('./water/WaterPage'));
 const SpotEditor = lazy(() => import('./spot/SpotEditor'));
@@ -43,6 +44,7 @@ function Pages() {
             <Route element={<Frame />}>
               <Route path="/ahead" element={<AheadPage />} />
               <Route path="/ahead/seasons" element={<SeasonsPage />} />
+              <Route path="/ahead/month/:id" element={<MonthPage />} />
               <Route path="/ahead/plans/:id" element={<PlanPage />} />
               <Route path="/water" element={<WaterPage />} />
               <Route path="/water/edit" element={<SpotEditor />} />

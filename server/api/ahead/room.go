@@ -30,6 +30,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerPreview(api)
 	s.registerPlans(api)
 	s.registerSeasons(api)
+	s.registerMonth(api)
 }
 
 // AskedFor says which days and which fish. It is exported for huma, which embeds only such fields.

@@ -6,7 +6,6 @@ import (
 
 	"greypebble/core/plan"
 	"greypebble/core/rigcard"
-	"greypebble/core/tide"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 )
@@ -101,11 +100,7 @@ func (d *asked) stopOf(s *plan.Stop, leg LegOut) stopOut {
 	out := stopOut{LegOut: leg, ArriveM: s.ArriveM, LeaveM: s.LeaveM, Turns: []stopTurn{}, Way: s.Way, Hazards: sp.Hazards,
 		Access: string(sp.Access.Manner), Weather: listed(s.Weather)}
 	for _, t := range s.Turns {
-		kind := "low"
-		if t.Kind == tide.High {
-			kind = "high"
-		}
-		out.Turns = append(out.Turns, stopTurn{t.Time, kind, t.LevelM})
+		out.Turns = append(out.Turns, turnOf(t))
 	}
 	if len(s.Advice.Choices) == 0 || s.Target < 0 {
 		return out

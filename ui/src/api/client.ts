@@ -44,6 +44,7 @@ export type AheadData = Schemas['AheadOutputBody'];
 export type DayPlan = Schemas['PlanOut'];
 export type KeptBody = Schemas['PutPlanInputBody'];
 export type KeptPlan = Schemas['KeptOutputBody'];
+export type MonthPaper = Schemas['MonthOutputBody'];
 export type UsualKind = Schemas['UsualKind'];
 export type Seasons = Schemas['SeasonsOutputBody'];
 export type PlanSheet = Schemas['SheetOutputBody'];
@@ -236,6 +237,8 @@ export const api = {
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
   previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
+  spotMonth: (id: string, month?: string) =>
+    settle(client.GET('/v1/spots/{id}/month', { params: { path: { id }, query: { month } } })),
   seasons: () => settle(client.GET('/v1/seasons', {})),
   usualOfWater: (id: string) => settle(client.GET('/v1/waters/{id}/usual', { params: { path: { id } } })),
   putUsualOfWater: (id: string, kinds: Schemas['UsualKind'][]) =>

@@ -51,7 +51,7 @@ const ofReadings = [
   'seasons',
 ];
 /** Everything that rests on a spot's place, ground and tide. */
-const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf'];
+const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf', 'month'];
 
 /** What a person changes, and the answers that follow from it. */
 export const rests = {

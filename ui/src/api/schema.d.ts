@@ -1447,6 +1447,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/month": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A month of a spot for one page of paper */
+        get: operations["spotMonth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/noted/{noted_id}": {
         parameters: {
             query?: never;
@@ -4335,6 +4352,28 @@ export interface components {
              */
             now_c?: number;
             points: components["schemas"]["WarmPoint"][];
+        };
+        MonthDay: {
+            /** Format: date-time */
+            from: string;
+            /** Format: double */
+            lit_pct: number;
+            /** @description its phase at noon */
+            moon: string;
+            moonrise: string[];
+            moonset: string[];
+            sunrise: string[];
+            sunset: string[];
+            turns: components["schemas"]["StopTurn"][];
+            /** @description when one can be there, in words */
+            visits: string[];
+        };
+        MonthOutputBody: {
+            days: components["schemas"]["MonthDay"][];
+            month: string;
+            spot: string;
+            time_zone: string;
+            water: string;
         };
         NameAndPassword: {
             name: string;
@@ -12756,6 +12795,69 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    spotMonth: {
+        parameters: {
+            query?: {
+                /** @description as 2026-12; that of now if left out */
+                month?: string;
+                /** @description to be out before the way shuts */
+                margin_min?: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MonthOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,5 +1,6 @@
 import { Select } from 'antd';
 import { day } from '../format/time';
+import { Link } from 'react-router';
 import { useGoing, useMoment, usePlace } from '../moment/moment';
 import { water as say } from '../words/water';
 
@@ -70,6 +71,10 @@ export function Way() {
       <a className="small" href={`/api/v1/spots/${here.spot.id}/windows.ics?${calendar}`} download>
         {say.twoWeeksOfItAs}
       </a>
+      {' · '}
+      <Link className="small" to={`/ahead/month/${here.spot.id}`}>
+        {say.aMonthOnPaper}
+      </Link>
     </div>
   );
 }

@@ -158,4 +158,19 @@ export const ahead = {
   nobodyHasSaidHowWarm: 'Nobody has said how warm this water usually is.',
   sayIt: 'Say it',
   theNextFourWeeks: 'The next four weeks',
+
+  // MonthPage.tsx
+  aMonth: 'A month',
+  workingTheMonthOut: 'Working the month out…',
+  backToWater: '‹ Water',
+  monthBefore: 'Month before',
+  monthAfter: 'Month after',
+  printIt: 'Print it',
+  monthOf: (spot: string, month: string) => `${spot}, ${month}`,
+  highAndLow: 'High and low water',
+  sunUpDown: 'Sun up, down',
+  moonLit: 'Moon, lit',
+  beThere: 'When one can be there',
+  monthIsPredicted:
+    'Predicted, weather left out; high water is bold. By day, out twenty minutes before the way shuts. Not for navigation.',
 };

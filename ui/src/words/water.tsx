@@ -83,6 +83,7 @@ export const water = {
   theWeatherMayMoveThe: 'The weather may move the water enough to shut it all along.',
   noneAfterThisMomentAs: 'None after this moment, as far as was looked.',
   oneMoment: 'One moment…',
+  aMonthOnPaper: 'A month on paper',
   twoWeeksOfItAs: 'Two weeks of it as a calendar',
 
   // SectionPlace.tsx
