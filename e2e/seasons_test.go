@@ -59,7 +59,8 @@ func TestAMonthIsPrinted(t *testing.T) {
 	require.NoError(t, p.Click("Month after"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.month tbody tr').length === 31`))
 	require.NoError(t, p.OnPaper(true))
-	assert.Zero(t, eval[int](t, p, `[...document.querySelectorAll('.rail, .head, .month-acts')].filter((e) => e.getClientRects().length > 0).length`))
+	assert.Zero(t, eval[int](t, p, `[...document.querySelectorAll('.rail, .head, .month-acts')]
+		.filter((e) => e.getClientRects().length > 0).length`))
 	// A4 on its side at 96 px to the inch, margins of a centimetre off.
 	assert.LessOrEqual(t, eval[float64](t, p, `document.querySelector('.month').getBoundingClientRect().height`), 1400.0)
 	require.NoError(t, p.OnPaper(false))

@@ -106,7 +106,8 @@ func (r Readings) usually(k Kind, t time.Time) (Value, bool) {
 		return Value{}, false
 	}
 	m, known := r.usual.At(k, t)
-	return Value{Reading{Kind: k, Value: m.Mean, Time: t, Origin: Usually, Source: words.AsUsualInThatMonth, Spread: m.Spread}, m.Spread, 0}, known
+	one := Reading{Kind: k, Value: m.Mean, Time: t, Origin: Usually, Source: words.AsUsualInThatMonth, Spread: m.Spread}
+	return Value{one, m.Spread, 0}, known
 }
 
 // leastDays with a reading in a month before something is learned of it (the house's judgement).

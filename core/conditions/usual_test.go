@@ -62,7 +62,8 @@ func TestWhatIsUsualIsLearned(t *testing.T) {
 	assert.InDelta(t, 1.17, year[5].Spread, 0.01)
 	assert.False(t, year[6].Known(), "one day is no month")
 	// Of clarity it is the middle of its logarithm.
-	clear := Learn(Clarity, []Daily{{days[0].Day, 0.5}, {days[1].Day, 2}, {days[2].Day, 0.5}, {days[3].Day, 2}, {days[4].Day, 1}, {days[5].Day, 0}})
+	clear := Learn(Clarity, []Daily{{days[0].Day, 0.5}, {days[1].Day, 2}, {days[2].Day, 0.5},
+		{days[3].Day, 2}, {days[4].Day, 1}, {days[5].Day, 0}})
 	assert.InDelta(t, 1, clear[5].Mean, 1e-9)
 }
 

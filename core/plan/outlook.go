@@ -204,7 +204,7 @@ func (o *Outlook) state(at, hour int, way []ground.Window, begin time.Time) Stat
 		}
 	}
 	switch {
-	case o.Asked.Spots[at].Closing(begin) != nil:
+	case o.Asked.Spots[at].Closing(begin) != nil, !o.Asked.Spots[at].OpenToday(begin):
 		return Closed
 	case anyHolds(way, begin, begin.Add(time.Hour)):
 		return Thin

@@ -28,7 +28,7 @@ func (s *Spot) local(t time.Time) time.Time {
 	return t.In(s.Clock)
 }
 
-// allowed are the times within an interval in which no rule closes the spot.
+// allowed are the times within an interval in which no rule closes the spot and its gate is open.
 func (s *Spot) allowed(from, to time.Time) []ground.Window {
 	out, open := []ground.Window{}, false // empty, not nil: closed throughout
 	for day := from; day.Before(to); day = nextDay(s.local(day)) {
@@ -46,8 +46,14 @@ func (s *Spot) allowed(from, to time.Time) []ground.Window {
 		}
 		open = z == nil
 	}
-	return out
+	if len(s.Timetable) == 0 {
+		return out
+	}
+	return ground.Both(out, s.Timetable.Windows(from, to, s.local(from).Location(), words.PastItsHours))
 }
+
+// OpenToday says whether its gate stands open at a moment, whatever water and rules say.
+func (s *Spot) OpenToday(t time.Time) bool { return s.Timetable.Open(s.local(t)) }
 
 func nextDay(t time.Time) time.Time {
 	return time.Date(t.Year(), t.Month(), t.Day()+1, 0, 0, 0, 0, t.Location())

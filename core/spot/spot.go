@@ -21,6 +21,10 @@ type Spot struct {
 	// FacesDeg is the way it looks out, nil where it does not matter.
 	FacesDeg        *float64
 	Bottom, Hazards string
+	// Timetable of its gate, pier, park or lock, by its own clock; none: it never shuts. Fee and Parking
+	// say what it costs and where one leaves the car.
+	Timetable    ground.Timetable
+	Fee, Parking string
 	// Public spots may leave in an export; others only when asked to.
 	Public bool
 	Shape  *ground.Shape

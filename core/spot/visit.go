@@ -78,7 +78,10 @@ func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, light Light) string 
 	from, to := c.Interval()
 	switch {
 	case len(s.allowed(from, to)) == 0:
-		return fmt.Sprintf(words.ClosesItAllThatTime, s.Closing(from).Name)
+		if z := s.Closing(from); z != nil {
+			return fmt.Sprintf(words.ClosesItAllThatTime, z.Name)
+		}
+		return words.ItsHoursShutItAllThatTime
 	case len(s.Open(c)) == 0:
 		return words.ThereIsNoGettingInAnd
 	case daylight && len(s.Visits(c, 0, ByDay)) == 0:

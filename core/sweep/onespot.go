@@ -113,7 +113,9 @@ func (o *oneSpot) water(first int) (begins int) {
 		f := &o.facts[j]
 		*f = h.facts
 		f.Measure[playbook.Warmer] = 0 // of mixed water
-		if o.open[j] = !closed && o.spot.Access.Passable(o.levels[i]) && o.moment(f, i); !o.open[j] {
+		at := o.From.Add(time.Duration(i) * o.Step)
+		o.open[j] = !closed && o.spot.OpenToday(at) && o.spot.Access.Passable(o.levels[i]) && o.moment(f, i)
+		if !o.open[j] {
 			continue
 		}
 		if begins < 0 {

@@ -27,7 +27,7 @@ const (
 	BackAfterTheDayEnds     = "You would be back at %s, after %s."
 	TheWayTakesLonger       = "From %s to %s takes %s, packing included; there are %s."
 	ThatIsNotLookedInto     = "that lies beyond the days looked over."
-	ARuleClosesIt           = "a rule closes it."
+	ARuleClosesIt           = "a rule or its hours close it."
 	TheWaterShutsTheWay     = "the water shuts the way there or back."
 	ItIsDark                = "it is dark."
 	MinutesLong             = "%d min"

@@ -97,3 +97,9 @@ const (
 	Exposed                    = "%s, exposed"
 	WindAlongTheShore          = "%s, wind along the shore"
 )
+
+// Said by spot/closed of hours.
+const (
+	PastItsHours              = "past its hours"
+	ItsHoursShutItAllThatTime = "It is shut by its hours all that time."
+)

@@ -211,7 +211,8 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 const (
 	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, manners, in_name, " +
 		"in_elevation_m, in_clear, out_name, out_elevation_m, out_clear, note, draught_m, " +
-		"faces_deg, stand_m, bottom, hazards, private, shape, section_lat_deg, section_lon_deg, section_bearing_deg, revision"
+		"faces_deg, stand_m, bottom, hazards, hours, fee, parking, private, shape, " +
+		"section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
 		"passage_width_m, passage_bed_m"
 	ownColumns = writtenColumns + ", " + tideColumns
@@ -245,6 +246,9 @@ type spotColumns struct {
 	StandM         *float64        `db:"stand_m"`
 	Bottom         string          `db:"bottom"`
 	Hazards        string          `db:"hazards"`
+	Hours          sql.NullString  `db:"hours"`
+	Fee            string          `db:"fee"`
+	Parking        string          `db:"parking"`
 	Private        bool            `db:"private"`
 	Shape          sql.NullString  `db:"shape"`
 	SectionLat     sql.NullFloat64 `db:"section_lat_deg"`
@@ -259,7 +263,12 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	if err != nil {
 		return spotColumns{}, err
 	}
-	out := spotColumns{ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
+	hours, err := hoursText(sp.Timetable)
+	if err != nil {
+		return spotColumns{}, err
+	}
+	out := spotColumns{Hours: hours, Fee: sp.Fee, Parking: sp.Parking,
+		ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
 		Manner: string(a.Manner), Manners: mannersText(a.Others),
 		InName: a.In.Name, InElevation: a.In.ElevationM, OutName: a.Out.Name, OutElevation: a.Out.ElevationM, InClear: a.In.Clear,

@@ -176,11 +176,16 @@ func (r spotRow) spot() (*Spot, error) {
 	if err != nil {
 		return nil, err
 	}
+	hours, err := hoursOf(r.Hours)
+	if err != nil {
+		return nil, err
+	}
 	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{ID: r.Water, StationID: r.StationID, Name: r.WaterName, TimeZone: r.TimeZone,
 		Revision: r.WaterRevision},
 		Spot: spot.Spot{
 			Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
-			FacesDeg: r.FacesDeg, StandM: r.StandM, Bottom: r.Bottom, Hazards: r.Hazards, Public: !r.Private, Shape: shape,
+			FacesDeg: r.FacesDeg, StandM: r.StandM, Bottom: r.Bottom, Hazards: r.Hazards, Timetable: hours, Fee: r.Fee, Parking: r.Parking,
+			Public: !r.Private, Shape: shape,
 			Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
 			Access: ground.Access{Manner: ground.Manner(r.Manner), Others: mannersOf(r.Manners),
 				In:  ground.Passage{Name: r.InName, ElevationM: r.InElevation, Clear: r.InClear},

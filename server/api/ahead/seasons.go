@@ -33,7 +33,7 @@ type UsualKind struct {
 type usualOfWaterOutput struct {
 	Body struct {
 		Kinds   []UsualKind `json:"kinds" nullable:"false" doc:"as entered"`
-		Learned []UsualKind `json:"learned" nullable:"false" doc:"as your own readings have it, of months with readings on five days or more"`
+		Learned []UsualKind `json:"learned" nullable:"false" doc:"as your readings have it, of months with five days of them or more"`
 	}
 }
 
@@ -47,7 +47,7 @@ type putUsualInput struct {
 type seasonOut struct {
 	Target string     `json:"target"`
 	Name   string     `json:"name"`
-	Months []string   `json:"months" nullable:"false" doc:"January first: away, slow, feeding, prime; there where nobody has said how warm the water is"`
+	Months []string   `json:"months" nullable:"false" doc:"January first: away, slow, feeding, prime; there where no warmth is known"`
 	Warms  *time.Time `json:"warms,omitempty" doc:"when the water next rises to what it feeds in, as usual"`
 	Ahead  string     `json:"ahead" doc:"the next four weeks in a sentence"`
 }

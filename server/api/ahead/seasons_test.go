@@ -109,8 +109,9 @@ func TestWhatIsUsualAndTheSeasons(t *testing.T) {
 		"body.kinds[0]": {"kinds": []object{{"kind": "water_temp_c", "months": hot}}},
 		"body.kinds[1].kind": {"kinds": []object{{"kind": "water_temp_c", "months": yearOf(16)},
 			{"kind": "water_temp_c", "months": yearOf(16)}}},
-		"body.kinds[0].months[1].month":  {"kinds": []object{{"kind": "water_temp_c", "months": []object{months[0], months[0]}}}},
-		"body.kinds[0].months[0].spread": {"kinds": []object{{"kind": "water_temp_c", "months": []object{{"month": 1, "mean": 10, "spread": 0}}}}},
+		"body.kinds[0].months[1].month": {"kinds": []object{{"kind": "water_temp_c", "months": []object{months[0], months[0]}}}},
+		"body.kinds[0].months[0].spread": {"kinds": []object{{"kind": "water_temp_c",
+			"months": []object{{"month": 1, "mean": 10, "spread": 0}}}}},
 	} {
 		require.Equal(t, 422, c.Do("PUT", water, body, &p), at)
 		assert.Equal(t, at, p.Errors[0].Location)

@@ -22,6 +22,8 @@ type stopOut struct {
 	Turns   []stopTurn   `json:"turns" nullable:"false" doc:"of the water there: the one before, those between, the one after"`
 	Way     string       `json:"way" doc:"when to be out; empty where nothing shuts it"`
 	Hazards string       `json:"hazards"`
+	Fee     string       `json:"fee"`
+	Parking string       `json:"parking"`
 	Access  string       `json:"access" doc:"how one gets there"`
 	Weather []string     `json:"weather" nullable:"false" doc:"in words, when it is at its best there"`
 	Tie     *sheetChoice `json:"tie,omitempty"`
@@ -98,6 +100,7 @@ func listed(list []string) []string { return append([]string{}, list...) }
 func (d *asked) stopOf(s *plan.Stop, leg LegOut) stopOut {
 	sp := d.o.Asked.Spots[s.Spot]
 	out := stopOut{LegOut: leg, ArriveM: s.ArriveM, LeaveM: s.LeaveM, Turns: []stopTurn{}, Way: s.Way, Hazards: sp.Hazards,
+		Fee: sp.Fee, Parking: sp.Parking,
 		Access: string(sp.Access.Manner), Weather: listed(s.Weather)}
 	for _, t := range s.Turns {
 		out.Turns = append(out.Turns, turnOf(t))

@@ -3,6 +3,8 @@ package wire
 import (
 	"errors"
 	"fmt"
+	"slices"
+	"time"
 
 	"github.com/google/uuid"
 
@@ -19,6 +21,9 @@ type SpotBody struct {
 	Place      string         `json:"place" doc:"what kind of place it is"`
 	Note       string         `json:"note,omitempty" maxLength:"400"`
 	Hazards    string         `json:"hazards,omitempty" maxLength:"400"`
+	Hours      []HoursBody    `json:"hours,omitempty" maxItems:"20" nullable:"false" doc:"of a gate, pier or lock; none: it never shuts"`
+	Fee        string         `json:"fee,omitempty" maxLength:"200"`
+	Parking    string         `json:"parking,omitempty" maxLength:"200"`
 	Bottom     string         `json:"bottom,omitempty"`
 	Lat        float64        `json:"lat" minimum:"-90" maximum:"90"`
 	Lon        float64        `json:"lon" minimum:"-180" maximum:"180"`
@@ -36,6 +41,49 @@ type SpotBody struct {
 	BearingDeg float64        `json:"section_bearing_deg,omitempty" doc:"the way it runs"`
 	Marks      []MarkBody     `json:"marks,omitempty" maxItems:"100" nullable:"false"`
 }
+
+// HoursBody are hours of a gate on some days of the week within a season, by the place's own clock.
+type HoursBody struct {
+	Days   []string `json:"days" minItems:"1" maxItems:"7" nullable:"false" enum:"sun,mon,tue,wed,thu,fri,sat"`
+	FromMD int      `json:"from_md,omitempty" minimum:"0" maximum:"1231" doc:"first day of its season as month × 100 + day; 0 is all year"`
+	ToMD   int      `json:"to_md,omitempty" minimum:"0" maximum:"1231" doc:"last day of its season"`
+	Opens  string   `json:"opens" pattern:"^[0-2][0-9]:[0-5][0-9]$"`
+	Closes string   `json:"closes" pattern:"^[0-2][0-9]:[0-5][0-9]$" doc:"no later than it opens: the next day"`
+}
+
+// weekdays as they are written, Sunday first as the library counts them.
+var weekdays = []string{"sun", "mon", "tue", "wed", "thu", "fri", "sat"}
+
+func (b HoursBody) hours() (ground.Hours, error) {
+	h := ground.Hours{From: b.FromMD, To: b.ToMD, Opens: minute(b.Opens), Closes: minute(b.Closes)}
+	for _, d := range b.Days {
+		h.Days = append(h.Days, time.Weekday(slices.Index(weekdays, d)))
+	}
+	return h, h.Validate()
+}
+
+// minute of the day that "06:30" is; what is no time of day is past the last.
+func minute(text string) int {
+	var h, m int
+	if _, err := fmt.Sscanf(text, "%d:%d", &h, &m); err != nil {
+		return -1
+	}
+	return h*60 + m
+}
+
+func hoursOut(tt ground.Timetable) []HoursBody {
+	var out []HoursBody
+	for _, h := range tt {
+		b := HoursBody{FromMD: h.From, ToMD: h.To, Opens: clock(h.Opens), Closes: clock(h.Closes)}
+		for _, d := range h.Days {
+			b.Days = append(b.Days, weekdays[d])
+		}
+		out = append(out, b)
+	}
+	return out
+}
+
+func clock(minute int) string { return fmt.Sprintf("%02d:%02d", minute/60, minute%60) }
 
 // ShapeBody is a line or an area.
 type ShapeBody struct {
@@ -94,12 +142,19 @@ func positionOut(p *ground.LatLon) *LatLon {
 func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
 	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note,
 		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, StandM: b.StandM,
-		Public:      b.Public,
+		Public: b.Public, Fee: b.Fee, Parking: b.Parking,
 		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
 			Others: manners(b.Manners),
 			In:     ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
 	if b.Shape != nil {
 		sp.Shape = &ground.Shape{Area: b.Shape.Area, Points: Ground(b.Shape.Points)}
+	}
+	for i, k := range b.Hours {
+		h, err := k.hours()
+		if err != nil {
+			return sp, web.Wrong(fmt.Sprintf("body.hours[%d]", i), err)
+		}
+		sp.Timetable = append(sp.Timetable, h)
 	}
 	for _, p := range b.Section {
 		sp.Section = append(sp.Section, ground.Point(p))
@@ -150,7 +205,8 @@ func Checked(err error) error {
 
 // SpotWritten is a stored spot as a body, for writing it again.
 func SpotWritten(sp *store.Spot) SpotBody {
-	b := SpotBody{WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
+	b := SpotBody{Hours: hoursOut(sp.Timetable), Fee: sp.Fee, Parking: sp.Parking,
+		WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
 		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, StandM: sp.StandM, Public: sp.Public, Manner: string(sp.Access.Manner),
 		Manners:  MannersOut(sp.Access.Others),
 		DraughtM: sp.Access.DraughtM,

@@ -6,6 +6,7 @@ import { depth } from '../format/spoken';
 import { clock, day } from '../format/time';
 import { Sketch } from '../tie/Sketch';
 import { ahead as say } from '../words/ahead';
+import { sentences } from '../words/joined';
 
 /** One page of a day to print or to have without a signal. */
 export function PlanSheet({ id }: { id: string }) {
@@ -77,6 +78,9 @@ function Stop({ stop: k, zone }: { stop: SheetData['stops'][number]; zone: strin
             {a}
           </p>
         ))}
+        {(k.fee || k.parking) && (
+          <p>{sentences(k.fee && say.feeOf(k.fee), k.parking && say.parkingAt(k.parking))}</p>
+        )}
         {k.hazards && <p>{k.hazards}</p>}
         <p className="quiet">{k.weather.join(', ')}</p>
         {k.tie && (

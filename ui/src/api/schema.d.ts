@@ -3421,6 +3421,22 @@ export interface components {
             /** Format: double */
             to_m: number;
         };
+        HoursBody: {
+            /** @description no later than it opens: the next day */
+            closes: string;
+            days: ("sun" | "mon" | "tue" | "wed" | "thu" | "fri" | "sat")[];
+            /**
+             * Format: int64
+             * @description first day of its season as month × 100 + day; 0 is all year
+             */
+            from_md?: number;
+            opens: string;
+            /**
+             * Format: int64
+             * @description last day of its season
+             */
+            to_md?: number;
+        };
         ImportOutputBody: {
             added: string[];
             /**
@@ -5214,7 +5230,7 @@ export interface components {
         SeasonOut: {
             /** @description the next four weeks in a sentence */
             ahead: string;
-            /** @description January first: away, slow, feeding, prime; there where nobody has said how warm the water is */
+            /** @description January first: away, slow, feeding, prime; there where no warmth is known */
             months: string[];
             name: string;
             target: string;
@@ -5542,7 +5558,10 @@ export interface components {
              * @description the way it looks out
              */
             faces_deg?: number;
+            fee?: string;
             hazards?: string;
+            /** @description of a gate, pier or lock; none: it never shuts */
+            hours?: components["schemas"]["HoursBody"][];
             /** @description the critical point of the way in */
             in: components["schemas"]["PassageBody"];
             /** Format: double */
@@ -5558,6 +5577,7 @@ export interface components {
             note?: string;
             /** @description of the way back; it may lie lower: that is how one is cut off */
             out: components["schemas"]["PassageBody"];
+            parking?: string;
             /** @description what kind of place it is */
             place: string;
             /** @description may leave in an export without being asked for */
@@ -5613,7 +5633,10 @@ export interface components {
              * @description the way it looks out
              */
             faces_deg?: number;
+            fee?: string;
             hazards?: string;
+            /** @description of a gate, pier or lock; none: it never shuts */
+            hours?: components["schemas"]["HoursBody"][];
             /** @description the critical point of the way in */
             in: components["schemas"]["PassageBody"];
             /** Format: double */
@@ -5629,6 +5652,7 @@ export interface components {
             note?: string;
             /** @description of the way back; it may lie lower: that is how one is cut off */
             out: components["schemas"]["PassageBody"];
+            parking?: string;
             /** @description what kind of place it is */
             place: string;
             /** @description may leave in an export without being asked for */
@@ -5844,11 +5868,13 @@ export interface components {
              * @description fish of one rod, at the usual catch
              */
             expected: number;
+            fee: string;
             hazards: string;
             /** Format: date-time */
             leave: string;
             /** Format: double */
             leave_m: number;
+            parking: string;
             pinned: boolean;
             says: string;
             spot: string;
@@ -6345,7 +6371,7 @@ export interface components {
         UsualOfWaterOutputBody: {
             /** @description as entered */
             kinds: components["schemas"]["UsualKind"][];
-            /** @description as your own readings have it, of months with readings on five days or more */
+            /** @description as your readings have it, of months with five days of them or more */
             learned: components["schemas"]["UsualKind"][];
         };
         UsualOutputBody: {

@@ -1,6 +1,7 @@
 import { NumberField } from '../format/NumberField';
 import { Checkbox, Input, Select } from 'antd';
 import type { SpotBody, Words } from '../api/client';
+import { HoursEditor } from './Hours';
 import { spot as say } from '../words/spot';
 
 const manners: SpotBody['manner'][] = ['on foot', 'wading', 'kayak', 'boat'];
@@ -153,6 +154,28 @@ export function SpotFields(props: {
         {say.hazards}
         <Input value={b.hazards ?? ''} onChange={(e) => onChange({ hazards: e.target.value || undefined })} />
       </label>
+      <HoursEditor
+        hours={b.hours ?? []}
+        onChange={(hours) => onChange({ hours: hours.length > 0 ? hours : undefined })}
+      />
+      <div className="form-row">
+        <label>
+          {say.fee}
+          <Input
+            value={b.fee ?? ''}
+            maxLength={200}
+            onChange={(e) => onChange({ fee: e.target.value || undefined })}
+          />
+        </label>
+        <label>
+          {say.parking}
+          <Input
+            value={b.parking ?? ''}
+            maxLength={200}
+            onChange={(e) => onChange({ parking: e.target.value || undefined })}
+          />
+        </label>
+      </div>
       <label>
         {say.note}
         <Input value={b.note ?? ''} onChange={(e) => onChange({ note: e.target.value || undefined })} />

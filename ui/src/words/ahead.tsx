@@ -31,7 +31,7 @@ export const ahead = {
   // fortnight.ts
   tooLittleWaterOverEvery: 'Too little water over every mark.',
   theWayThereOrBack: 'The way there or back is shut by the tide.',
-  aRuleClosesIt: 'A rule closes it.',
+  aRuleClosesIt: 'A rule or its hours close it.',
 
   // Fortnight.tsx
   theHigherTheBetterDotted:
@@ -119,6 +119,8 @@ export const ahead = {
   writingTheSheet: 'Writing the sheet…',
   theSheet: 'The sheet',
   firstOfAll: 'First of all',
+  feeOf: (fee: string) => `Fee: ${fee}.`,
+  parkingAt: (parking: string) => `Park: ${parking}.`,
   bring: 'Bring',
   nothingOfYourKit: 'Nothing of your kit is asked for.',
   toBuyOrTie: 'To buy or tie',

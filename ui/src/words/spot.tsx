@@ -97,4 +97,25 @@ export const spot = {
   drawADriftOrAn: 'Draw a drift or an area',
   theSection: 'The section',
   marks: 'Marks',
+
+  // Hours.tsx
+  hoursOfAGate: 'Hours of its gate, pier, park or lock',
+  onDays: 'On',
+  daysOfHours: (i: number) => `Days of hours ${i}`,
+  weekdays: { sun: 'Sun', mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat' },
+  opensAt: 'Opens',
+  closesAt: 'Shuts',
+  opensOfHours: (i: number) => `Hours ${i} open at`,
+  closesOfHours: (i: number) => `Hours ${i} shut at`,
+  seasonFrom: 'Season from',
+  seasonTo: 'to',
+  monthDay: 'month-day',
+  takeHoursAway: (i: number) => `Take away hours ${i}`,
+  itNeverShuts: 'It never shuts.',
+  onOtherDaysItIsShut:
+    'On other days and out of season it is shut; shutting no later than it opens is the next day.',
+  itHasHours: 'It has hours',
+  moreHours: 'More hours',
+  fee: 'Fee',
+  parking: 'Where to park',
 };
