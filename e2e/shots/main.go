@@ -67,7 +67,7 @@ var shots = []shot{
 	{name: "back", size: browser.Desk, path: "/back"},
 	{name: "set-up", size: browser.Desk, path: "/set-up/waters/gauge", setUp: gauge},
 	{name: "kit", size: browser.Desk, path: "/set-up/kit"},
-	{name: "units", size: browser.Desk, path: "/set-up/units"},
+	{name: "plan", size: browser.Desk, path: "/ahead", setUp: planned},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
 	{name: "rig-card", size: browser.Desk, path: "/tie-on/cards/double-dropper"},
 	{name: "entry-phone", size: browser.Phone, path: "/water", setUp: click("Blank")},
@@ -92,6 +92,21 @@ func editor(p *browser.Page) error { return showing(p, ".spot-ground", "Change K
 
 func surf(p *browser.Page) error {
 	return showing(p, ".surf", "Spot", "Long Strand", "Mark the white water", "Add a line of breakers")
+}
+
+// planned is a day over two spots that was kept.
+func planned(p *browser.Page) error {
+	if err := p.Click("Plan it"); err != nil {
+		return err
+	}
+	two := `[...document.querySelectorAll('.day-plans > li')].find((l) => l.querySelectorAll('li').length === 2)`
+	if err := p.Wait(two); err != nil {
+		return err
+	}
+	if _, err := browser.Eval[any](p, `(`+two+`.querySelector('.ant-btn').click(), 1)`); err != nil {
+		return err
+	}
+	return p.Wait(`document.querySelectorAll('.day-stops > li').length === 2`)
 }
 
 // gauge gives Set-up a made-up record with a spike and a move of its zero.
