@@ -2,7 +2,9 @@
 // standard names (CF Standard Name Table): time, forecast_reference_time and any of those
 // the table of kinds in core/conditions names, such as wind_speed or
 // sea_surface_temperature. Values are in CF's canonical units: m s-1, degree, K, 1,
-// kg m-2, m, s. Names not known here are passed over.
+// kg m-2, m, s. Names not known here are passed over. A name with the modifier standard_error (CF
+// conventions, appendix C: "wind_speed standard_error") says how far the value is likely off, as the
+// spread of an ensemble tells it; where it says less than a forecast's usual error, that is taken.
 //
 // Errors name line and column and what was expected; nothing is half read.
 package forecast
@@ -45,6 +47,8 @@ const (
 	issuedColumn = "forecast_reference_time"
 	// mostRows is a month of hours.
 	mostRows = 800
+	// errorOf after a name makes it the likely error of that quantity.
+	errorOf = " standard_error"
 )
 
 // Read a forecast.
@@ -152,10 +156,33 @@ func (f *Forecast) row(line int, at map[string]int, record []string) error {
 		}
 		reading := conditions.Reading{Kind: m.Kind, Value: math.Round((v-m.CFOffset)*1e4) / 1e4, Time: t, Origin: conditions.Forecast,
 			Source: "the forecast service"}
+		if reading.Spread, err = spread(line, at, record, name, m, reading.Value); err != nil {
+			return err
+		}
 		if err := reading.Validate(); err != nil {
 			return parse.At(line, name, strings.TrimPrefix(err.Error(), "conditions: "))
 		}
 		f.Readings = append(f.Readings, reading)
 	}
 	return nil
+}
+
+// spread of a value as its file has it; 0 where it says nothing, or less than a forecast's usual error.
+func spread(line int, at map[string]int, record []string, name string, m conditions.Nature, value float64) (float64, error) {
+	i, there := at[name+errorOf]
+	if !there || strings.TrimSpace(record[i]) == "" {
+		return 0, nil
+	}
+	e, err := strconv.ParseFloat(strings.TrimSpace(record[i]), 64)
+	if err != nil || !(e >= 0) || math.IsInf(e, 0) {
+		return 0, parse.At(line, name+errorOf, fmt.Sprintf("expected a number of 0 or more, not %q", record[i]))
+	}
+	if m.Logarithmic {
+		// Of a logarithm: the relative error.
+		e /= math.Max(value, m.Step)
+	}
+	if e <= m.Spread[conditions.Forecast] {
+		return 0, nil
+	}
+	return math.Round(e*1e4) / 1e4, nil
 }

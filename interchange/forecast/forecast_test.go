@@ -59,3 +59,23 @@ func FuzzRead(f *testing.F) {
 		}
 	})
 }
+
+// How far a value is likely off comes with it (CF conventions, appendix C): of kinds spoken of by their
+// logarithm as a share; less than a forecast's usual error is not believed.
+func TestALikelyErrorComesWithItsValue(t *testing.T) {
+	head := "time,forecast_reference_time,wind_speed,wind_speed standard_error,sea_surface_swell_wave_significant_height," +
+		"sea_surface_swell_wave_significant_height standard_error\n"
+	f, err := Read([]byte(head + "2026-05-12T06:00:00Z,2026-05-12T00:00:00Z,5,3.5,2,1\n" +
+		"2026-05-12T07:00:00Z,2026-05-12T00:00:00Z,5,0.1,2,\n"))
+	require.NoError(t, err)
+	spread := map[conditions.Kind][]float64{}
+	for _, r := range f.Readings {
+		spread[r.Kind] = append(spread[r.Kind], r.Spread)
+	}
+	assert.Equal(t, []float64{3.5, 0}, spread[conditions.WindSpeed])
+	if s := spread[conditions.SwellHeight]; len(s) > 0 {
+		assert.Equal(t, []float64{0.5, 0}, s)
+	}
+	_, err = Read([]byte(head + "2026-05-12T06:00:00Z,2026-05-12T00:00:00Z,5,-1,2,1\n"))
+	assert.ErrorContains(t, err, "wind_speed standard_error")
+}

@@ -40,7 +40,7 @@ func TestClientMeetsEveryFault(t *testing.T) {
 	f, err := quick.Fetch(context.Background(), s.URL)
 	require.NoError(t, err)
 	assert.Equal(t, testkit.Now.Truncate(6*time.Hour), f.Issued)
-	assert.Equal(t, 7*24*9, len(f.Readings))
+	assert.Equal(t, 15*24*9, len(f.Readings))
 	want := demo.Weather(testkit.Now.Truncate(time.Hour))
 	got := conditions.Believe(f.Readings, testkit.Now.Truncate(time.Hour))
 	assert.InDelta(t, want[conditions.WaterTemp], got[conditions.WaterTemp].Value, 0.01)

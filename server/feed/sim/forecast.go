@@ -12,9 +12,10 @@ import (
 // Weather of a made-up coast at a time.
 type Weather func(t time.Time) map[conditions.Kind]float64
 
-// hoursAhead a forecast reaches, and how often a new one is issued.
+// daysAhead a forecast reaches and hoursBack it begins, and how often a new one is issued.
 const (
-	hoursAhead = 7 * 24
+	daysAhead  = 14
+	hoursBack  = 24
 	issuedEach = 6 * time.Hour
 )
 
@@ -27,18 +28,23 @@ func ForecastCSV(w Weather, now time.Time) string {
 	for _, n := range conditions.Natures() {
 		if n.CF != "" {
 			given = append(given, n)
-			b.WriteString("," + n.CF)
+			b.WriteString("," + n.CF + "," + n.CF + " standard_error")
 		}
 	}
 	b.WriteString("\n")
-	for h := range hoursAhead {
-		t := issued.Add(time.Duration(h-24) * time.Hour)
+	for h := range hoursBack + daysAhead*24 {
+		ahead := time.Duration(h-hoursBack) * time.Hour
+		t := issued.Add(ahead)
 		fmt.Fprintf(&b, "%s,%s", t.Format(time.RFC3339), issued.Format(time.RFC3339))
-		values := w(t)
+		values, spread := ensemble(w, t, ahead)
 		for _, n := range given {
 			b.WriteByte(',')
 			if v, known := values[n.Kind]; known {
 				fmt.Fprintf(&b, "%.2f", v+n.CFOffset)
+			}
+			b.WriteByte(',')
+			if e, known := spread[n.Kind]; known {
+				fmt.Fprintf(&b, "%.3f", e)
 			}
 		}
 		b.WriteString("\n")
