@@ -35,11 +35,13 @@ func TestALedgeOfTheLowestWaters(t *testing.T) {
 	// On foot one crosses what is no deeper than the ankle.
 	const height, ankle = 0.35, 0.1
 	var refused string
-	require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+ledge, object{"name": "Outer ledge", "place": "ledge", "lat": 31.2, "lon": -45.1,
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+ledge, object{"name": "Outer ledge", "place": "ledge",
+		"lat": 31.2, "lon": -45.1,
 		"manner": "on foot", "water_id": c.ID("Sedge Sound"), "in": object{"name": "the flat rock", "elevation_m": height},
-		"out":     object{"name": "the flat rock", "elevation_m": height},
-		"section": []object{{"distance_m": 0, "elevation_m": 3}, {"distance_m": 10, "elevation_m": 0.4}, {"distance_m": 60, "elevation_m": -4}},
-		"marks":   []object{{"id": uuid.NewString(), "name": "Lip", "kind": "edge", "distance_m": 20}}}, &refused), refused)
+		"out": object{"name": "the flat rock", "elevation_m": height},
+		"section": []object{{"distance_m": 0, "elevation_m": 3}, {"distance_m": 10, "elevation_m": 0.4},
+			{"distance_m": 60, "elevation_m": -4}},
+		"marks": []object{{"id": uuid.NewString(), "name": "Lip", "kind": "edge", "distance_m": 20}}}, &refused), refused)
 	list := visitsOf(t, c, ledge, "from=2026-11-20T00:00:00Z&to=2027-01-19T00:00:00Z&daylight=true&margin_min=30")
 	require.NotEmpty(t, list)
 	days := map[string]bool{}
@@ -86,7 +88,8 @@ func TestTimeOverASill(t *testing.T) {
 	c := kit.Fresh(t, "wren")
 	lake := func(draught float64) string {
 		id := uuid.NewString()
-		require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+id, object{"name": "Back lake", "place": "back lake", "lat": 31.2, "lon": -45.1,
+		require.Equal(t, http.StatusOK, c.Do("PUT", "/spots/"+id, object{"name": "Back lake", "place": "back lake",
+			"lat": 31.2, "lon": -45.1,
 			"manner": "boat", "draught_m": draught, "water_id": c.ID("Sedge Sound"),
 			"in": object{"name": "the sill", "elevation_m": 0.9}, "out": object{"name": "the sill", "elevation_m": 0.9},
 			"section": []object{{"distance_m": 0, "elevation_m": 1}, {"distance_m": 60, "elevation_m": -1}},
