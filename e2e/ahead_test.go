@@ -222,3 +222,32 @@ func calendarOf(t *testing.T, p *browser.Page) (uid string, sequence int) {
 	require.NoError(t, err)
 	return u[1], sequence
 }
+
+// The way from where one sets out is counted, and remembered on the device.
+func TestTheWayFromHomeIsCounted(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Click("Ahead"))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	require.NoError(t, p.Fill("Set out from", "somewhere\t"))
+	require.NoError(t, p.WaitText("Two numbers in degrees"))
+	require.NoError(t, p.Fill("Set out from", "31.3, -45.1\t"))
+	require.NoError(t, p.Pick("Getting about", "by car"))
+	require.NoError(t, p.Click("Plan it"))
+	plan := `document.querySelector('.day-plans > li')`
+	require.NoError(t, p.Wait(plan))
+	minutes := func(text string) int {
+		found := regexp.MustCompile(`(\d\d):(\d\d)`).FindStringSubmatch(text)
+		require.NotNil(t, found, text)
+		h, _ := strconv.Atoi(found[1])
+		m, _ := strconv.Atoi(found[2])
+		return 60*h + m
+	}
+	leave := minutes(eval[string](t, p, plan+`.querySelector('b').innerText`))
+	arrive := minutes(eval[string](t, p, plan+`.querySelector('li').innerText`))
+	assert.GreaterOrEqual(t, arrive-leave, 30, "a drive of ten kilometres and more, and the packing")
+	picture(t, p, "home")
+	require.NoError(t, p.Go("/ahead"))
+	require.NoError(t, p.Wait(firstWindow))
+	assert.Equal(t, "31.30000, -45.10000", eval[string](t, p, `document.querySelector('.day-home input').value`))
+}

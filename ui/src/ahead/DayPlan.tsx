@@ -11,6 +11,7 @@ import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { means } from '../water/SpotFilter';
 import { ahead as say } from '../words/ahead';
+import { HomeField, useHome } from './Home';
 import { PlanList } from './PlanList';
 import { Robust } from './Robust';
 
@@ -33,6 +34,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   const [until, setUntil] = useState(18);
   const [by, setBy] = useState<Means | ''>('');
   const [legs, setLegs] = useState(2);
+  const [home, setHome] = useHome();
   const asked = () => {
     const begin = onTheWall(date, from, zone);
     return {
@@ -44,6 +46,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
       pack_min: 15,
       margin_min: 20,
       ...(by && { by }),
+      ...(home && { home }),
     };
   };
   // What is kept is what was asked when it was laid, whatever stands in the fields since.
@@ -97,6 +100,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
             popupMatchSelectWidth={false}
           />
         </label>
+        <HomeField value={home} onChange={setHome} />
         {hour(say.leaveFrom, from, setFrom, hours.slice(0, 24))}
         {hour(
           say.backBy,

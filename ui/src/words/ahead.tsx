@@ -18,7 +18,7 @@ export const ahead = {
   // DayPlan.tsx
   planADay: 'Plan a day',
   theBestWayThroughA:
-    'The best way through a day over your spots, exact to ten minutes. Ways are guessed from the bee line with a quarter of an hour to pack; the way from home is not counted.',
+    'The best way through a day over your spots, exact to ten minutes. Ways are guessed from the bee line with a quarter of an hour to pack; the way from where you set out is counted where you say it.',
   day: 'Day',
   dayOfThePlan: 'Day of the plan',
   leaveFrom: 'Leave from',
@@ -175,4 +175,11 @@ export const ahead = {
   beThere: 'When one can be there',
   monthIsPredicted:
     'Predicted, weather left out; high water is bold. By day, out twenty minutes before the way shuts. Not for navigation.',
+
+  // Home.tsx
+  setOutFrom: 'Set out from',
+  notCounted: 'latitude, longitude',
+  whereIAm: 'Where I am',
+  noPositionHere: 'The position is not to be had. Type it.',
+  twoNumbersInDegrees: 'Two numbers in degrees, like 41.49, -71.32.',
 };
