@@ -3,6 +3,7 @@ package plan
 import (
 	"fmt"
 	"math"
+	"strings"
 	"time"
 
 	"greypebble/core/quantity"
@@ -134,4 +135,16 @@ func (o *Outlook) bars(at int, t time.Time, d Day) string {
 
 func lasting(d time.Duration) string {
 	return fmt.Sprintf(words.MinutesLong, int(d.Round(time.Minute)/time.Minute))
+}
+
+// WhyNot says why stays cannot be kept, as far as findings against them tell.
+func WhyNot(found []Finding) string {
+	if len(found) == 0 {
+		return words.TheHoursDoNotAllowIt
+	}
+	var says []string
+	for _, f := range found {
+		says = append(says, f.Says)
+	}
+	return fmt.Sprintf(words.WhatYouSetCannotBeKept, strings.Join(says, " "))
 }

@@ -31,6 +31,11 @@ const (
 	TheWaterShutsTheWay     = "the water shuts the way there or back."
 	ItIsDark                = "it is dark."
 	MinutesLong             = "%d min"
+	WhatYouSetCannotBeKept  = "What you set cannot be kept: %s"
+	TheHoursDoNotAllowIt    = "What you set cannot be kept: the ways between or the hours of the day do not allow it."
+
+	NothingCanBeFishedAndLeftInTime = "Nothing can be fished and left in time in those hours. " +
+		"Allow more of them, another way to go, or other spots."
 )
 
 // Said by plan/robust.

@@ -14,6 +14,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/kit"
 	"greypebble/core/plan"
+	"greypebble/core/words"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/desk"
@@ -125,7 +126,7 @@ func (s service) preview(ctx context.Context, as *web.Scope, in *previewInput) (
 		}
 	}
 	if len(out.Body.Plans) == 0 {
-		out.Body.Why = "Nothing can be fished and left in time in those hours. Allow more of them, another way to go, or other spots."
+		out.Body.Why = words.NothingCanBeFishedAndLeftInTime
 	}
 	return out, nil
 }
@@ -181,18 +182,8 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 
 // whyNot says what stands against the stays that were set, as far as one can put a finger on it.
 func (d *asked) whyNot() string {
-	why := "What you set cannot be kept: "
 	_, found := d.o.Assess(d.Day, d.Pins, d.o.spots[d.Pins[0].Spot].Clock, d.as.Units)
-	if len(found) == 0 {
-		return why + "the ways between or the hours of the day do not allow it."
-	}
-	for i, f := range found {
-		if i > 0 {
-			why += " "
-		}
-		why += f.Says
-	}
-	return why
+	return plan.WhyNot(found)
 }
 
 // laid days with what they come to and how they stand when the forecast is off.
