@@ -2,6 +2,7 @@ package sim
 
 import (
 	"fmt"
+	"math"
 	"net/http"
 	"strings"
 	"time"
@@ -32,19 +33,23 @@ func ForecastCSV(w Weather, now time.Time) string {
 		}
 	}
 	b.WriteString("\n")
+	e := &ensemble{weather: w, seen: map[int64][]float64{}}
+	for _, n := range given {
+		e.kinds = append(e.kinds, n.Kind)
+	}
 	for h := range hoursBack + daysAhead*24 {
 		ahead := time.Duration(h-hoursBack) * time.Hour
 		t := issued.Add(ahead)
 		fmt.Fprintf(&b, "%s,%s", t.Format(time.RFC3339), issued.Format(time.RFC3339))
-		values, spread := ensemble(w, t, ahead)
-		for _, n := range given {
+		values, spread := e.told(t, ahead)
+		for i, n := range given {
 			b.WriteByte(',')
-			if v, known := values[n.Kind]; known {
-				fmt.Fprintf(&b, "%.2f", v+n.CFOffset)
+			if !math.IsNaN(values[i]) {
+				fmt.Fprintf(&b, "%.2f", values[i]+n.CFOffset)
 			}
 			b.WriteByte(',')
-			if e, known := spread[n.Kind]; known {
-				fmt.Fprintf(&b, "%.3f", e)
+			if spread != nil && !math.IsNaN(spread[i]) {
+				fmt.Fprintf(&b, "%.3f", spread[i])
 			}
 		}
 		b.WriteString("\n")
@@ -81,7 +86,8 @@ func ForecastService(w Weather, now func() time.Time, own Fault) http.Handler {
 		case Stale:
 			text = ForecastCSV(w, now().AddDate(0, 0, -3))
 		case Truncated:
-			text = text[:len(text)*2/3-7]
+			// Within a row, two thirds down.
+			text = text[:strings.LastIndexByte(text[:len(text)*2/3], '\n')+30]
 		}
 		rw.Header().Set("Content-Type", "text/csv; charset=utf-8")
 		_, _ = rw.Write([]byte(text))
