@@ -69,7 +69,7 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	_, err = browser.Eval[any](p, `(document.querySelector('[data-spot="Lantern Lake"] canvas').dispatchEvent(
 		new MouseEvent('click', {bubbles: true, clientX: 600})), 1)`)
 	require.NoError(t, err)
-	require.NoError(t, p.WaitText("Lantern Lake: A rule closes it."))
+	require.NoError(t, p.WaitText("Lantern Lake: A rule or its hours close it."))
 	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Lantern Lake')`))
 }
 

@@ -5,6 +5,7 @@ import { api, type MonthPaper } from '../api/client';
 import { depth, fixed } from '../format/spoken';
 import { clock, dayShort } from '../format/time';
 import { useTitle } from '../frame/useTitle';
+import { Wide } from '../frame/Wide';
 import { ahead as say } from '../words/ahead';
 import './month.css';
 
@@ -41,7 +42,7 @@ export default function MonthPage() {
         </Button>
       </div>
       <h1>{say.monthOf(m.spot, title)}</h1>
-      <div className="wide-table">
+      <Wide label={say.monthOf(m.spot, title)}>
         <table>
           <thead>
             <tr>
@@ -58,7 +59,7 @@ export default function MonthPage() {
             ))}
           </tbody>
         </table>
-      </div>
+      </Wide>
       <p className="quiet small">{say.monthIsPredicted}</p>
     </article>
   );

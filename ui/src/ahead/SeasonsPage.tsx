@@ -5,6 +5,7 @@ import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { show } from '../format/spoken';
 import { usePlace } from '../moment/moment';
+import { Wide } from '../frame/Wide';
 import { ahead as say } from '../words/ahead';
 import './seasons.css';
 
@@ -57,7 +58,7 @@ function WaterYear({ water: w, now }: { water: Seasons['waters'][number]; now: n
   return (
     <section className="panel seasons-water">
       <h2>{w.water}</h2>
-      <div className="wide-table">
+      <Wide label={w.water}>
         <table>
           <thead>
             <tr>
@@ -94,7 +95,7 @@ function WaterYear({ water: w, now }: { water: Seasons['waters'][number]; now: n
             ))}
           </tbody>
         </table>
-      </div>
+      </Wide>
       {warm.size === 0 && (
         <p className="small">
           {say.nobodyHasSaidHowWarm} <Link to="/set-up/waters/usual">{say.sayIt}</Link>

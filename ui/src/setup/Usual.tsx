@@ -9,6 +9,7 @@ import { NumberField } from '../format/NumberField';
 import { Fault } from '../frame/Fault';
 import { useLeaveGuard } from '../frame/unkept';
 import { usePlace } from '../moment/moment';
+import { Wide } from '../frame/Wide';
 import { setup as say } from '../words/setup';
 
 type Kind = UsualKind['kind'];
@@ -82,7 +83,7 @@ function Year({ water, was, learned }: { water: string; was: UsualKind[]; learne
   };
   return (
     <>
-      <div className="wide-table">
+      <Wide label={say.usualConditions}>
         <table className="usual-year">
           <thead>
             <tr>
@@ -112,7 +113,7 @@ function Year({ water, was, learned }: { water: string; was: UsualKind[]; learne
             ))}
           </tbody>
         </table>
-      </div>
+      </Wide>
       <Fault of={[put]} />
       <div className="map-acts">
         <Button type="primary" loading={put.isPending} disabled={list === was} onClick={() => put.mutate()}>
