@@ -18,7 +18,7 @@ import (
 // notSaid are places of the core whose texts are no sentences of the program: worked cases,
 // the book's reader, which reports what is wrong with a file, and readers of other formats.
 var notSaid = regexp.MustCompile(`^core/(words|cases|spot/spottest|water|drawing)/|` +
-	`^core/kit/templates|^core/quantity/t|^core/playbook/(load|lint|when|rig|offering|source|write|coasts|custom|node|rule|school)`)
+	`^core/kit/templates|^core/quantity/t|^core/playbook/(load|lint|when|rig|offering|source|write|facts|coasts|custom|node|rule|school)`)
 
 // anError is what makes one, by its name.
 var anError = regexp.MustCompile(`^(Errorf|errorf|New|MustCompile)$`)

@@ -2,7 +2,6 @@ package advise
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"strings"
 	"time"
 
@@ -15,6 +14,7 @@ import (
 	"greypebble/core/sketch"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Question is what is asked.

@@ -2,12 +2,12 @@ package advise
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"strings"
 
 	"greypebble/core/kit"
 	"greypebble/core/prose"
+	"greypebble/core/words"
 )
 
 // Card is a presentation written out: what to tie, where to throw it, how to move it.

@@ -2,12 +2,12 @@ package advise
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/playbook"
 	"greypebble/core/spot"
 	"greypebble/core/tackle"
+	"greypebble/core/words"
 )
 
 // clearance a float or suspending lure keeps from the bottom, metres.

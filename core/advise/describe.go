@@ -3,7 +3,6 @@ package advise
 import (
 	"cmp"
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -15,6 +14,7 @@ import (
 	"greypebble/core/sketch"
 	"greypebble/core/spot"
 	"greypebble/core/tackle"
+	"greypebble/core/words"
 )
 
 // Working is one piece of arithmetic spelled out.

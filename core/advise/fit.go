@@ -2,13 +2,13 @@ package advise
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
 	"greypebble/core/prose"
+	"greypebble/core/words"
 )
 
 // misfit of a rig and a mark.

@@ -3,7 +3,6 @@ package advise
 import (
 	"errors"
 	"fmt"
-	"greypebble/core/words"
 	"slices"
 	"strings"
 
@@ -11,6 +10,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
 	"greypebble/core/spot"
+	"greypebble/core/words"
 )
 
 // MyWay is a presentation as the angler means to fish it.

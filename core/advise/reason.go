@@ -2,12 +2,12 @@ package advise
 
 import (
 	"cmp"
-	"greypebble/core/words"
 	"math"
 	"slices"
 
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
+	"greypebble/core/words"
 )
 
 // Reason is one factor of an edge: what a family of rules says of one part of it, in the words of

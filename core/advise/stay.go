@@ -1,7 +1,6 @@
 package advise
 
 import (
-	"greypebble/core/words"
 	"slices"
 	"strings"
 	"time"
@@ -9,7 +8,9 @@ import (
 	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/ground"
+	"greypebble/core/playbook"
 	"greypebble/core/spot"
+	"greypebble/core/words"
 )
 
 // stay says when to move on: by the school chosen, and what is known of the target; with dolphins
@@ -18,7 +19,7 @@ func stay(q *Question, m *spot.Moment) string {
 	if slices.Contains(q.Signs, "dolphins") {
 		return words.DolphinsAFewMinutesAtThe
 	}
-	if slices.Contains(q.Signs, words.ColdToTheHand) {
+	if slices.Contains(q.Signs, playbook.ColdToTheHand) {
 		return words.TheLastOneWasColdTo
 	}
 	says := map[string]string{

@@ -3,7 +3,6 @@ package advise
 import (
 	"cmp"
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -12,6 +11,7 @@ import (
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
 	"greypebble/core/spot"
+	"greypebble/core/words"
 )
 
 // Threshold is a change of one reading, all else as it is, that would change the first

@@ -2,12 +2,12 @@ package advise
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/ground"
 	"greypebble/core/kit"
 	"greypebble/core/tackle"
+	"greypebble/core/words"
 )
 
 // tooLight is how much less than what the water asks for a lure may weigh and still be used; smallestOf

@@ -2,7 +2,6 @@ package conditions
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -10,6 +9,7 @@ import (
 
 	"greypebble/core/quantity"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // Kind of condition; the name carries the unit.

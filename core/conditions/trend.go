@@ -2,11 +2,11 @@ package conditions
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"time"
 
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // Trend of a condition over the last days.

@@ -1,12 +1,13 @@
 package conditions
 
 import (
-	"greypebble/core/quantity"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"sort"
 	"time"
+
+	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // forecastReach is how far from a moment a forecast hour still speaks for it.

@@ -2,7 +2,6 @@ package going
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -15,6 +14,7 @@ import (
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // look is a moment being assessed.

@@ -2,12 +2,12 @@ package going
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
 
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // Limits of an angler by their id; what is not in it is the house's.

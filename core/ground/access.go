@@ -2,12 +2,12 @@ package ground
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
 
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Manner of getting to a spot.

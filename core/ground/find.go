@@ -2,9 +2,10 @@ package ground
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"sort"
+
+	"greypebble/core/words"
 )
 
 // Find is a feature suggested from a grid, to accept or reject.

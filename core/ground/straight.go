@@ -2,8 +2,9 @@ package ground
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
+
+	"greypebble/core/words"
 )
 
 // narrowM is how wide a dug channel is at most, metres.

@@ -2,13 +2,13 @@ package ground
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"sort"
 	"strings"
 	"time"
 
 	"greypebble/core/quantity"
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Visit is a time in which one can be at a spot.

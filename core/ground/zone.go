@@ -2,10 +2,11 @@ package ground
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"strings"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // ZoneKind is what a zone asks of anglers.

@@ -2,12 +2,12 @@ package kit
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
 
 	"greypebble/core/tackle"
+	"greypebble/core/words"
 )
 
 // Kind of thing owned.
@@ -68,9 +68,12 @@ var materials = []string{"mono", "fluorocarbon", "braid", "wire"}
 // patterns by kind.
 var patterns = map[Kind][]string{Hook: {"circle", "J", "weedless", "treble", "double"}, Sinker: {"egg", "bank", "pyramid", "grip"}}
 
+// turnOrRatio is what must be known of a reel.
+const turnOrRatio = "turn, or ratio and spool"
+
 // needs of each kind: what must be said for it to be of use.
 var needs = map[Kind][]string{
-	Rod: {"length"}, Reel: {words.TurnOrRatioAndSpool}, Line: {"material", "breaking strength"}, Leader: {"material", "breaking strength"},
+	Rod: {"length"}, Reel: {turnOrRatio}, Line: {"material", "breaking strength"}, Leader: {"material", "breaking strength"},
 	Sinker: {"weight", "pattern"}, Head: {"weight"}, Hook: {"size", "pattern"}, Lure: {"offering"}, Bait: {"offering"},
 }
 
@@ -115,7 +118,7 @@ func (i Item) says(what string) bool {
 	switch what {
 	case "length":
 		return i.LengthM > 0
-	case "turn, or ratio and spool":
+	case turnOrRatio:
 		return i.Turn() > 0
 	case "material":
 		return i.Material != ""

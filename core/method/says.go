@@ -2,12 +2,12 @@ package method
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"slices"
 
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
 	"greypebble/core/tackle"
+	"greypebble/core/words"
 )
 
 // flick is a throw of the wrist, metres.

@@ -2,7 +2,6 @@ package ordinary
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
@@ -12,6 +11,7 @@ import (
 	"greypebble/core/sky"
 	"greypebble/core/tide"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // Points are the ordinary spells drawn for a target.

@@ -2,10 +2,10 @@ package plan
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // Says a window in words, in the time of its place: "Red drum at Kettle Bar, ×1.8: best 14:10–15:10,

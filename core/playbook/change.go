@@ -3,10 +3,11 @@ package playbook
 import (
 	"errors"
 	"fmt"
-	"greypebble/core/words"
 	"maps"
 	"slices"
 	"strings"
+
+	"greypebble/core/words"
 )
 
 // Change is what an angler changed of a rule. It lies over the playbook and

@@ -2,9 +2,9 @@ package playbook
 
 import (
 	"fmt"
-	"greypebble/core/words"
 
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // heavier than the longest one would usually be by so much is still believed.

@@ -2,7 +2,6 @@ package playbook
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"strings"
@@ -152,9 +151,12 @@ var Finishes = []string{"white", "natural", "dark", "flash", "glow", "bright"}
 var Months = []string{"january", "february", "march", "april", "may", "june", "july", "august", "september", "october",
 	"november", "december"}
 
+// ColdToTheHand is the sign of a fish that was, when it was taken off the hook.
+const ColdToTheHand = "cold to the hand"
+
 // Signs that may be seen on the water.
-var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", words.PredatorInTheLane, "fish showing",
-	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", words.ColdToTheHand,
+var Signs = []string{"birds", "nervous bait", "mullet jumping", "shrimp popping", "slick", "predator in the lane", "fish showing",
+	"fish tailing", "fish cruising", "weed", "dolphins", "boats", "crowd", "bait stealers", "colour line", ColdToTheHand,
 	"thunder", "fog"}
 
 // InSight are the signs that say that a fish is seen itself: one that is, is there.

@@ -3,7 +3,6 @@ package playbook
 import (
 	"bytes"
 	"fmt"
-	"greypebble/core/words"
 	"io"
 	"slices"
 	"sort"
@@ -12,6 +11,7 @@ import (
 	"go.yaml.in/yaml/v3"
 
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // File is a playbook file by name and content.

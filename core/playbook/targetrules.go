@@ -2,11 +2,11 @@ package playbook
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"slices"
 
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // Widths over which what is said of a target fades, and how far beyond its feeding

@@ -4,9 +4,10 @@ package prose
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"strings"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // WithArticle puts "the" before a name that has none: "the crest".

@@ -1,11 +1,11 @@
 package rate
 
 import (
-	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
+	"greypebble/core/words"
 )
 
 // Contrast of a choice with an ordinary spell, rule by rule.

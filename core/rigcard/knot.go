@@ -2,9 +2,9 @@ package rigcard
 
 import (
 	"fmt"
-	"greypebble/core/words"
 
 	"greypebble/core/drawing"
+	"greypebble/core/words"
 )
 
 // Knot with the steps it is tied in.

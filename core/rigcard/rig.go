@@ -2,13 +2,13 @@ package rigcard
 
 import (
 	"fmt"
-	"greypebble/core/drawing"
-	"greypebble/core/words"
 	"math"
 	"strings"
 
+	"greypebble/core/drawing"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // Tied is what a rig is tied with; what is empty stays as the playbook has it.

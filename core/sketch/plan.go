@@ -2,11 +2,11 @@ package sketch
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 
 	"greypebble/core/drawing"
 	"greypebble/core/method"
+	"greypebble/core/words"
 )
 
 // plans are the casts that are seen from above better than told.

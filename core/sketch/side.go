@@ -2,7 +2,6 @@ package sketch
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"strings"
 
@@ -10,6 +9,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/method"
 	"greypebble/core/prose"
+	"greypebble/core/words"
 )
 
 // Side view of presentations on one spot at one moment: usually one; two that are compared share the sheet.

@@ -2,9 +2,10 @@ package sky
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // Observer stands at sea level.

@@ -2,12 +2,12 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
 	"greypebble/core/prose"
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Soon is how near a closing must be to be a caution.

@@ -2,11 +2,11 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Closing is the rule that closes the spot at a time: of a no-take or seasonal zone it lies

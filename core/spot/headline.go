@@ -2,12 +2,12 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"strings"
 
 	"greypebble/core/ground"
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // headlineKinds are the kinds of marks a headline speaks of.

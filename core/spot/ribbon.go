@@ -2,7 +2,6 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"sort"
 	"strings"
@@ -12,6 +11,7 @@ import (
 	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // FrameStep is how far the ribbon moves at a time.

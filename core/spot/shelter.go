@@ -2,12 +2,12 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"strings"
 
 	"greypebble/core/conditions"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // winds of the compass the water is tried in.

@@ -2,12 +2,12 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/conditions"
 	"greypebble/core/sky"
 	"greypebble/core/water"
+	"greypebble/core/words"
 )
 
 // Statement is one condition as it is believed at a moment: read, forecast, predicted or

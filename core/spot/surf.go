@@ -2,10 +2,10 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
+	"greypebble/core/words"
 )
 
 // SurfHelp is what one who reads the surf is told, and what the reading starts from.

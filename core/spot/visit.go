@@ -2,11 +2,11 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
 	"greypebble/core/tide"
+	"greypebble/core/words"
 )
 
 // Light one goes by.

@@ -2,11 +2,11 @@ package spot
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"time"
 
 	"greypebble/core/ground"
 	"greypebble/core/prose"
+	"greypebble/core/words"
 )
 
 // clock writes a time of day in a place's own time.

@@ -2,8 +2,9 @@ package tackle
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
+
+	"greypebble/core/words"
 )
 
 // Fish that was seen moving: metres east and north of the angler, metres a second

@@ -2,8 +2,9 @@ package tackle
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
+
+	"greypebble/core/words"
 )
 
 // Hazard a leader must stand.

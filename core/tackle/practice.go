@@ -2,8 +2,9 @@ package tackle
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
+
+	"greypebble/core/words"
 )
 
 // Swimmer is a fish for practice: it keeps a bearing, darts off it and comes back. It

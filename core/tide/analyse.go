@@ -2,12 +2,13 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"time"
 
 	"gonum.org/v1/gonum/mat"
+
+	"greypebble/core/words"
 )
 
 // Estimate is a constituent found in a record, with one standard error each.

@@ -2,9 +2,10 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"sort"
+
+	"greypebble/core/words"
 )
 
 // ranking lists constituents an analysis may look for, weightiest first by the

@@ -2,10 +2,11 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"sort"
 	"strings"
+
+	"greypebble/core/words"
 )
 
 // nodePower says how a constituent follows a nodal family: f^|power|, u·power.

@@ -2,12 +2,13 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"slices"
 	"sort"
 	"sync"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // Predictor is anything that has a tide: harmonics, or another place's tide shifted

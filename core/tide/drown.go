@@ -2,8 +2,9 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"slices"
+
+	"greypebble/core/words"
 )
 
 // drownsBelow so many of its own standard errors a constituent is not told from the noise.

@@ -2,10 +2,11 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"sort"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // Sample of a gauge record: a moment and the height read, metres above any

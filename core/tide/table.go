@@ -2,9 +2,10 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // What a table of high and low waters must be for an analysis.

@@ -2,9 +2,10 @@ package tide
 
 import (
 	"fmt"
-	"greypebble/core/words"
 	"math"
 	"time"
+
+	"greypebble/core/words"
 )
 
 // Kind of a turn.

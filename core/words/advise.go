@@ -115,7 +115,6 @@ const (
 // Said by advise/stay.
 const (
 	DolphinsAFewMinutesAtThe  = "Dolphins: a few minutes at the nearest structure, where they jam the fish, then go."
-	ColdToTheHand             = "cold to the hand"
 	TheLastOneWasColdTo       = "The last one was cold to the hand: go down to deeper water, and stay with them there."
 	SmallOnesOnlyStayOnThis   = " Small ones only: stay on this flat, but move along it."
 	SmallOnesOnlyLeaveTheFlat = " Small ones only: leave the flat."

@@ -2,7 +2,6 @@ package words
 
 // Said by kit/item.
 const (
-	TurnOrRatioAndSpool     = "turn, or ratio and spool"
 	MustBeBetween0AndNot    = "%s must be between 0 and %v %s, not %v"
 	UnknownMaterialKnownAre = "unknown material %q; known are %s"
 	UnknownPatternKnownAre  = "unknown pattern %q; known are %s"

@@ -12,11 +12,6 @@ const (
 	AOfTheLongestKnownWould       = "A %s of %s? The longest known would weigh about %s."
 )
 
-// Said by playbook/facts.
-const (
-	PredatorInTheLane = "predator in the lane"
-)
-
 // Said by playbook/node.
 const (
 	FileOfBytesAtMostAre    = "file of %d bytes; at most %d are read"
