@@ -23,6 +23,8 @@ type look struct {
 	limits Limits
 	units  quantity.Units
 	out    []Caution
+	// grave: only what says "do not" is wanted.
+	grave bool
 }
 
 // Assess a moment at a spot, on its tide: the cautions, gravest first.
@@ -31,11 +33,13 @@ func Assess(m *spot.Moment, c *tide.Curve, l Limits, u quantity.Units) []Caution
 	return k.all(func() { k.way(c) })
 }
 
-// AtPlace are the cautions of a moment but for how long the way stays open, for those who know
-// that already.
-func AtPlace(m *spot.Moment, l Limits, u quantity.Units) []Caution {
-	k := look{m: m, limits: l, units: u}
-	return k.all(func() {})
+// Forbidden says what of a moment, but for the way, is one not to go in; "" where nothing is.
+func Forbidden(m *spot.Moment, l Limits, u quantity.Units) string {
+	k := look{m: m, limits: l, units: u, grave: true}
+	if list := k.all(func() {}); len(list) > 0 {
+		return list[0].Says
+	}
+	return ""
 }
 
 func (k *look) all(way func()) []Caution {
@@ -59,6 +63,9 @@ func (k *look) all(way func()) []Caution {
 }
 
 func (k *look) add(id string, s Severity, format string, args ...any) {
+	if k.grave && s < DoNot {
+		return
+	}
 	k.out = append(k.out, Caution{id, s, fmt.Sprintf(format, args...)})
 }
 

@@ -28,7 +28,7 @@ func TestACrossingIsWhereHalvingFindsIt(t *testing.T) {
 		for i := 1; i < len(turns); i++ {
 			a, b := turns[i-1], turns[i]
 			limit := a.LevelM + (b.LevelM-a.LevelM)*rapid.Float64Range(0.001, 0.999).Draw(t, "between")
-			got := when(c, a.Time, b.Time, limit)
+			got := when(c, levelAt{a.Time, a.LevelM}, levelAt{b.Time, b.LevelM}, limit)
 			lo, hi := a.Time, b.Time
 			for hi.Sub(lo) > time.Millisecond {
 				m := lo.Add(hi.Sub(lo) / 2)

@@ -21,6 +21,23 @@ func (w Window) Holds(t time.Time) bool {
 	return (w.Opens.IsZero() || !t.Before(w.Opens)) && (w.Closes.IsZero() || t.Before(w.Closes))
 }
 
+// Ways in their order, asked after moments that only go forward.
+type Ways struct{ left []Window }
+
+// Onward over windows in their order.
+func Onward(list []Window) *Ways { return &Ways{list} }
+
+// At is the window that holds a moment no sooner than any asked after before; false where none does.
+func (w *Ways) At(t time.Time) (Window, bool) {
+	for len(w.left) > 0 && !w.left[0].Closes.IsZero() && !t.Before(w.left[0].Closes) {
+		w.left = w.left[1:]
+	}
+	if len(w.left) == 0 || !w.left[0].Holds(t) {
+		return Window{}, false
+	}
+	return w.left[0], true
+}
+
 // Between finds when the level of the tide lies in [lo, hi] metres within the
 // curve's interval. tooLow and tooHigh name what shuts it.
 func Between(c *tide.Curve, lo, hi float64, tooLow, tooHigh string) []Window {
@@ -59,26 +76,31 @@ type crossing struct {
 }
 
 func crossings(c *tide.Curve, from, to time.Time, limits ...float64) []crossing {
-	ends := []time.Time{from}
+	ends := []levelAt{{from, c.Level(from)}}
 	for _, k := range c.Turns() {
-		ends = append(ends, k.Time)
+		ends = append(ends, levelAt{k.Time, k.LevelM})
 	}
-	ends = append(ends, to)
+	ends = append(ends, levelAt{to, c.Level(to)})
 	var out []crossing
 	for i := 1; i < len(ends); i++ {
 		a, b := ends[i-1], ends[i]
-		ha, hb := c.Level(a), c.Level(b)
 		for _, limit := range limits {
-			if math.IsInf(limit, 0) || (ha < limit) == (hb < limit) {
+			if math.IsInf(limit, 0) || (a.m < limit) == (b.m < limit) {
 				continue
 			}
 			at := when(c, a, b, limit)
-			after := limit + math.Copysign(1e-9, hb-ha)
+			after := limit + math.Copysign(1e-9, b.m-a.m)
 			out = append(out, crossing{at, after})
 		}
 	}
 	sort.SliceStable(out, func(i, j int) bool { return out[i].at.Before(out[j].at) })
 	return out
+}
+
+// levelAt a moment, in metres.
+type levelAt struct {
+	t time.Time
+	m float64
 }
 
 // finely a crossing is known.
@@ -87,11 +109,13 @@ const finely = 50 * time.Millisecond
 // when a monotone stretch crosses a limit, to [finely]; just after it, so that the level has passed.
 // The secant of the bracket's ends, the one that stayed weighed down (the Illinois rule: Dowell and
 // Jarratt 1971), lands beside the crossing in a few steps; a step that hardly gains is a halving.
-func when(c *tide.Curve, a, b time.Time, limit float64) time.Time {
-	ya, yb := c.Level(a)-limit, c.Level(b)-limit
+// The first step takes the stretch for a half cosine, which between two turns it nearly is.
+func when(c *tide.Curve, from, to levelAt, limit float64) time.Time {
+	a, b, ya, yb := from.t, to.t, from.m-limit, to.m-limit
 	below := ya < 0
+	along := math.Acos(1-2*ya/(ya-yb)) / math.Pi
 	for wide := b.Sub(a); wide > finely; wide = b.Sub(a) {
-		at := time.Duration(float64(wide) * ya / (ya - yb))
+		at := time.Duration(float64(wide) * along)
 		// A hair beyond on either side, so that the crossing is soon held between two.
 		at = min(max(at, finely/2), wide-finely/2)
 		m := a.Add(at)
@@ -109,6 +133,7 @@ func when(c *tide.Curve, a, b time.Time, limit float64) time.Time {
 				b, yb = m, y
 			}
 		}
+		along = ya / (ya - yb)
 	}
 	return b
 }

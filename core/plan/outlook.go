@@ -100,7 +100,7 @@ func (a Asked) Look() (*Outlook, error) {
 	tides := new(tide.Memo)
 	errs := make([]error, len(a.Spots))
 	sweep.Parallel(len(a.Spots), func(i int) {
-		o.Places[i], errs[i] = o.place(i, tides, days[aboutOf(a.Spots[i])], believed[a.Spots[i].Readings])
+		o.Places[i], errs[i] = o.place(i, tides, field.Waters[i], days[aboutOf(a.Spots[i])], believed[a.Spots[i].Readings])
 	})
 	for _, err := range errs {
 		if err != nil {
@@ -163,7 +163,8 @@ func (o *Outlook) middle(hour int) time.Time {
 }
 
 // place is what is said of one spot but for its edges.
-func (o *Outlook) place(at int, tides *tide.Memo, light daylight, believed []conditions.Believed) (Place, error) {
+func (o *Outlook) place(at int, tides *tide.Memo, water sweep.Water, light daylight,
+	believed []conditions.Believed) (Place, error) {
 	sp := o.Asked.Spots[at]
 	// Beyond the last hour, so that a way that shuts soon after it is known to.
 	c, err := tides.Over(sp.Tide, o.From.Add(-12*time.Hour), o.End().Add(12*time.Hour))
@@ -180,16 +181,17 @@ func (o *Outlook) place(at int, tides *tide.Memo, light daylight, believed []con
 		if p.State[h] != Open {
 			continue
 		}
-		stage, err := c.Stage(middle)
-		if err != nil {
-			return Place{}, err
+		step := h*perHour + perHour/2
+		stage, ok := c.StageRising(middle, water.RisingMPerH[step])
+		if !ok {
+			continue
 		}
 		// The moon has no say in going or not.
-		m := spot.Moment{Spot: sp, Time: middle, LevelM: c.Level(middle), Stage: stage,
+		m := spot.Moment{Spot: sp, Time: middle, LevelM: water.LevelM[step], Stage: stage,
 			Sky: spot.Sky{Sun: light.sun[h]}, Believed: believed[h]}
 		// When the way shuts is said by the window.
-		if k := going.AtPlace(&m, o.Asked.Limits, o.Asked.Units); len(k) > 0 && k[0].Severity == going.DoNot {
-			p.State[h], p.Against[h] = DoNot, k[0].Says
+		if says := going.Forbidden(&m, o.Asked.Limits, o.Asked.Units); says != "" {
+			p.State[h], p.Against[h] = DoNot, says
 		}
 	}
 	return p, nil

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"greypebble/core/ground"
+	"greypebble/core/sweep"
 )
 
 // Wish narrows down what one goes for. Its zero value wants anything that is on, at any hour.
@@ -70,11 +71,9 @@ func (o *Outlook) Windows(w Wish) []Window {
 	if len(spots) == 0 {
 		spots = upTo(len(o.Places))
 	}
-	out := []Window{}
-	for _, at := range spots {
-		out = append(out, o.windowsAt(at, targets, w)...)
-	}
-	return Ranked(out)
+	found := make([][]Window, len(spots))
+	sweep.Parallel(len(spots), func(i int) { found[i] = o.windowsAt(spots[i], targets, w) })
+	return Ranked(slices.Concat(append(found, []Window{})...))
 }
 
 // Ranked windows: best first; of the same worth, the sooner, then in the order of their spots.
@@ -97,16 +96,17 @@ func upTo(n int) []int {
 func (o *Outlook) windowsAt(at int, targets []int, w Wish) []Window {
 	worth := o.worth(at, targets, w)
 	taken := make([]bool, len(worth))
-	var out []Window
-	for {
-		peak := -1
-		for i, v := range worth {
-			if !taken[i] && v >= w.Least && (peak < 0 || v > worth[peak]) {
-				peak = i
-			}
+	var peaks []int
+	for i, v := range worth {
+		if v >= w.Least && !math.IsInf(v, -1) {
+			peaks = append(peaks, i)
 		}
-		if peak < 0 {
-			return out
+	}
+	slices.SortStableFunc(peaks, func(a, b int) int { return cmp.Compare(worth[b], worth[a]) })
+	var out []Window
+	for _, peak := range peaks {
+		if taken[peak] {
+			continue
 		}
 		from, to := peak, peak+1
 		floor := max(w.Least, share*worth[peak])
@@ -127,19 +127,21 @@ func (o *Outlook) windowsAt(at int, targets []int, w Wish) []Window {
 			}
 		}
 	}
+	return out
 }
 
 // worth of a spot at each step for the best of some targets; −∞ where one cannot or will not go.
 func (o *Outlook) worth(at int, targets []int, w Wish) []float64 {
 	p := &o.Places[at]
 	out := make([]float64, o.Hours*perHour)
+	ways := ground.Onward(p.way)
 	for i := range out {
 		out[i] = math.Inf(-1)
 		t := o.From.Add(time.Duration(i) * Step)
 		if p.State[i/perHour] != Open || w.ByDay && !holds(p.day, t) || w.Free != nil && !holds(w.Free, t) {
 			continue
 		}
-		if way, open := ground.NextClose(p.way, t); !open || !way.Closes.IsZero() && way.Closes.Sub(t) <= w.Margin {
+		if way, open := ways.At(t); !open || !way.Closes.IsZero() && way.Closes.Sub(t) <= w.Margin {
 			continue
 		}
 		for _, k := range targets {

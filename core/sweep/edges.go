@@ -27,7 +27,12 @@ type Field struct {
 	Step time.Duration
 	// Edges by target, spot and step.
 	Edges [][][]float32
+	// Waters by spot.
+	Waters []Water
 }
+
+// Water at a spot by step: its level in metres above chart datum, and how fast it rises, m/h.
+type Water struct{ LevelM, RisingMPerH []float64 }
 
 // Sweep is what a field is worked out for.
 type Sweep struct {
@@ -48,7 +53,8 @@ func (s Sweep) Edges() (*Field, error) {
 	}
 	s.From = s.From.Truncate(time.Hour)
 	steps := s.Days * 24 * int(time.Hour/s.Step)
-	f := &Field{From: s.From, Step: s.Step, Edges: make([][][]float32, len(s.Targets))}
+	f := &Field{From: s.From, Step: s.Step, Edges: make([][][]float32, len(s.Targets)),
+		Waters: make([]Water, len(s.Spots))}
 	for t := range f.Edges {
 		f.Edges[t] = make([][]float32, len(s.Spots))
 		for i := range s.Spots {

@@ -36,6 +36,9 @@ type oneSpot struct {
 	// logs of the targets on a mark, and the best so far at each step.
 	logs []float64
 	best [][]float64
+	// begins of the hour on each mark, and how much warmer it is there.
+	begins []int
+	warmer []float64
 }
 
 // overMark is the water over a mark at a step: its depth, NaN where it cannot be fished, and the
@@ -64,7 +67,7 @@ func (s *sweeping) spotAt(at int) error {
 	o := &oneSpot{sweeping: s, at: at, spot: sp, hours: s.hours(sp), skies: s.skies[skyKeyOf(sp)], tides: scene.TidesOf(sp), curve: c,
 		warmth: warmth, levels: make([]float64, s.steps), rising: make([]float64, s.steps), facts: make([]playbook.Facts, perHour),
 		open: make([]bool, perHour), over: make([][]overMark, len(sp.Marks)), logs: make([]float64, len(s.Targets)),
-		best: make([][]float64, perHour)}
+		best: make([][]float64, perHour), begins: make([]int, len(sp.Marks)), warmer: make([]float64, len(sp.Marks))}
 	in := Waters{Tideless: tide.Tideless(sp.Tide), Mixed: spot.Mixed(sp.Place)}
 	for i := range o.hours {
 		in.Months |= o.hours[i].facts.Word[playbook.Month] | o.hours[i].facts.Next[playbook.Month].Word
@@ -72,6 +75,7 @@ func (s *sweeping) spotAt(at int) error {
 	o.tables = NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean, in)
 	o.lights = s.light(sp, o.hours)
 	c.Sampled(o.levels, o.rising, s.From, s.Step)
+	s.field.Waters[at] = Water{o.levels, o.rising}
 	for k := range o.over {
 		o.over[k] = make([]overMark, perHour)
 	}
@@ -97,7 +101,10 @@ func (o *oneSpot) hour(first int) {
 	}
 	for j, best := range o.best {
 		for n, v := range best {
-			o.field.Edges[n][o.at][first+j] = float32(math.Exp(v))
+			if v == v {
+				v = math.Exp(v)
+			}
+			o.field.Edges[n][o.at][first+j] = float32(v)
 		}
 	}
 }
@@ -138,8 +145,7 @@ func (o *oneSpot) lit(step int) { copy(o.spread[playbook.SurfaceLight][:], o.lig
 
 // marks of a spot over an hour.
 func (o *oneSpot) marks(first int) {
-	begins := make([]int, len(o.over))
-	warmer := make([]float64, len(o.over))
+	begins, warmer := o.begins, o.warmer
 	for k := range o.over {
 		begins[k], warmer[k] = o.dive(first, k)
 	}
@@ -230,14 +236,9 @@ func (o *oneSpot) reach(f *playbook.Facts, mark int) {
 // moment fills in what changes from step to step; false where the tide has no stage.
 func (o *oneSpot) moment(f *playbook.Facts, i int) bool {
 	t := o.From.Add(time.Duration(i) * o.Step)
-	last, next, ok := o.curve.Between(t)
+	stage, ok := o.curve.StageRising(t, o.rising[i])
 	if !ok {
 		return false
-	}
-	stage := tide.Stage{RateMPerH: o.rising[i], Last: last, Next: next, RangeM: math.Abs(next.LevelM - last.LevelM),
-		Elapsed: t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()}
-	if next.Kind == tide.High {
-		stage.Direction = tide.Flood
 	}
 	o.tides.Fill(f, o.levels[i], &stage, &o.skies[i])
 	return true

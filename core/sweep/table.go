@@ -69,9 +69,10 @@ type Table struct {
 type onTable struct {
 	families, presence []int
 	ordinary           float64
-	// moving are the families that may change within the hour; the rest come to rest.
-	moving []int
-	rest   float64
+	// moving are the families that may change within the hour, and here the presence rules that may;
+	// the others come to rest, and to absent.
+	moving, here []int
+	rest, absent float64
 }
 
 // onMark are the measures that differ from mark to mark, and warmthOfMark those that do unless
@@ -224,6 +225,14 @@ func (t *Table) Hour(f *playbook.Facts, spread *Spread, span *Span) {
 				on.rest += t.means[k]
 			}
 		}
+		on.absent, on.here = 0, on.here[:0]
+		for _, k := range on.presence {
+			if t.rules[k].awake {
+				on.here = append(on.here, k)
+			} else {
+				on.absent = max(on.absent, t.absence(k))
+			}
+		}
 	}
 }
 
@@ -237,7 +246,9 @@ func (t *Tables) hour(c *common, f *playbook.Facts, spread *Spread, span *Span) 
 	c.awake, c.moving = c.awake[:0], c.moving[:0]
 	for _, i := range c.rules {
 		r := &t.rules[i]
-		switch row := t.weights[i][:r.states]; r.over(f, span) {
+		of := r.over(f, span)
+		r.awake = of == awake
+		switch row := t.weights[i][:r.states]; of {
 		case idle:
 			if r.silence(row) {
 				t.spoil(r)

@@ -122,8 +122,8 @@ func (t *Table) Logs(out []float64) {
 		for _, k := range on.moving {
 			sum += t.means[k]
 		}
-		absence := 0.0
-		for _, k := range on.presence {
+		absence := on.absent
+		for _, k := range on.here {
 			absence = max(absence, t.absence(k))
 		}
 		if absence > 0 {

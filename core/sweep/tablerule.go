@@ -31,6 +31,8 @@ type tabled struct {
 	// families it is in, and whether it has ever weighed anything.
 	families []int
 	spoke    bool
+	// awake: it may change within the hour.
+	awake bool
 }
 
 type tabledClause struct {

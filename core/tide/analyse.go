@@ -150,13 +150,13 @@ func newFit(record []Sample, names []string, inferred []inference) *fit {
 		flat = flat[2*len(names):]
 		for j, k := range kinds {
 			fk, u := k.nodal(&n)
-			sin, cos := math.Sincos((math.Mod(k.argument(l), fullCircle) + u) * degree)
+			sin, cos := math.Sincos((reduced(k.argument(l)) + u) * degree)
 			row[2*j], row[2*j+1] = fk*cos, fk*sin
 		}
 		for _, k := range inferred {
 			kind, j := catalogue[k.name], slices.Index(names, k.from)
 			fk, u := kind.nodal(&n)
-			sin, cos := math.Sincos((math.Mod(kind.argument(l), fullCircle) + u) * degree)
+			sin, cos := math.Sincos((reduced(kind.argument(l)) + u) * degree)
 			row[2*j] += k.share * fk * cos
 			row[2*j+1] += k.share * fk * sin
 		}

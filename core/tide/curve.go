@@ -254,18 +254,28 @@ func (c *Curve) Between(t time.Time) (last, next Turn, ok bool) {
 // Stage at t. A moment without a turn within five days on both sides, or
 // outside the curve's interval, is an error.
 func (c *Curve) Stage(t time.Time) (Stage, error) {
-	last, next, ok := c.Between(t)
+	s, ok := c.StageRising(t, c.Rate(t))
 	if !ok {
 		return Stage{}, fmt.Errorf("tide: no turn on both sides of %s to tell the stage from", t.Format(time.RFC3339))
 	}
-	s := Stage{Last: last, Next: next, RateMPerH: c.Rate(t), RangeM: math.Abs(next.LevelM - last.LevelM)}
+	return s, nil
+}
+
+// StageRising is the stage at t where it is known how fast the water rises, m/h; false where there is
+// no turn on one of the sides.
+func (c *Curve) StageRising(t time.Time, rate float64) (Stage, bool) {
+	last, next, ok := c.Between(t)
+	if !ok {
+		return Stage{}, false
+	}
+	s := Stage{Last: last, Next: next, RateMPerH: rate, RangeM: math.Abs(next.LevelM - last.LevelM)}
 	if next.Kind == High {
 		s.Direction = Flood
 	}
 	s.Elapsed = t.Sub(last.Time).Seconds() / next.Time.Sub(last.Time).Seconds()
 	s.Third = 1 + min(2, int(s.Elapsed*3))
 	s.Slack = s.slack()
-	return s, nil
+	return s, true
 }
 
 // At is the stage of one moment without preparing an interval first.

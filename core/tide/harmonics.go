@@ -91,7 +91,7 @@ func (h *Harmonics) Level(t time.Time) float64 {
 	for i := range h.list {
 		k := &h.list[i]
 		f, u := k.nodal(&n)
-		sum += f * k.amplitude * cosD(math.Mod(k.argument(l), fullCircle)+u-k.phase)
+		sum += f * k.amplitude * cosD(reduced(k.argument(l))+u-k.phase)
 	}
 	return sum
 }
@@ -111,7 +111,7 @@ func (h *Harmonics) slope(sec float64) (d1, d2 float64) {
 		k := &h.list[i]
 		f, u := k.nodal(&n)
 		w := k.speed * degree
-		s, c := math.Sincos((math.Mod(k.argument(l), fullCircle) + u - k.phase) * degree)
+		s, c := math.Sincos((reduced(k.argument(l)) + u - k.phase) * degree)
 		a := f * k.amplitude * w
 		d1 -= a * s
 		d2 -= a * w * c

@@ -56,5 +56,8 @@ var longitudeRates = longitudes{
 
 const degree = math.Pi / 180
 
+// reduced to a circle, 0…360: as good as math.Mod here (a multiple of 360 is exact) and far quicker.
+func reduced(x float64) float64 { return x - fullCircle*math.Floor(x/fullCircle) }
+
 func sinD(x float64) float64 { return math.Sin(x * degree) }
 func cosD(x float64) float64 { return math.Cos(x * degree) }

@@ -41,10 +41,7 @@ const (
 type orbit struct{ i, nu, xi, nuPrime, twoNuSecond float64 }
 
 func orbitAt(node float64) orbit {
-	n := math.Mod(node, fullCircle)
-	if n < 0 {
-		n += fullCircle
-	}
+	n := reduced(node)
 	i := math.Acos(cosD(obliquity)*cosD(moonsOrbit)-sinD(obliquity)*sinD(moonsOrbit)*cosD(n)) * degreesPerR
 	tanHalf := math.Tan(n / 2 * degree)
 	sum := math.Atan(cosD((obliquity-moonsOrbit)/2)/cosD((obliquity+moonsOrbit)/2)*tanHalf) * degreesPerR
