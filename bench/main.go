@@ -128,7 +128,7 @@ func fortnight() (sweep.Sweep, error) {
 	if err != nil {
 		return sweep.Sweep{}, err
 	}
-	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Days: 14,
+	s := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: time.Date(2026, 11, 20, 3, 0, 0, 0, time.UTC), Hours: 14 * 24,
 		Step: plan.Step}
 	for i := range 30 {
 		s.Spots = append(s.Spots, laid[i%len(laid)])
@@ -155,7 +155,7 @@ func edges14d() (edges, ahead float64, failed error) {
 			failed = err
 		}
 	})
-	asked := plan.Asked{Book: s.Book, Belief: s.Belief, Targets: s.Targets, Spots: s.Spots, From: s.From, Days: s.Days}
+	asked := plan.Asked{Book: s.Book, Belief: s.Belief, Targets: s.Targets, Spots: s.Spots, From: s.From, Days: s.Hours / 24}
 	ahead = median(9, func() {
 		o, err := asked.Look()
 		if err != nil {

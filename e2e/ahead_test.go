@@ -44,6 +44,18 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
 	require.NoError(t, p.Click("weekends"))
 
+	// With somebody who stays dry, what is waded to is left out; it is said what narrows the days.
+	require.NoError(t, p.Click("However far, by any way, with anybody"))
+	require.NoError(t, p.Click("someone who stays dry"))
+	require.NoError(t, p.WaitText("someone who stays dry"))
+	require.NoError(t, p.Still())
+	assert.Equal(t, "someone who stays dry", eval[string](t, p, `document.querySelector('.ask-when summary').innerText`))
+	_, err := browser.Eval[any](p, `(document.querySelector('.ask-when [aria-pressed="true"]').click(), 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.ask-when summary').innerText.startsWith('However far')`))
+	require.NoError(t, p.Click("However far, by any way, with anybody"))
+	require.NoError(t, p.Still())
+
 	// They go into a calendar as they are asked for.
 	assert.Contains(t, eval[string](t, p, `fetch(document.querySelector('a[download="windows.ics"]').href).then((r) => r.text())`),
 		"Florida pompano at ")
@@ -51,7 +63,7 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	// A window opens to what is said of it, and is where and when one then is.
 	require.NoError(t, p.Still())
 	told := strings.Fields(eval[string](t, p, firstWindow+`.innerText`))
-	_, err := browser.Eval[any](p, `(`+firstWindow+`.click(), 1)`)
+	_, err = browser.Eval[any](p, `(`+firstWindow+`.click(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Wait(`document.querySelector('.window-opened')?.innerText.includes('fish a rod-hour')`))
 	noViolations(t, p, "a window opened")
@@ -191,9 +203,28 @@ func TestADayIsPlannedMovedPrintedAndCarried(t *testing.T) {
 	require.NoError(t, p.Click("Keep that"))
 	require.NoError(t, p.Wait(`document.querySelector('.day-tell pre')?.innerText.startsWith('For Reed, at home')`))
 
+	// Kept on the device it is a page by itself: nothing is fetched, nothing runs, nothing is to be pressed.
+	_, err = browser.Eval[any](p, `(URL.createObjectURL = (b) => { b.text().then((t) => { window.keptSheet = t; });
+		return 'blob:kept'; }, 1)`)
+	require.NoError(t, err)
+	require.NoError(t, p.Click("Keep it on this device, to read without signal"))
+	require.NoError(t, p.Wait(`window.keptSheet`))
+	alone := eval[struct {
+		Says                     string
+		Scripts, Buttons, Height int
+	}](t, p, `(() => { const f = document.body.appendChild(document.createElement('iframe'));
+		f.contentDocument.write(window.keptSheet);
+		const d = f.contentDocument, out = { says: d.body.innerText, scripts: d.scripts.length,
+			buttons: d.querySelectorAll('button, link, img').length, height: d.querySelector('.day-sheet').clientHeight };
+		f.remove(); return out; })()`)
+	assert.Contains(t, alone.Says, "For Reed, at home")
+	assert.Contains(t, alone.Says, "What would spoil it")
+	assert.Zero(t, alone.Scripts+alone.Buttons)
+	assert.Positive(t, alone.Height)
+
 	// On paper there is the sheet and nothing to press.
 	require.NoError(t, p.OnPaper(true))
-	shown := `[...document.querySelectorAll('.rail, .plan-head, .head, .day-tell button')]
+	shown := `[...document.querySelectorAll('.rail, .plan-head, .head, .day-sheet button')]
 		.filter((e) => e.getClientRects().length > 0).length`
 	assert.Zero(t, eval[int](t, p, shown))
 	assert.True(t, eval[bool](t, p, `document.querySelector('.day-sheet').getClientRects().length > 0`))

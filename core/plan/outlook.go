@@ -42,6 +42,7 @@ type Asked struct {
 	Targets []*playbook.Target
 	Spots   []*spot.Spot
 	Limits  going.Limits
+	Company going.Company
 	Units   quantity.Units
 	// By what one has to get about: where that is not how a spot is usually reached, its ways are those
 	// of the other manner.
@@ -88,8 +89,8 @@ type Place struct {
 
 // Look over the days.
 func (a Asked) Look() (*Outlook, error) {
-	a.Spots = a.reached()
-	field, err := sweep.Sweep{Book: a.Book, Belief: a.Belief, Targets: a.Targets, Spots: a.Spots, From: a.From, Days: a.Days,
+	a.Spots, a.Limits = a.reached(), a.Company.Limits(a.Limits)
+	field, err := sweep.Sweep{Book: a.Book, Belief: a.Belief, Targets: a.Targets, Spots: a.Spots, From: a.From, Hours: a.Days * 24,
 		Step: Step}.Edges()
 	if err != nil {
 		return nil, err
@@ -173,12 +174,17 @@ func (o *Outlook) place(at int, tides *tide.Memo, water sweep.Water, light dayli
 	}
 	p := Place{State: make([]State, o.Hours), Dark: make([]bool, o.Hours), Told: make([]bool, o.Hours),
 		Against: make([]string, o.Hours), way: sp.Open(c), day: light.days}
+	company := o.Asked.Company.Against(sp)
 	for h := range o.Hours {
 		begin, middle := o.From.Add(time.Duration(h)*time.Hour), o.middle(h)
 		p.Dark[h] = !holds(p.day, middle)
 		p.Told[h] = told(believed[h])
 		p.State[h] = o.state(at, h, p.way, begin)
-		if p.State[h] != Open {
+		switch {
+		case p.State[h] != Open:
+			continue
+		case company != "":
+			p.State[h], p.Against[h] = DoNot, company
 			continue
 		}
 		step := h*perHour + perHour/2

@@ -38,6 +38,8 @@ type Stop struct {
 	// Way says when to be out; empty where nothing shuts it that day.
 	Way     string
 	BeOutBy time.Time
+	// Spoilt says what alone would spoil it; nothing where one only waits.
+	Spoilt []string
 	// Weather in words at its peak, and who tells it.
 	Weather []string
 	Advice  advise.Advice
@@ -90,10 +92,24 @@ func (o *Outlook) stop(l Leg, margin time.Duration, has kit.Kit) (Stop, error) {
 		at := clockOn(out.BeOutBy, clockOf(sp.Clock), o.Asked.Units)
 		out.Way = fmt.Sprintf(words.BeOutByAtItIs, at(out.BeOutBy), at(w.Closes), w.ClosedBy)
 	}
-	if out.Advice, err = o.Tied(l, has); err == nil {
-		out.Weather = o.weather(&out.Advice)
+	if out.Advice, err = o.Tied(l, has); err != nil {
+		return out, err
 	}
-	return out, err
+	out.Weather = o.weather(&out.Advice)
+	if l.Target >= 0 {
+		found, err := o.Spoilers(o.bestOf(l), 1)
+		if err != nil {
+			return out, err
+		}
+		out.Spoilt = SaysSpoilers(found)
+	}
+	return out, nil
+}
+
+// bestOf a leg is the hour about its peak, within the stay.
+func (o *Outlook) bestOf(l Leg) Window {
+	from := later(o.Peak(l).Add(-time.Hour/2), l.Arrive).Truncate(Step)
+	return Window{Spot: l.Spot, Target: l.Target, BestFrom: from, BestUntil: later(earlier(from.Add(time.Hour), l.Leave), from.Add(Step))}
 }
 
 // weather of a moment as one wants it on paper: wind, water, air, swell and how clear it is.

@@ -41,18 +41,18 @@ type Sweep struct {
 	Targets []*playbook.Target
 	Spots   []*spot.Spot
 	From    time.Time
-	Days    int
+	Hours   int
 	Step    time.Duration
 }
 
-// Edges of all spots over days. Readings and the warmth over the marks are taken hour by hour, as
+// Edges of all spots over some hours. Readings and the warmth over the marks are taken hour by hour, as
 // forecasts are; tides and skies step by step.
 func (s Sweep) Edges() (*Field, error) {
-	if s.Days < 1 || s.Step < time.Minute || time.Hour%s.Step != 0 {
-		return nil, fmt.Errorf("sweep: a sweep needs at least a day and steps that divide an hour, not %d days and %s", s.Days, s.Step)
+	if s.Hours < 1 || s.Step < time.Minute || time.Hour%s.Step != 0 {
+		return nil, fmt.Errorf("sweep: a sweep needs at least an hour and steps that divide an hour, not %d hours and %s", s.Hours, s.Step)
 	}
 	s.From = s.From.Truncate(time.Hour)
-	steps := s.Days * 24 * int(time.Hour/s.Step)
+	steps := s.Hours * int(time.Hour/s.Step)
 	f := &Field{From: s.From, Step: s.Step, Edges: make([][][]float32, len(s.Targets)),
 		Waters: make([]Water, len(s.Spots))}
 	for t := range f.Edges {
@@ -218,7 +218,7 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 	list, seen := s.known[sp.Readings]
 	s.mu.Unlock()
 	if !seen {
-		list = make([]knownHour, s.Days*24+1)
+		list = make([]knownHour, s.Hours+1)
 		for i := range list {
 			t := s.From.Add(time.Duration(i) * time.Hour)
 			b := sp.Readings.Believe(t)

@@ -44,7 +44,8 @@ func TestEdgesAreWhatTheLongWayGives(t *testing.T) {
 		targets = append(targets, tg)
 	}
 	belief := rate.Priors{Book: book}
-	f, err := sweep.Sweep{Book: book, Belief: belief, Targets: targets, Spots: spots, From: from, Days: 14, Step: 10 * time.Minute}.Edges()
+	f, err := sweep.Sweep{Book: book, Belief: belief, Targets: targets, Spots: spots, From: from, Hours: 14 * 24,
+		Step: 10 * time.Minute}.Edges()
 	require.NoError(t, err)
 	compared, shut := 0, 0
 	weights := make([]float64, len(book.Rules))
@@ -97,6 +98,6 @@ func TestEdgesAreWhatTheLongWayGives(t *testing.T) {
 }
 
 func TestASweepNamesWhatIsWrong(t *testing.T) {
-	_, err := sweep.Sweep{Step: 7 * time.Minute, Days: 1}.Edges()
+	_, err := sweep.Sweep{Step: 7 * time.Minute, Hours: 1}.Edges()
 	assert.ErrorContains(t, err, "steps that divide an hour")
 }

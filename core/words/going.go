@@ -67,3 +67,10 @@ const (
 	WhereTheTideShutsTheWay     = "where the tide shuts the way"
 	MinutesUntilTheWayBackShuts = "Minutes until the way back shuts"
 )
+
+// Said by going/company.
+const (
+	NotWadingOrInAKayakWithAChild = "With a child: not wading, and not in a kayak."
+	NotOntoRockWithAChild         = "With a child: not onto rock the sea washes."
+	TheWayIsWaded                 = "The way there is waded."
+)

@@ -38,6 +38,17 @@ const (
 		"Allow more of them, another way to go, or other spots."
 )
 
+// Said by plan/spoil.
+const (
+	SpoiltByMoreWind   = "Wind from %s on: %s"
+	SpoiltByMoreSwell  = "Swell from %s on: %s"
+	SpoiltByMurk       = "Water clear to %s or less: %s"
+	SpoiltByClearness  = "Water clear to %s or more: %s"
+	NoLongerWorthIt    = "no longer worth it."
+	ANearGale          = "a near gale; nobody casts or stands well in it."
+	NothingAloneSpoils = "Neither wind nor swell nor clarity alone would spoil it."
+)
+
 // Said by plan/robust.
 const (
 	WithMoreWind     = "with %s more wind"

@@ -36,6 +36,7 @@ type PlanAsked struct {
 	PackMin   float64        `json:"pack_min"`
 	MarginMin float64        `json:"margin_min"`
 	ByDay     bool           `json:"by_day"`
+	Along     []string       `json:"along,omitempty"`
 	// CallMin is how long after being due back one is called for, minutes.
 	CallMin float64 `json:"call_min"`
 }

@@ -57,7 +57,7 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 	if len(laid) == 0 {
 		return out, nil
 	}
-	run := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: t, Days: 1, Step: atStep}
+	run := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: t, Hours: 24, Step: atStep}
 	for _, sp := range laid {
 		run.Spots = append(run.Spots, &sp.Spot.Spot)
 	}

@@ -109,7 +109,7 @@ func (s service) putPlan(ctx context.Context, as *web.Scope, in *putPlanInput) (
 	}
 	p := store.Plan{ID: in.ID, Revision: b.Revision, Name: b.Name, From: b.From.UTC(), To: b.To.UTC(), Tell: b.Tell,
 		Asked: store.PlanAsked{Targets: b.Targets, Spots: b.Spots, Banned: b.Banned, By: b.By, Legs: b.Legs, PackMin: b.PackMin,
-			MarginMin: b.MarginMin, ByDay: b.ByDay, CallMin: b.CallMin}}
+			MarginMin: b.MarginMin, ByDay: b.ByDay, Along: b.Along, CallMin: b.CallMin}}
 	if b.Home != nil {
 		home := ground.LatLon(*b.Home)
 		p.Asked.Home = &home
@@ -140,7 +140,7 @@ func bodyOf(p *store.Plan) KeptBody {
 	a := &p.Asked
 	b := KeptBody{Name: p.Name, Tell: p.Tell, CallMin: a.CallMin, Stays: []StayBody{}, DayBody: DayBody{From: p.From, To: p.To,
 		Targets: append([]string{}, a.Targets...), Spots: a.Spots, Banned: a.Banned, By: a.By, Legs: a.Legs, PackMin: a.PackMin,
-		MarginMin: a.MarginMin, ByDay: a.ByDay}}
+		MarginMin: a.MarginMin, ByDay: a.ByDay, Along: a.Along}}
 	if a.Home != nil {
 		home := wire.LatLon(*a.Home)
 		b.Home = &home

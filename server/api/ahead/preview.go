@@ -33,6 +33,7 @@ type DayBody struct {
 	PackMin   float64      `json:"pack_min,omitempty" minimum:"0" maximum:"120" default:"15" doc:"to pack, unpack and rig, for each leg"`
 	MarginMin float64      `json:"margin_min,omitempty" minimum:"0" maximum:"720" default:"20" doc:"to be out before a way shuts"`
 	ByDay     bool         `json:"by_day,omitempty" doc:"between civil dawn and dusk only"`
+	Along     []string     `json:"along,omitempty" maxItems:"2" nullable:"false" enum:"child,cannot wade" doc:"who comes along"`
 }
 
 // PlanBody asks for the best of a day.
@@ -146,7 +147,7 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 		return nil, web.Wrong("body.to", errors.New("a day is planned over 1 to 24 hours from its beginning"))
 	}
 	by := ground.Means(b.By)
-	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets}, by, "body")
+	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets, Along: b.Along}, by, "body")
 	if err != nil {
 		return nil, err
 	}

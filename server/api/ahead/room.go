@@ -10,6 +10,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
@@ -26,6 +27,7 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	web.Signed(api, d, web.Get("/ahead", "ahead", "What the coming days hold at your spots, hour by hour"), s.days)
 	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
+	s.registerSpoilers(api)
 	s.registerCalendar(api)
 	s.registerPreview(api)
 	s.registerPlans(api)
@@ -38,6 +40,12 @@ type AskedFor struct {
 	From    time.Time `query:"from" doc:"now if left out"`
 	Days    int       `query:"days" minimum:"1" maximum:"14" default:"14"`
 	Targets []string  `query:"targets,explode" maxItems:"40" doc:"ids; left out: all that live about your spots"`
+	Along   []string  `query:"along,explode" maxItems:"2" enum:"child,cannot wade" doc:"who comes along, where that narrows it"`
+}
+
+// company by what is said of who comes along.
+func company(along []string) going.Company {
+	return going.Company{Child: slices.Contains(along, "child"), CannotWade: slices.Contains(along, "cannot wade")}
 }
 
 // outlook of all spots of an angler that have ground to fish over.
@@ -50,6 +58,12 @@ type outlook struct {
 
 // look over the days; at is where they are asked for in the request.
 func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string) (*outlook, error) {
+	return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
+}
+
+// lookAmong some of one's spots.
+func (s service) lookAmong(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string,
+	asked func(*desk.Laid) bool) (*outlook, error) {
 	from := as.At(in.From)
 	all, err := s.Desk.Spots(ctx, as.Angler, from)
 	if err != nil {
@@ -64,20 +78,23 @@ func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, by groun
 		return nil, err
 	}
 	out := &outlook{}
-	asked := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Units: as.Units, By: by, From: from,
-		Days: in.Days}
+	question := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Company: company(in.Along), Units: as.Units, By: by,
+		From: from, Days: in.Days}
 	for _, sp := range all {
+		if !asked(sp) {
+			continue
+		}
 		if len(sp.Marks) == 0 {
 			out.bare = append(out.bare, sp)
 			continue
 		}
 		out.spots = append(out.spots, sp)
-		asked.Spots = append(asked.Spots, &sp.Spot.Spot)
+		question.Spots = append(question.Spots, &sp.Spot.Spot)
 	}
-	if asked.Targets, err = targetsOf(book, in.Targets, asked.Spots, at); err != nil {
+	if question.Targets, err = targetsOf(book, in.Targets, question.Spots, at); err != nil {
 		return nil, err
 	}
-	out.Outlook, err = asked.Look()
+	out.Outlook, err = question.Look()
 	return out, err
 }
 

@@ -25,6 +25,7 @@ type stopOut struct {
 	Fee     string       `json:"fee"`
 	Parking string       `json:"parking"`
 	Access  string       `json:"access" doc:"how one gets there"`
+	Spoilt  []string     `json:"spoilt" nullable:"false" doc:"what alone would spoil it; empty where one only waits"`
 	Weather []string     `json:"weather" nullable:"false" doc:"in words, when it is at its best there"`
 	Tie     *sheetChoice `json:"tie,omitempty"`
 }
@@ -101,7 +102,7 @@ func (d *asked) stopOf(s *plan.Stop, leg LegOut) stopOut {
 	sp := d.o.Asked.Spots[s.Spot]
 	out := stopOut{LegOut: leg, ArriveM: s.ArriveM, LeaveM: s.LeaveM, Turns: []stopTurn{}, Way: s.Way, Hazards: sp.Hazards,
 		Fee: sp.Fee, Parking: sp.Parking,
-		Access: string(sp.Access.Manner), Weather: listed(s.Weather)}
+		Access: string(sp.Access.Manner), Weather: listed(s.Weather), Spoilt: listed(s.Spoilt)}
 	for _, t := range s.Turns {
 		out.Turns = append(out.Turns, turnOf(t))
 	}

@@ -22,6 +22,9 @@ type aheadWindowsInput struct {
 	Weekdays  []int    `query:"weekdays,explode" maxItems:"7" minimum:"0" maximum:"6" doc:"that one is free on, Sunday is 0; left out: all"`
 	FreeFrom  float64  `query:"free_from_h" minimum:"0" maximum:"24" doc:"the hour of the day one is free from"`
 	FreeUntil float64  `query:"free_until_h" minimum:"0" maximum:"24" default:"24"`
+	Home      string   `query:"home" maxLength:"60" doc:"where one sets out, latitude and longitude in degrees with a comma between"`
+	WithinMin float64  `query:"within_min" minimum:"0" maximum:"1440" doc:"minutes from there, guessed from the bee line; 0: however far"`
+	Kit       bool     `query:"kit" doc:"only what is worth it with your own kit; an empty one is not asked"`
 	Most      int      `query:"most" minimum:"1" maximum:"500" default:"40"`
 }
 
@@ -76,7 +79,33 @@ func (s service) search(ctx context.Context, as *web.Scope, in *aheadWindowsInpu
 	if err != nil {
 		return nil, nil, err
 	}
-	return o, o.find(in, free), nil
+	near, err := o.near(in)
+	if err != nil {
+		return nil, nil, err
+	}
+	found := o.find(in, free, near)
+	if in.Kit {
+		has, err := s.Store.KitOf(ctx, as.Angler)
+		if err != nil {
+			return nil, nil, err
+		}
+		found, err = o.InKit(found, has, in.Least)
+		return o, found, err
+	}
+	return o, found, nil
+}
+
+// near says of a spot, by its place in the outlook, whether it is no farther than one cares to go.
+func (o *outlook) near(in *aheadWindowsInput) (func(at int) bool, error) {
+	if in.WithinMin <= 0 {
+		return func(int) bool { return true }, nil
+	}
+	home, err := ground.ParseLatLon(in.Home)
+	if err != nil {
+		return nil, web.Wrong("query.home", err)
+	}
+	within := o.Within(home, minutes(in.WithinMin))
+	return func(at int) bool { return slices.Contains(within, at) }, nil
 }
 
 func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*aheadWindowsOutput, error) {
@@ -99,10 +128,10 @@ func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInp
 }
 
 // find the windows of the spots that are asked for, water by water: free hours are those of its clock.
-func (o *outlook) find(in *aheadWindowsInput, free plan.Free) []plan.Window {
+func (o *outlook) find(in *aheadWindowsInput, free plan.Free, near func(int) bool) []plan.Window {
 	byZone := map[string][]int{}
 	for at, sp := range o.spots {
-		if (len(in.Manners) == 0 || slices.Contains(in.Manners, string(sp.Access.Manner))) &&
+		if near(at) && (len(in.Manners) == 0 || slices.Contains(in.Manners, string(sp.Access.Manner))) &&
 			(len(in.Places) == 0 || slices.Contains(in.Places, sp.Place)) {
 			byZone[sp.Water.TimeZone] = append(byZone[sp.Water.TimeZone], at)
 		}

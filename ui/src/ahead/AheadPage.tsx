@@ -11,6 +11,7 @@ import { useAsking } from '../tie/asking';
 import { AskFor } from './AskFor';
 import { calendar, query, useAsked } from './asked';
 import { DayPlan } from './DayPlan';
+import { useHome } from './Home';
 import { Fortnight } from './Fortnight';
 import { against, type Row } from './fortnight';
 import { WindowList } from './WindowList';
@@ -30,18 +31,20 @@ export default function AheadPage() {
   const wide = useMedia('(min-width: 701px)');
   const [asked, ask] = useAsked();
   const [, seek] = useAsking();
+  const [home, setHome] = useHome();
   const [chosen, setChosen] = useState('');
   const [why, setWhy] = useState('');
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const data = useQuery({
-    queryKey: keys.ahead,
-    queryFn: ({ signal }) => api.ahead(signal),
+    queryKey: [...keys.ahead, asked.along],
+    queryFn: ({ signal }) => api.ahead(asked.along, signal),
+    placeholderData: keepPreviousData,
     enabled: wide,
     staleTime: 10 * 60_000,
   });
   const [from] = useState(() => here.present().toISOString());
   const [most, setMost] = useState(few);
-  const asking = query(asked, from, most);
+  const asking = query(asked, home, from, most);
   const windows = useQuery({
     queryKey: ['ahead-windows', asking],
     queryFn: ({ signal }) => api.aheadWindows(asking, signal),
@@ -79,7 +82,7 @@ export default function AheadPage() {
         {error && <p role="alert">{error.message}</p>}
       </div>
     );
-  const day = <DayPlan targets={asked.targets} byDay={asked.byDay} />;
+  const day = <DayPlan asked={asked} home={home} onHome={setHome} />;
   return (
     <div className="ahead">
       <Invented withBegin />
@@ -108,7 +111,15 @@ export default function AheadPage() {
           </p>
         )}
       </header>
-      <AskFor asked={asked} targets={targets.data ?? []} places={kinds} narrow={!wide} onChange={ask} />
+      <AskFor
+        asked={asked}
+        targets={targets.data ?? []}
+        places={kinds}
+        home={home}
+        onHome={setHome}
+        narrow={!wide}
+        onChange={ask}
+      />
       <div className="ahead-two">
         {wide && data.data && (
           <section aria-label={say.theFortnight}>
@@ -140,6 +151,8 @@ export default function AheadPage() {
               found={w.found}
               onMore={() => setMost(many)}
               chosen={chosen}
+              least={asked.least}
+              along={asked.along}
               onChoose={(k, key) => {
                 setChosen(key === chosen ? '' : key);
                 setWhy('');

@@ -3,7 +3,7 @@ import { Button, Select } from 'antd';
 import { v7 } from 'uuid';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type DayPlan as Plan, type Means } from '../api/client';
+import { api, type DayPlan as Plan, type LatLon, type Means } from '../api/client';
 import { day, weekday, hourMark, isoDay, onTheWall } from '../format/time';
 import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
@@ -11,7 +11,8 @@ import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { means } from '../water/SpotFilter';
 import { ahead as say } from '../words/ahead';
-import { HomeField, useHome } from './Home';
+import type { Asked } from './asked';
+import { HomeField } from './Home';
 import { PlanList } from './PlanList';
 import { Robust } from './Robust';
 
@@ -19,7 +20,13 @@ const oneDay = 86_400_000;
 const hours = Array.from({ length: 25 }, (_, h) => h);
 
 /** A day over several spots: the best three that differ by place, worked out anew for what one asks. */
-export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean }) {
+export function DayPlan(props: {
+  asked: Asked;
+  home: LatLon | undefined;
+  onHome: (p: LatLon | undefined) => void;
+}) {
+  const { home, onHome } = props;
+  const { targets, byDay, along } = props.asked;
   const here = usePlace();
   const moment = useMoment();
   const [, seek] = useAsking();
@@ -34,7 +41,6 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
   const [until, setUntil] = useState(18);
   const [by, setBy] = useState<Means | ''>('');
   const [legs, setLegs] = useState(2);
-  const [home, setHome] = useHome();
   const asked = () => {
     const begin = onTheWall(date, from, zone);
     return {
@@ -45,6 +51,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
       by_day: byDay,
       pack_min: 15,
       margin_min: 20,
+      ...(along.length > 0 && { along }),
       ...(by && { by }),
       ...(home && { home }),
     };
@@ -100,7 +107,7 @@ export function DayPlan({ targets, byDay }: { targets: string[]; byDay: boolean 
             popupMatchSelectWidth={false}
           />
         </label>
-        <HomeField value={home} onChange={setHome} />
+        <HomeField value={home} onChange={onHome} />
         {hour(say.leaveFrom, from, setFrom, hours.slice(0, 24))}
         {hour(
           say.backBy,

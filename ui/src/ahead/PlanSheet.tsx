@@ -1,22 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { api, type PlanSheet as SheetData } from '../api/client';
 import { depth } from '../format/spoken';
 import { clock, day } from '../format/time';
 import { Sketch } from '../tie/Sketch';
+import { alone, fileName, keepFile } from './keep';
 import { ahead as say } from '../words/ahead';
 import { sentences } from '../words/joined';
 
 /** One page of a day to print or to have without a signal. */
 export function PlanSheet({ id }: { id: string }) {
+  const page = useRef<HTMLElement>(null);
   const q = useQuery({ queryKey: ['plan-sheet', id], queryFn: () => api.planSheet(id) });
   if (q.error) return <p role="alert">{q.error.message}</p>;
   if (!q.data) return <p className="panel quiet">{say.writingTheSheet}</p>;
   const s = q.data;
   const at = (t: string) => clock(t, s.time_zone);
   return (
-    <article className="panel day-sheet" aria-label={say.theSheet}>
+    <article ref={page} className="panel day-sheet" aria-label={say.theSheet}>
       <header>
         <h2>{s.name}</h2>
         <p>
@@ -54,6 +56,12 @@ export function PlanSheet({ id }: { id: string }) {
       </div>
       <Tell text={s.tell} />
       <p className="quiet small">{say.theSheetIsWorkedOut}</p>
+      <Button
+        size="small"
+        onClick={() => keepFile(fileName(s.name, 'html'), alone(page.current!, s.name), 'text/html')}
+      >
+        {say.keepTheSheet}
+      </Button>
     </article>
   );
 }
@@ -83,6 +91,7 @@ function Stop({ stop: k, zone }: { stop: SheetData['stops'][number]; zone: strin
         )}
         {k.hazards && <p>{k.hazards}</p>}
         <p className="quiet">{k.weather.join(', ')}</p>
+        {k.spoilt.length > 0 && <p>{sentences(say.spoiltBy, ...k.spoilt)}</p>}
         {k.tie && (
           <>
             <p>

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
-import type { AheadWindow } from '../api/client';
+import { useQuery } from '@tanstack/react-query';
+import { api, type AheadWindow, type Along } from '../api/client';
 import { perHour, times } from '../format/measure';
 import { clock, day } from '../format/time';
 import { ahead as say } from '../words/ahead';
@@ -12,9 +13,12 @@ export function WindowList(props: {
   found: number;
   onMore: () => void;
   chosen: string;
+  /** What is worth going for, and with whom: what would spoil a window is held against them. */
+  least: number;
+  along: Along[];
   onChoose: (w: AheadWindow, key: string) => void;
 }) {
-  const { windows, found, chosen, onMore, onChoose } = props;
+  const { windows, found, chosen, least, along, onMore, onChoose } = props;
   return (
     <ol className="window-list" aria-label={say.windowsBestFirst}>
       {windows.map((w) => {
@@ -33,7 +37,7 @@ export function WindowList(props: {
               </span>
               {w.be_out_by && <span className="window-out">{say.outBy(clock(w.be_out_by, zone))}</span>}
             </button>
-            {key === chosen && <Opened w={w} />}
+            {key === chosen && <Opened w={w} least={least} along={along} />}
           </li>
         );
       })}
@@ -48,7 +52,20 @@ export function WindowList(props: {
   );
 }
 
-function Opened({ w }: { w: AheadWindow }) {
+function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Along[] }) {
+  const asked = {
+    spot_id: w.spot_id,
+    target: w.target,
+    from: w.best_from,
+    until: w.best_until,
+    least,
+    along,
+  };
+  const spoilt = useQuery({
+    queryKey: ['spoilers', asked],
+    queryFn: ({ signal }) => api.spoilers(asked, signal),
+    staleTime: 10 * 60_000,
+  });
   const zone = w.time_zone;
   const span = (from?: string | null, to?: string | null) =>
     say.to(
@@ -91,6 +108,16 @@ function Opened({ w }: { w: AheadWindow }) {
             </dd>
           </div>
         )}
+        <div>
+          <dt>{say.wouldSpoilIt}</dt>
+          <dd>
+            {spoilt.data ? (
+              spoilt.data.says.map((s) => <p key={s}>{s}</p>)
+            ) : (
+              <span className="quiet">{spoilt.error?.message ?? say.lookingWhatWouldSpoil}</span>
+            )}
+          </dd>
+        </div>
         <div>
           <dt>{say.weather}</dt>
           <dd>{w.told ? say.toldByTheForecast : say.nobodyHasToldItYet}</dd>

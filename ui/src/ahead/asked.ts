@@ -1,19 +1,39 @@
 import { useCallback, useState } from 'react';
-import type { AheadQuery } from '../api/client';
+import type { AheadQuery, Along, LatLon } from '../api/client';
+import { written } from '../format/position';
 
 /** What one asks of the days ahead: it stays from one opening of the page to the next. */
 export interface Asked {
   targets: string[];
   byDay: boolean;
-  weekend: boolean;
+  /** Days of the week one is free on, Sunday is 0; none: all. */
+  weekdays: number[];
+  /** Hours of the day one is free. */
+  free: [number, number];
   manners: NonNullable<AheadQuery['manners']>;
   /** Kinds of place. */
   places: string[];
   least: number;
+  along: Along[];
+  /** So many minutes from where one sets out; 0: however far. */
+  withinMin: number;
+  /** Only what is worth it with one's own kit. */
+  kit: boolean;
 }
 
 const key = 'greypebble.ahead';
-const first: Asked = { targets: [], byDay: false, weekend: false, manners: [], places: [], least: 1.2 };
+const first: Asked = {
+  targets: [],
+  byDay: false,
+  weekdays: [],
+  free: [0, 24],
+  manners: [],
+  places: [],
+  least: 1.2,
+  along: [],
+  withinMin: 0,
+  kit: false,
+};
 
 function stored(): Asked {
   try {
@@ -36,13 +56,18 @@ export function useAsked() {
 }
 
 /** As the server is asked. */
-export const query = (a: Asked, from: string, most: number): AheadQuery => ({
+export const query = (a: Asked, home: LatLon | undefined, from: string, most: number): AheadQuery => ({
   from,
   most,
   least: a.least,
   ...(a.targets.length > 0 && { targets: a.targets }),
   ...(a.byDay && { by_day: true }),
-  ...(a.weekend && { weekdays: [0, 6] }),
+  ...(a.weekdays.length > 0 && { weekdays: a.weekdays }),
+  ...(a.free[0] > 0 && { free_from_h: a.free[0] }),
+  ...(a.free[1] < 24 && { free_until_h: a.free[1] }),
+  ...(a.along.length > 0 && { along: a.along }),
+  ...(a.withinMin > 0 && home && { within_min: a.withinMin, home: written(home) }),
+  ...(a.kit && { kit: true }),
   ...(a.manners.length > 0 && { manners: a.manners }),
   ...(a.places.length > 0 && { places: a.places }),
 });

@@ -40,6 +40,8 @@ export type Formats = Schemas['FormatsOutputBody'];
 export type ImportQuery = paths['/v1/interchange/import']['post']['parameters']['query'];
 /** What one asks of the windows of the coming days. */
 export type AheadQuery = NonNullable<paths['/v1/ahead/windows']['get']['parameters']['query']>;
+/** Who comes along, as far as it narrows where one goes. */
+export type Along = NonNullable<AheadQuery['along']>[number];
 export type AheadData = Schemas['AheadOutputBody'];
 export type DayPlan = Schemas['PlanOut'];
 export type KeptBody = Schemas['PutPlanInputBody'];
@@ -235,7 +237,12 @@ export const api = {
     settle(client.PUT('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } }, body })),
   deleteNoted: (id: string, noted_id: string) =>
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
-  ahead: (signal?: AbortSignal) => settle(client.GET('/v1/ahead', { signal })),
+  ahead: (along: Along[], signal?: AbortSignal) =>
+    settle(client.GET('/v1/ahead', { params: { query: { along } }, signal })),
+  spoilers: (
+    query: { spot_id: string; target: string; from: string; until: string; least: number; along: Along[] },
+    signal?: AbortSignal,
+  ) => settle(client.GET('/v1/ahead/spoilers', { params: { query }, signal })),
   previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
   spotMonth: (id: string, month?: string) =>
     settle(client.GET('/v1/spots/{id}/month', { params: { path: { id }, query: { month } } })),

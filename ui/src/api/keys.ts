@@ -33,6 +33,7 @@ const ofReadings = [
   'outlook',
   'ahead',
   'ahead-windows',
+  'spoilers',
   'state',
   'ribbon',
   'visits',
@@ -70,14 +71,15 @@ export const rests = {
     'targets',
     'ahead',
     'ahead-windows',
+    'spoilers',
     'advise',
     'compare-advice',
     'edge',
     'rig-card',
     'spells',
   ],
-  kit: ['kit', 'advise', 'compare-advice', 'edge', 'usual', 'plan', 'plan-sheet'],
-  limits: ['limits', 'ahead', 'ahead-windows', 'advise', 'edge', 'state'],
+  kit: ['kit', 'ahead-windows', 'advise', 'compare-advice', 'edge', 'usual', 'plan', 'plan-sheet'],
+  limits: ['limits', 'ahead', 'ahead-windows', 'spoilers', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 
 export type Subject = keyof typeof rests;

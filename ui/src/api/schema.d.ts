@@ -195,6 +195,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/ahead/spoilers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What alone would spoil a window, and from which value on */
+        get: operations["spoilers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/ahead/windows": {
         parameters: {
             query?: never;
@@ -3557,6 +3574,8 @@ export interface components {
             password: string;
         };
         KeptOutputBody: {
+            /** @description who comes along */
+            along?: ("child" | "cannot wade")[];
             /** @description ids of spots that are left out */
             banned?: string[];
             /**
@@ -4632,6 +4651,8 @@ export interface components {
             under: components["schemas"]["PierOut"][];
         };
         PlanBody: {
+            /** @description who comes along */
+            along?: ("child" | "cannot wade")[];
             /** @description ids of spots that are left out */
             banned?: string[];
             /**
@@ -4870,6 +4891,8 @@ export interface components {
             why?: string;
         };
         PutPlanInputBody: {
+            /** @description who comes along */
+            along?: ("child" | "cannot wade")[];
             /** @description ids of spots that are left out */
             banned?: string[];
             /**
@@ -5546,6 +5569,23 @@ export interface components {
              */
             total: number;
         };
+        Spoiler: {
+            /** @description one does not go then; else it is no longer worth it */
+            forbids: boolean;
+            kind: string;
+            /** @description so much or less of it; else so much or more */
+            less: boolean;
+            /**
+             * Format: double
+             * @description in the kind's SI unit
+             */
+            value: number;
+        };
+        SpoilersOutputBody: {
+            /** @description each in a sentence, or that there are none */
+            says: string[];
+            spoilers: components["schemas"]["Spoiler"][];
+        };
         SpotBody: {
             bottom?: string;
             /**
@@ -5877,6 +5917,8 @@ export interface components {
             parking: string;
             pinned: boolean;
             says: string;
+            /** @description what alone would spoil it; empty where one only waits */
+            spoilt: string[];
             spot: string;
             /** Format: uuid */
             spot_id: string;
@@ -7616,6 +7658,8 @@ export interface operations {
                 days?: number;
                 /** @description ids; left out: all that live about your spots */
                 targets?: string[] | null;
+                /** @description who comes along, where that narrows it */
+                along?: ("child" | "cannot wade")[] | null;
             };
             header?: never;
             path?: never;
@@ -7670,6 +7714,72 @@ export interface operations {
             };
         };
     };
+    spoilers: {
+        parameters: {
+            query: {
+                spot_id: string;
+                target: string;
+                /** @description when its best begins */
+                from: string;
+                /** @description and ends, at most six hours after */
+                until: string;
+                /** @description edge that is worth going for */
+                least?: number;
+                along?: ("child" | "cannot wade")[] | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpoilersOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     aheadWindows: {
         parameters: {
             query?: {
@@ -7678,6 +7788,8 @@ export interface operations {
                 days?: number;
                 /** @description ids; left out: all that live about your spots */
                 targets?: string[] | null;
+                /** @description who comes along, where that narrows it */
+                along?: ("child" | "cannot wade")[] | null;
                 /** @description edge that is worth going for; 1 is an ordinary spell */
                 least?: number;
                 /** @description between civil dawn and dusk only */
@@ -7693,6 +7805,12 @@ export interface operations {
                 /** @description the hour of the day one is free from */
                 free_from_h?: number;
                 free_until_h?: number;
+                /** @description where one sets out, latitude and longitude in degrees with a comma between */
+                home?: string;
+                /** @description minutes from there, guessed from the bee line; 0: however far */
+                within_min?: number;
+                /** @description only what is worth it with your own kit; an empty one is not asked */
+                kit?: boolean;
                 most?: number;
             };
             header?: never;
@@ -7756,6 +7874,8 @@ export interface operations {
                 days?: number;
                 /** @description ids; left out: all that live about your spots */
                 targets?: string[] | null;
+                /** @description who comes along, where that narrows it */
+                along?: ("child" | "cannot wade")[] | null;
                 /** @description edge that is worth going for; 1 is an ordinary spell */
                 least?: number;
                 /** @description between civil dawn and dusk only */
@@ -7771,6 +7891,12 @@ export interface operations {
                 /** @description the hour of the day one is free from */
                 free_from_h?: number;
                 free_until_h?: number;
+                /** @description where one sets out, latitude and longitude in degrees with a comma between */
+                home?: string;
+                /** @description minutes from there, guessed from the bee line; 0: however far */
+                within_min?: number;
+                /** @description only what is worth it with your own kit; an empty one is not asked */
+                kit?: boolean;
                 most?: number;
             };
             header?: never;

@@ -34,6 +34,14 @@ export const dayOfYear = (t: string | Date, zone: string) =>
 export const weekday = (t: string | Date, zone: string) =>
   new Intl.DateTimeFormat('en-GB', { weekday: 'long', timeZone: zone }).format(new Date(t));
 
+/** The days of the week, Monday first; Sunday is 0. */
+export const weekdays = () =>
+  [1, 2, 3, 4, 5, 6, 0].map((day) => ({
+    day,
+    // 1 January 2023 was a Sunday.
+    name: format('UTC', { weekday: 'short' }).format(new Date(Date.UTC(2023, 0, 1 + day))),
+  }));
+
 /** Hour and date parts where the water is. */
 export function hourThere(t: Date, zone: string): number {
   return Number(format(zone, { hour: '2-digit', hourCycle: 'h23' }).format(t));
@@ -41,7 +49,7 @@ export function hourThere(t: Date, zone: string): number {
 
 /** An hour on an axis: "06", "6 am". */
 export const hourMark = (h: number) =>
-  halfDays() ? `${h % 12 || 12} ${h < 12 ? 'am' : 'pm'}` : String(h).padStart(2, '0');
+  halfDays() ? `${h % 12 || 12} ${h % 24 < 12 ? 'am' : 'pm'}` : String(h).padStart(2, '0');
 
 /** "45 min", "1 h 20". */
 export function lasting(ms: number): string {

@@ -231,6 +231,7 @@ const Bed = memo(function Bed(props: {
   const { r, drawn, pad, width, height, narrow, zone, visits, spells } = props;
   // Where they stand while the moment is elsewhere: springs and neaps keep clear of them.
   const turns = placed(r.turns, drawn, pad, width, narrow, NaN);
+  const inView = (x: number) => x >= pad.left && x <= width - pad.right;
   return (
     <>
       <defs>
@@ -264,14 +265,13 @@ const Bed = memo(function Bed(props: {
       {r.surfaces.map((s) => (
         <SurfaceRun key={s.from} run={s} x={drawn.x} y={pad.top - 8} />
       ))}
-      {r.peaks.map((k) => (
-        <PeakMark
-          key={k.time}
-          peak={k}
-          x={drawn.x(Date.parse(k.time))}
-          {...{ pad, width, height, narrow, zone, turns }}
-        />
-      ))}
+      {r.peaks
+        .map((peak) => ({ peak, x: drawn.x(Date.parse(peak.time)) }))
+        // A narrow one has room for what lies beyond it only where nothing lies on it.
+        .filter(({ x }, _, all) => !narrow || inView(x) || !all.some((k) => inView(k.x)))
+        .map(({ peak, x }) => (
+          <PeakMark key={peak.time} {...{ peak, x, pad, width, height, narrow, zone, turns }} />
+        ))}
       {drawn.ticks.map((k) => (
         <g key={k.at} className="tick">
           <line

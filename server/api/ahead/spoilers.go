@@ -1,0 +1,69 @@
+package ahead
+
+import (
+	"context"
+	"errors"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/ground"
+	"greypebble/core/plan"
+	"greypebble/server/api/web"
+	"greypebble/server/desk"
+)
+
+type spoilersInput struct {
+	Spot   string    `query:"spot_id" required:"true" format:"uuid"`
+	Target string    `query:"target" required:"true" maxLength:"80"`
+	From   time.Time `query:"from" required:"true" doc:"when its best begins"`
+	Until  time.Time `query:"until" required:"true" doc:"and ends, at most six hours after"`
+	Least  float64   `query:"least" minimum:"0" maximum:"100" default:"1.2" doc:"edge that is worth going for"`
+	Along  []string  `query:"along,explode" maxItems:"2" enum:"child,cannot wade"`
+}
+
+type spoiler struct {
+	Kind    string  `json:"kind"`
+	Value   float64 `json:"value" doc:"in the kind's SI unit"`
+	Less    bool    `json:"less" doc:"so much or less of it; else so much or more"`
+	Forbids bool    `json:"forbids" doc:"one does not go then; else it is no longer worth it"`
+}
+
+type spoilersOutput struct {
+	Body struct {
+		Spoilers []spoiler `json:"spoilers" nullable:"false"`
+		Says     []string  `json:"says" nullable:"false" doc:"each in a sentence, or that there are none"`
+	}
+}
+
+func (s service) registerSpoilers(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/ahead/spoilers", "spoilers", "What alone would spoil a window, and from which value on"),
+		s.spoilers)
+}
+
+// longestBest a window may have: its best hour, and room for those who ask by hand.
+const longestBest = 6 * time.Hour
+
+func (s service) spoilers(ctx context.Context, as *web.Scope, in *spoilersInput) (*spoilersOutput, error) {
+	if length := in.Until.Sub(in.From); length < plan.Step || length > longestBest {
+		return nil, web.Wrong("query.until", errors.New("expected ten minutes to six hours after it begins"))
+	}
+	o, err := s.lookAmong(ctx, as, &AskedFor{From: in.From, Days: 1, Targets: []string{in.Target}, Along: in.Along}, ground.AsEach,
+		"query", func(sp *desk.Laid) bool { return sp.ID.String() == in.Spot })
+	if err != nil {
+		return nil, err
+	}
+	if len(o.spots) == 0 {
+		return nil, web.NotFound("no such spot of yours with marks")
+	}
+	found, err := o.Spoilers(plan.Window{BestFrom: in.From.UTC().Truncate(plan.Step), BestUntil: in.Until.UTC()}, in.Least)
+	if err != nil {
+		return nil, err
+	}
+	out := &spoilersOutput{}
+	out.Body.Spoilers, out.Body.Says = []spoiler{}, plan.SaysSpoilers(found)
+	for _, k := range found {
+		out.Body.Spoilers = append(out.Body.Spoilers, spoiler{string(k.Kind), k.Value, k.Less, k.Forbids})
+	}
+	return out, nil
+}
