@@ -44,13 +44,22 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
 	require.NoError(t, p.Click("weekends"))
 
+	// An hour that is touched says what is on then, and how sure that is.
+	_, err := browser.Eval[any](p, `(() => { const c = document.querySelector('.skyline canvas'), r = c.getBoundingClientRect();
+		c.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: r.left + r.width * 0.9, clientY: r.top + 9 })); return 1; })()`)
+	require.NoError(t, err)
+	require.NoError(t, p.Wait(`document.querySelector('.hour-opened')?.innerText.includes('four times in five')`))
+	require.NoError(t, p.Still())
+	assert.Regexp(t, `^(Long Strand|Cutwater Pier|Stone Arm), \w+ \d+ \w+ \d\d:\d\d\. .*Florida pompano ×`,
+		eval[string](t, p, `document.querySelector('.hour-opened').innerText`))
+
 	// With somebody who stays dry, what is waded to is left out; it is said what narrows the days.
 	require.NoError(t, p.Click("However far, by any way, with anybody"))
 	require.NoError(t, p.Click("someone who stays dry"))
 	require.NoError(t, p.WaitText("someone who stays dry"))
 	require.NoError(t, p.Still())
 	assert.Equal(t, "someone who stays dry", eval[string](t, p, `document.querySelector('.ask-when summary').innerText`))
-	_, err := browser.Eval[any](p, `(document.querySelector('.ask-when [aria-pressed="true"]').click(), 1)`)
+	_, err = browser.Eval[any](p, `(document.querySelector('.ask-when [aria-pressed="true"]').click(), 1)`)
 	require.NoError(t, err)
 	require.NoError(t, p.Wait(`document.querySelector('.ask-when summary').innerText.startsWith('However far')`))
 	require.NoError(t, p.Click("However far, by any way, with anybody"))
@@ -81,7 +90,7 @@ func TestOneLandsOnWhatIsAhead(t *testing.T) {
 	_, err = browser.Eval[any](p, `(document.querySelector('[data-spot="Lantern Lake"] canvas').dispatchEvent(
 		new MouseEvent('click', {bubbles: true, clientX: 600})), 1)`)
 	require.NoError(t, err)
-	require.NoError(t, p.WaitText("Lantern Lake: A rule or its hours close it."))
+	require.NoError(t, p.Wait(`/^Lantern Lake, .*A rule or its hours close it/.test(document.querySelector(".hour-opened")?.innerText)`))
 	require.NoError(t, p.Wait(`document.querySelector('.head-spot').innerText.includes('Lantern Lake')`))
 }
 

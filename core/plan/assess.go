@@ -67,13 +67,14 @@ func (o *Outlook) Assess(d Day, stays []Pin, zone *time.Location, u quantity.Uni
 
 // stay is what one is worth, step by step.
 func (o *Outlook) stay(d Day, s Pin, targets []int) Leg {
-	leg := Leg{Spot: s.Spot, Arrive: s.Arrive, Leave: s.Leave}
+	leg := Leg{Spot: s.Spot, Arrive: s.Arrive, Leave: s.Leave, Spare: s.Spare}
 	from := d
 	from.From = s.Arrive.Truncate(Step)
 	gain, target := o.gains(s.Spot, targets, from, o.stepsBetween(from.From, s.Leave))
 	made := map[int]float64{}
 	for t, g := range gain {
-		if k := target[t]; k >= 0 && g > 0 {
+		idle := !s.Spare.Opens.IsZero() && s.Spare.Holds(from.From.Add(time.Duration(t)*Step))
+		if k := target[t]; k >= 0 && g > 0 && !idle {
 			leg.Worth += g
 			leg.Catch += g * o.Asked.Targets[k].UsualCatch()
 			made[k] += g

@@ -14,6 +14,9 @@ import (
 // Home stands for where a day begins and ends, where a spot is asked for.
 const Home = -1
 
+// MostSpare a day can have.
+const MostSpare = 4 * time.Hour
+
 // MostSpots a day is planned over.
 const MostSpots = 12
 
@@ -33,6 +36,9 @@ type Day struct {
 	Margin  time.Duration
 	// Pins are stays the day is planned around.
 	Pins []Pin
+	// Spare is time without fishing, in one piece: to eat, or for what takes longer than one thinks. It
+	// is laid where it costs least, within a stay or in waiting for a way.
+	Spare time.Duration
 }
 
 // Leg of an itinerary: a stay at a spot.
@@ -40,6 +46,8 @@ type Leg struct {
 	// Target it is best for most of the time; −1 where one only waits.
 	Spot, Target  int
 	Arrive, Leave time.Time
+	// Spare time within the stay; empty for none.
+	Spare ground.Window
 	// Worth in ordinary rod-hours: the edge over the stay, added up by the hour.
 	Worth float64
 	// Catch of one rod that is expected, at the usual catch of what is sought.
@@ -66,6 +74,8 @@ func (d Day) Validate(o *Outlook) error {
 		return errors.New("plan: the day must lie within the outlook")
 	case len(d.Spots) == 0 || len(d.Spots) > MostSpots:
 		return fmt.Errorf("plan: a day is planned over 1 to %d spots, not %d", MostSpots, len(d.Spots))
+	case d.Spare < 0 || d.Spare > MostSpare:
+		return fmt.Errorf("plan: a day has up to %v to spare, not %v", MostSpare, d.Spare)
 	case d.Legs < 1 || d.Legs > MostSpots:
 		return fmt.Errorf("plan: a day has 1 to %d legs, not %d", MostSpots, d.Legs)
 	}
@@ -84,8 +94,21 @@ type planned struct {
 	target [][]int
 	// way in steps between spots, the last row and column being home; −1 where there is none.
 	way [][]int
-	// fish[l][s][t]: at spot s at step t with l more legs to go, about to fish; stay: having fished there.
-	fish, stay [][][]float64
+	// spare time in steps.
+	spare int
+	// still to come: the spare time is due, or had (or there is none).
+	due, had tableau
+}
+
+// tableau of values at a spot at a step with so many more legs to go, [legs][spot][step]: about to
+// fish, and having fished there.
+type tableau struct{ fish, stay [][][]float64 }
+
+// move is what to do next: go home (to is the number of spots), fish on (the spot itself), or go to
+// another and fish there from a step on. spare: the spare time is had here, or in waiting on the way.
+type move struct {
+	to, from int
+	spare    bool
 }
 
 // Itinerary that is worth most, exact at steps of [Step]; false where no spot can be fished and left
@@ -108,7 +131,7 @@ func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
 		}
 		for t := w; t < p.steps; t++ {
 			// What leaves home later is away for less.
-			if v := p.fish[d.Legs-1][s][t] + sooner*float64(t-w); v > best {
+			if v := p.first().fish[d.Legs-1][s][t] + sooner*float64(t-w); v > best {
 				best, at, leaves = v, s, t-w
 			}
 		}
@@ -125,7 +148,7 @@ func (o *Outlook) Itinerary(d Day) (Itinerary, bool, error) {
 // prepare the gains and ways of a day.
 func (o *Outlook) prepare(d Day) *planned {
 	n := len(d.Spots)
-	p := &planned{steps: int(d.Until.Sub(d.From) / Step)}
+	p := &planned{steps: int(d.Until.Sub(d.From) / Step), spare: int((d.Spare + Step - 1) / Step)}
 	p.gain, p.target, p.way = make([][]float64, n), make([][]int, n), make([][]int, n+1)
 	targets := d.Targets
 	if len(targets) == 0 {
@@ -177,21 +200,36 @@ func (o *Outlook) gains(at int, targets []int, d Day, steps int) ([]float64, []i
 	return gain, target
 }
 
+// first tableau of a day.
+func (p *planned) first() *tableau {
+	if p.spare > 0 {
+		return &p.due
+	}
+	return &p.had
+}
+
 // solve from the end of the day backwards.
 func (p *planned) solve(legs int) {
+	p.fill(&p.had, legs)
+	if p.spare > 0 {
+		p.fill(&p.due, legs)
+	}
+}
+
+func (p *planned) fill(in *tableau, legs int) {
 	n := len(p.gain)
-	p.fish, p.stay = make([][][]float64, legs), make([][][]float64, legs)
+	in.fish, in.stay = make([][][]float64, legs), make([][][]float64, legs)
 	for l := range legs {
-		p.fish[l], p.stay[l] = make([][]float64, n), make([][]float64, n)
+		in.fish[l], in.stay[l] = make([][]float64, n), make([][]float64, n)
 		for s := range n {
-			p.fish[l][s], p.stay[l][s] = filled(p.steps+1), filled(p.steps+1)
+			in.fish[l][s], in.stay[l][s] = filled(p.steps+1), filled(p.steps+1)
 		}
 		for t := p.steps; t >= 0; t-- {
 			for s := range n {
 				if t < p.steps {
-					p.fish[l][s][t] = p.gain[s][t] - sooner + p.stay[l][s][t+1]
+					in.fish[l][s][t] = p.gain[s][t] - sooner + in.stay[l][s][t+1]
 				}
-				p.stay[l][s][t], _, _ = p.next(l, s, t)
+				in.stay[l][s][t], _ = p.next(in, l, s, t)
 			}
 		}
 	}
@@ -205,39 +243,69 @@ func filled(n int) []float64 {
 	return out
 }
 
-// next is the best to do after having fished at a spot until a step: go home (to is the number of
-// spots), go on fishing (to is the spot itself), or go to another and fish there from a step on.
-func (p *planned) next(l, s, t int) (best float64, to, from int) {
-	n := len(p.gain)
-	best, to, from = math.Inf(-1), -1, t
-	if w := p.way[s][n]; w >= 0 && t+w <= p.steps {
-		best, to = -sooner*float64(w), n
+// next is the best to do after having fished at a spot until a step.
+func (p *planned) next(in *tableau, l, s, t int) (best float64, to move) {
+	n, due := len(p.gain), in == &p.due
+	best, to = math.Inf(-1), move{to: -1, from: t}
+	better := func(v float64, m move) {
+		if v > best {
+			best, to = v, m
+		}
 	}
-	if t < p.steps && p.fish[l][s][t] > best {
-		best, to = p.fish[l][s][t], s
+	if w := p.way[s][n]; !due && w >= 0 && t+w <= p.steps {
+		better(-sooner*float64(w), move{n, t, false})
+	}
+	if t < p.steps {
+		better(in.fish[l][s][t], move{s, t, false})
+	}
+	if due {
+		if v, may := p.idle(s, t); may {
+			better(v+p.had.stay[l][s][t+p.spare], move{s, t + p.spare, true})
+		}
 	}
 	if l == 0 {
-		return best, to, from
+		return best, to
 	}
 	for k := range n {
 		w := p.way[s][k]
 		if k == s || w < 0 {
 			continue
 		}
-		// One may wait for a way to open.
+		// One may wait for a way to open; who waits that long has had the spare time.
 		for u := t + w; u < p.steps; u++ {
-			if v := p.fish[l-1][k][u] - sooner*float64(u-t); v > best {
-				best, to, from = v, k, u
+			after, had := in, due && u-t-w >= p.spare
+			if had {
+				after = &p.had
+			}
+			if v := after.fish[l-1][k][u] - sooner*float64(u-t); v > best {
+				best, to = v, move{k, u, had}
 			}
 		}
 	}
-	return best, to, from
+	return best, to
+}
+
+// idle for the spare time at a spot: what holds a pin goes on holding it; false where one cannot be
+// there so long.
+func (p *planned) idle(s, t int) (float64, bool) {
+	if t+p.spare > p.steps {
+		return 0, false
+	}
+	sum := 0.0
+	for u := t; u < t+p.spare; u++ {
+		g := p.gain[s][u]
+		if math.IsInf(g, -1) {
+			return 0, false
+		}
+		sum += g - p.worth(s, u) - sooner
+	}
+	return sum, true
 }
 
 // follow the best from the first spot on.
 func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 	when := func(t int) time.Time { return d.From.Add(time.Duration(t) * Step) }
-	n, l := len(d.Spots), d.Legs-1
+	n, l, in := len(d.Spots), d.Legs-1, p.first()
 	t := leaves + p.way[n][s]
 	// Ways are planned in whole steps and told as long as they are.
 	way := func(from, to int) time.Duration { took, _ := d.Way(from, to); return took }
@@ -245,24 +313,32 @@ func (o *Outlook) follow(d Day, p *planned, s, leaves int) Itinerary {
 	for {
 		leg := Leg{Spot: d.Spots[s], Arrive: when(t)}
 		made := map[int]float64{}
-		to, from := s, t
-		for to == s {
-			worth := p.worth(s, t)
-			leg.Worth += worth
-			if k := p.target[s][t]; k >= 0 {
-				made[k] += worth
-				leg.Catch += worth * o.Asked.Targets[k].UsualCatch()
+		to := move{to: s, from: t}
+		for to.to == s {
+			if to.spare {
+				leg.Spare = ground.Window{Opens: when(t), Closes: when(to.from)}
+				t, in = to.from, &p.had
+			} else {
+				worth := p.worth(s, t)
+				leg.Worth += worth
+				if k := p.target[s][t]; k >= 0 {
+					made[k] += worth
+					leg.Catch += worth * o.Asked.Targets[k].UsualCatch()
+				}
+				t++
 			}
-			t++
-			_, to, from = p.next(l, s, t)
+			_, to = p.next(in, l, s, t)
 		}
 		leg.Leave, leg.Target = when(t), most(made)
 		out.Legs, out.Worth, out.Catch = append(out.Legs, leg), out.Worth+leg.Worth, out.Catch+leg.Catch
-		if to == n {
+		if to.to == n {
 			out.BackHome = when(t).Add(way(d.Spots[s], Home))
 			return out
 		}
-		s, t, l = to, from, l-1
+		if to.spare {
+			in = &p.had
+		}
+		s, t, l = to.to, to.from, l-1
 	}
 }
 

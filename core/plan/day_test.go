@@ -33,29 +33,50 @@ func ways(minutes [4][4]int) func(from, to int) (time.Duration, bool) {
 // tried is the most worth of all days there are, one after another: from a spot at a step with legs
 // to go, about to fish there.
 func tried(d plan.Day, gain func(spot, step int) float64, spot, step, legs, steps int) float64 {
+	return triedWith(d, gain, spot, step, legs, steps, d.Spare > 0)
+}
+
+// triedWith the spare time still due, or not.
+func triedWith(d plan.Day, gain func(spot, step int) float64, spot, step, legs, steps int, due bool) float64 {
 	took := func(from, to int) (int, bool) {
 		w, there := d.Way(from, to)
 		return int((w + plan.Step - 1) / plan.Step), there
 	}
-	best, sum := math.Inf(-1), 0.0
-	for t := step; t < steps; t++ {
-		g := gain(spot, t)
-		if math.IsInf(g, -1) {
-			return best
+	best := math.Inf(-1)
+	spare := int((d.Spare + plan.Step - 1) / plan.Step)
+	// Fished from the first step to until, the spare time had from idle on where that is not past it.
+	stay := func(until, idle int) (sum float64) {
+		for t := step; t < until; t++ {
+			g := gain(spot, t)
+			if t >= idle && t < idle+spare && !math.IsInf(g, -1) {
+				g = 0
+			}
+			sum += g
 		}
-		sum += g
-		if w, there := took(spot, plan.Home); there && t+1+w <= steps {
+		return sum
+	}
+	leave := func(t int, sum float64, due bool) {
+		if math.IsInf(sum, -1) {
+			return
+		}
+		if w, there := took(spot, plan.Home); there && t+w <= steps && !due {
 			best = max(best, sum)
 		}
 		if legs == 1 {
-			continue
+			return
 		}
 		for _, k := range d.Spots {
 			if w, there := took(spot, k); k != spot && there {
-				for u := t + 1 + w; u < steps; u++ {
-					best = max(best, sum+tried(d, gain, k, u, legs-1, steps))
+				for u := t + w; u < steps; u++ {
+					best = max(best, sum+triedWith(d, gain, k, u, legs-1, steps, due && u-t-w < spare))
 				}
 			}
+		}
+	}
+	for t := step + 1; t <= steps; t++ {
+		leave(t, stay(t, steps), due)
+		for idle := step + 1; due && idle+spare <= t; idle++ {
+			leave(t, stay(t, idle), false)
 		}
 	}
 	return best
@@ -66,10 +87,11 @@ func tried(d plan.Day, gain func(spot, step int) float64, spot, step, legs, step
 func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 	o := look(t, asked(t, 3, 3, 4, 0.5))
 	rapid.Check(t, func(t *rapid.T) {
-		steps := rapid.IntRange(3, 11).Draw(t, "steps")
+		steps := rapid.IntRange(3, 9).Draw(t, "steps")
 		begin := o.From.Add(time.Duration(rapid.IntRange(0, 300).Draw(t, "begin")) * plan.Step)
 		d := plan.Day{From: begin, Until: begin.Add(time.Duration(steps) * plan.Step), Spots: []int{bar, beach, pier},
-			Legs: rapid.IntRange(1, 3).Draw(t, "legs"), Margin: 20 * time.Minute, ByDay: rapid.Bool().Draw(t, "by day")}
+			Legs: rapid.IntRange(1, 3).Draw(t, "legs"), Margin: 20 * time.Minute, ByDay: rapid.Bool().Draw(t, "by day"),
+			Spare: time.Duration(rapid.SampledFrom([]int{0, 0, 10, 30}).Draw(t, "spare")) * time.Minute}
 		var minutes [4][4]int
 		for i := range minutes {
 			for k := range minutes[i] {
@@ -96,14 +118,21 @@ func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 		assert.LessOrEqual(t, len(got.Legs), d.Legs)
 		assert.False(t, got.LeaveHome.Before(d.From))
 		assert.False(t, got.BackHome.After(d.Until))
-		at, when, sum := plan.Home, got.LeaveHome, 0.0
+		at, when, sum, had := plan.Home, got.LeaveHome, 0.0, time.Duration(0)
 		for _, leg := range got.Legs {
 			w, there := d.Way(at, leg.Spot)
 			require.True(t, there)
 			assert.False(t, leg.Arrive.Before(when.Add(w)), "there is time for the way")
+			if at != plan.Home && leg.Arrive.Sub(when)-(w+plan.Step-1).Truncate(plan.Step) >= d.Spare {
+				had = max(had, d.Spare)
+			}
 			assert.True(t, leg.Leave.After(leg.Arrive))
 			worth := 0.0
 			for u := leg.Arrive; u.Before(leg.Leave); u = u.Add(plan.Step) {
+				if !leg.Spare.Opens.IsZero() && leg.Spare.Holds(u) {
+					had += plan.Step
+					continue
+				}
 				worth += gainAt(o, d, leg.Spot, u)
 			}
 			assert.InDelta(t, worth, leg.Worth, 1e-9)
@@ -112,6 +141,7 @@ func TestTheBestDayIsTheBestOfAll(t *testing.T) {
 		w, there := d.Way(at, plan.Home)
 		require.True(t, there)
 		assert.False(t, got.BackHome.Before(when.Add(w)))
+		assert.GreaterOrEqual(t, had, d.Spare, "what was to be spared is")
 		assert.InDelta(t, sum, got.Worth, 1e-9)
 	})
 }
@@ -174,6 +204,48 @@ func TestADayIsPlannedAboutWhatIsSet(t *testing.T) {
 		assert.Empty(t, against)
 	})
 	assert.Greater(t, kept, 5, "some days were laid about it")
+}
+
+// Spare time is laid where it costs least: nowhere in the day that was laid would so long without
+// fishing cost less, and set as it was laid the day is worth the same.
+func TestSpareTimeIsLaidWhereItCostsLeast(t *testing.T) {
+	o := look(t, asked(t, 3, 3, 4, 0.5))
+	d := plan.Day{From: o.From.Add(time.Hour), Until: o.From.Add(11 * time.Hour), Spots: []int{bar, beach, pier}, Legs: 2,
+		Margin: 20 * time.Minute, Way: ways([4][4]int{{0, 20, 20, 20}, {20, 0, 20, 20}, {20, 20, 0, 20}, {20, 20, 20, 0}})}
+	without, found, err := o.Itinerary(d)
+	require.NoError(t, err)
+	require.True(t, found)
+	d.Spare = 40 * time.Minute
+	with, found, err := o.Itinerary(d)
+	require.NoError(t, err)
+	require.True(t, found)
+	assert.Less(t, with.Worth, without.Worth)
+	var stays []plan.Pin
+	cheapest, spared := math.Inf(1), 0.0
+	for _, l := range with.Legs {
+		stays = append(stays, plan.Pin{Spot: l.Spot, Arrive: l.Arrive, Leave: l.Leave, Spare: l.Spare})
+		cost := func(from time.Time) (sum float64) {
+			for u := from; u.Before(from.Add(d.Spare)); u = u.Add(plan.Step) {
+				sum += gainAt(o, d, l.Spot, u)
+			}
+			return sum
+		}
+		for u := l.Arrive.Add(plan.Step); !u.Add(d.Spare).After(l.Leave); u = u.Add(plan.Step) {
+			cheapest = min(cheapest, cost(u))
+		}
+		if !l.Spare.Opens.IsZero() {
+			spared = cost(l.Spare.Opens)
+			assert.Equal(t, d.Spare, l.Spare.Closes.Sub(l.Spare.Opens))
+			assert.Contains(t, o.SaysLeg(l, time.UTC, quantity.Metric), "to spare from")
+		}
+	}
+	assert.InDelta(t, cheapest, spared, 1e-6)
+	again, against := o.Assess(d, stays, time.UTC, quantity.Metric)
+	assert.InDelta(t, with.Worth, again.Worth, 1e-9)
+	assert.Empty(t, against)
+	d.Spare = 5 * time.Hour
+	_, _, err = o.Itinerary(d)
+	assert.ErrorContains(t, err, "to spare")
 }
 
 // Stays set by hand are told what stands against them.

@@ -5,6 +5,8 @@ import (
 	"fmt"
 	"math"
 	"time"
+
+	"greypebble/core/ground"
 )
 
 // Pin is a stay somebody has set: it is kept as it is, and the day is planned around it.
@@ -12,6 +14,9 @@ type Pin struct {
 	// Spot by its place in the outlook.
 	Spot          int
 	Arrive, Leave time.Time
+	// Spare time within it, in which one does not fish; empty for none. It is not kept: a day planned
+	// anew lays its own.
+	Spare ground.Window
 }
 
 // held is what a step of a pin is worth besides, so that no day without it is worth more: above any

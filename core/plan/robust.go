@@ -146,7 +146,7 @@ func (o *Outlook) worthOf(d Day, spots []int, it *Itinerary) float64 {
 	}
 	sum := 0.0
 	for _, l := range it.Legs {
-		sum += o.stay(d, Pin{slices.Index(spots, l.Spot), l.Arrive, l.Leave}, targets).Worth
+		sum += o.stay(d, Pin{slices.Index(spots, l.Spot), l.Arrive, l.Leave, l.Spare}, targets).Worth
 	}
 	return sum
 }

@@ -33,6 +33,9 @@ func (o *Outlook) SaysLeg(l Leg, zone *time.Location, u quantity.Units) string {
 	if l.Target >= 0 {
 		what = o.Asked.Targets[l.Target].InSentence() + ", " + times(l.Edge())
 	}
+	if !l.Spare.Opens.IsZero() {
+		what += fmt.Sprintf(words.ToSpareFromTo, at(l.Spare.Opens), at(l.Spare.Closes))
+	}
 	return fmt.Sprintf("%s–%s %s, %s.", at(l.Arrive), at(l.Leave), o.Asked.Spots[l.Spot].Name, what)
 }
 

@@ -6,6 +6,7 @@ const (
 	InTheDark                    = " in the dark"
 	BeOutBy                      = ", be out by %s"
 	NobodyHasToldThatDaysWeather = "; nobody has told that day's weather yet"
+	ToSpareFromTo                = "; to spare from %s to %s"
 	WaitingForTheWater           = "waiting for the water"
 	LeaveAtBackByAsGood          = "Leave at %s, back by %s: as good as %.0f ordinary hours."
 	Now                          = "Now: %s"

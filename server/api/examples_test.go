@@ -83,7 +83,7 @@ func examples(c *testkit.Client) map[string]example {
 		"DELETE /plans/{id}":       {path: fresh()},
 		"PUT /plans/{id}":          {path: fresh(), body: aPlan},
 		"GET /ahead":               {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "along": "child"}},
-		"GET /ahead/spoilers": {query: map[string]string{"spot_id": bar, "target": "red-drum", "from": when,
+		"GET /ahead/window": {query: map[string]string{"spot_id": bar, "target": "red-drum", "from": when,
 			"until": testkit.Now.Add(time.Hour).Format(time.RFC3339),
 			"least": "1", "along": "cannot wade"}},
 		"GET /ahead/windows.ics": {query: map[string]string{"from": when, "days": "1", "targets": "red-drum", "least": "1",

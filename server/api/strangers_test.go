@@ -70,7 +70,7 @@ func answers(ids map[string]string) map[string]asked {
 			"target": "red-drum"}}},
 		"edge":      {how: theirs, body: edgeOf(spot)},
 		"benchCast": {how: theirs, body: object{"spot_id": spot, "cast_m": 30, "pace_ms": 0.5, "min_m": 0.2, "max_m": 1}},
-		"spoilers": {how: theirs, query: "spot_id=" + spot +
+		"aheadWindow": {how: theirs, query: "spot_id=" + spot +
 			"&target=red-drum&from=2026-11-21T12:00:00Z&until=2026-11-21T13:00:00Z"},
 		"benchUsual":      {how: theirs, query: "spot_id=" + spot},
 		"conditions":      {how: theirs, query: "spot_id=" + spot},

@@ -36,6 +36,7 @@ type PlanAsked struct {
 	PackMin   float64        `json:"pack_min"`
 	MarginMin float64        `json:"margin_min"`
 	ByDay     bool           `json:"by_day"`
+	SpareMin  float64        `json:"spare_min,omitempty"`
 	Along     []string       `json:"along,omitempty"`
 	// CallMin is how long after being due back one is called for, minutes.
 	CallMin float64 `json:"call_min"`
@@ -49,6 +50,9 @@ type Stay struct {
 	Target string    `json:"target,omitempty"`
 	// Pinned: set by hand; what is planned anew keeps it.
 	Pinned bool `json:"pinned,omitempty"`
+	// Spare time within it, where there is some.
+	SpareFrom  *time.Time `json:"spare_from,omitempty"`
+	SpareUntil *time.Time `json:"spare_until,omitempty"`
 }
 
 type planRow struct {

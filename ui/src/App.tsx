@@ -9,7 +9,10 @@ import { LeaveGuard } from './frame/LeaveGuard';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
-const AheadPage = lazy(() => import('./ahead/AheadPage'));
+const ahead = () => import('./ahead/AheadPage');
+const AheadPage = lazy(ahead);
+// One lands on it: it is fetched while one signs in.
+if (/^\/(ahead)?$/.test(location.pathname)) void ahead();
 const SeasonsPage = lazy(() => import('./ahead/SeasonsPage'));
 const MonthPage = lazy(() => import('./ahead/MonthPage'));
 const PlanPage = lazy(() => import('./ahead/PlanPage'));

@@ -72,12 +72,15 @@ func TestWhatWouldSpoilAWindow(t *testing.T) {
 				Value         float64
 				Less, Forbids bool
 			}
-			Says []string
+			Says            []string
+			Edge, Low, High float64
 		}
-		at := fmt.Sprintf("/ahead/spoilers?spot_id=%s&target=%s&from=%s&until=%s", w.SpotID, w.Target, w.BestFrom.Format(time.RFC3339),
+		at := fmt.Sprintf("/ahead/window?spot_id=%s&target=%s&from=%s&until=%s", w.SpotID, w.Target, w.BestFrom.Format(time.RFC3339),
 			w.BestUntil.Format(time.RFC3339))
 		require.Equal(t, http.StatusOK, c.Do("GET", at, nil, &out))
 		require.Len(t, out.Says, max(1, len(out.Spoilers)))
+		assert.InEpsilon(t, w.Edge, out.Edge, 0.3, "the middle of the hour is about as good as the hour")
+		assert.True(t, out.Low < out.Edge && out.Edge < out.High)
 		for _, s := range out.Spoilers {
 			seen[s.Kind]++
 			assert.Positive(t, s.Value)
@@ -91,7 +94,7 @@ func TestWhatWouldSpoilAWindow(t *testing.T) {
 	assert.Positive(t, seen["wind_speed_ms"])
 	w := all.Windows[0]
 	var p problem
-	require.Equal(t, 422, c.Do("GET", fmt.Sprintf("/ahead/spoilers?spot_id=%s&target=%s&from=%s&until=%s", w.SpotID, w.Target,
+	require.Equal(t, 422, c.Do("GET", fmt.Sprintf("/ahead/window?spot_id=%s&target=%s&from=%s&until=%s", w.SpotID, w.Target,
 		w.BestFrom.Format(time.RFC3339), w.BestFrom.Format(time.RFC3339)), nil, &p))
 	assert.Equal(t, "query.until", p.Errors[0].Location)
 }

@@ -109,7 +109,7 @@ func (s service) putPlan(ctx context.Context, as *web.Scope, in *putPlanInput) (
 	}
 	p := store.Plan{ID: in.ID, Revision: b.Revision, Name: b.Name, From: b.From.UTC(), To: b.To.UTC(), Tell: b.Tell,
 		Asked: store.PlanAsked{Targets: b.Targets, Spots: b.Spots, Banned: b.Banned, By: b.By, Legs: b.Legs, PackMin: b.PackMin,
-			MarginMin: b.MarginMin, ByDay: b.ByDay, Along: b.Along, CallMin: b.CallMin}}
+			MarginMin: b.MarginMin, ByDay: b.ByDay, SpareMin: b.SpareMin, Along: b.Along, CallMin: b.CallMin}}
 	if b.Home != nil {
 		home := ground.LatLon(*b.Home)
 		p.Asked.Home = &home
@@ -125,7 +125,7 @@ func (s service) putPlan(ctx context.Context, as *web.Scope, in *putPlanInput) (
 			return nil, web.Wrong(at+".arrive", errors.New("expected a time after the stay before it"))
 		}
 		p.Stays = append(p.Stays, store.Stay{Spot: k.SpotID, Arrive: k.Arrive.UTC(), Leave: k.Leave.UTC(), Target: k.Target,
-			Pinned: k.Pinned})
+			Pinned: k.Pinned, SpareFrom: k.SpareFrom, SpareUntil: k.SpareUntil})
 	}
 	revision, err := s.Store.PutPlan(ctx, as.Angler, p)
 	return wire.Revised(revision), err
@@ -140,13 +140,14 @@ func bodyOf(p *store.Plan) KeptBody {
 	a := &p.Asked
 	b := KeptBody{Name: p.Name, Tell: p.Tell, CallMin: a.CallMin, Stays: []StayBody{}, DayBody: DayBody{From: p.From, To: p.To,
 		Targets: append([]string{}, a.Targets...), Spots: a.Spots, Banned: a.Banned, By: a.By, Legs: a.Legs, PackMin: a.PackMin,
-		MarginMin: a.MarginMin, ByDay: a.ByDay, Along: a.Along}}
+		MarginMin: a.MarginMin, ByDay: a.ByDay, SpareMin: a.SpareMin, Along: a.Along}}
 	if a.Home != nil {
 		home := wire.LatLon(*a.Home)
 		b.Home = &home
 	}
 	for _, k := range p.Stays {
-		b.Stays = append(b.Stays, StayBody{SpotID: k.Spot, Arrive: k.Arrive, Leave: k.Leave, Target: k.Target, Pinned: k.Pinned})
+		b.Stays = append(b.Stays, StayBody{SpotID: k.Spot, Arrive: k.Arrive, Leave: k.Leave, Target: k.Target, Pinned: k.Pinned,
+			SpareBody: SpareBody{k.SpareFrom, k.SpareUntil}})
 	}
 	return b
 }
@@ -174,7 +175,8 @@ func (s service) kept(ctx context.Context, as *web.Scope, id uuid.UUID) (*store.
 			gone++
 			continue
 		}
-		d.Pins = append(d.Pins, plan.Pin{Spot: at, Arrive: k.Arrive, Leave: k.Leave})
+		d.Pins = append(d.Pins, plan.Pin{Spot: at, Arrive: k.Arrive, Leave: k.Leave,
+			Spare: SpareBody{k.SpareFrom, k.SpareUntil}.window()})
 	}
 	return &p, d, gone, nil
 }

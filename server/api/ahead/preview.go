@@ -33,6 +33,7 @@ type DayBody struct {
 	PackMin   float64      `json:"pack_min,omitempty" minimum:"0" maximum:"120" default:"15" doc:"to pack, unpack and rig, for each leg"`
 	MarginMin float64      `json:"margin_min,omitempty" minimum:"0" maximum:"720" default:"20" doc:"to be out before a way shuts"`
 	ByDay     bool         `json:"by_day,omitempty" doc:"between civil dawn and dusk only"`
+	SpareMin  float64      `json:"spare_min,omitempty" minimum:"0" maximum:"240" doc:"without fishing, in one piece, where it costs least"`
 	Along     []string     `json:"along,omitempty" maxItems:"2" nullable:"false" enum:"child,cannot wade" doc:"who comes along"`
 }
 
@@ -50,6 +51,25 @@ type StayBody struct {
 	Leave  time.Time `json:"leave"`
 	Target string    `json:"target,omitempty" maxLength:"80"`
 	Pinned bool      `json:"pinned,omitempty" doc:"set by hand: what is planned anew keeps it"`
+	SpareBody
+}
+
+// SpareBody is spare time within a stay. It is exported for huma, which embeds only such fields.
+type SpareBody struct {
+	SpareFrom  *time.Time `json:"spare_from,omitempty" doc:"time to spare within the stay"`
+	SpareUntil *time.Time `json:"spare_until,omitempty"`
+}
+
+// spareOf a window within a stay, and back.
+func spareOf(w ground.Window) SpareBody {
+	return SpareBody{wire.Moment(w.Opens), wire.Moment(w.Closes)}
+}
+
+func (b SpareBody) window() ground.Window {
+	if b.SpareFrom == nil || b.SpareUntil == nil {
+		return ground.Window{}
+	}
+	return ground.Window{Opens: b.SpareFrom.UTC(), Closes: b.SpareUntil.UTC()}
 }
 
 type previewInput struct{ Body PlanBody }
@@ -69,6 +89,7 @@ type LegOut struct {
 	Choice     string    `json:"choice" doc:"what to tie on when it is at its best; empty where one only waits"`
 	Says       string    `json:"says"`
 	Against    []string  `json:"against" nullable:"false" doc:"what stands against it as it is set"`
+	SpareBody
 }
 
 type planOut struct {
@@ -160,7 +181,8 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 		home := ground.LatLon(*b.Home)
 		travel.Home = &home
 	}
-	d := plan.Day{From: from, Until: b.To.UTC(), Legs: b.Legs, ByDay: b.ByDay, Margin: minutes(b.MarginMin), Way: o.Ways(travel)}
+	d := plan.Day{From: from, Until: b.To.UTC(), Legs: b.Legs, ByDay: b.ByDay, Margin: minutes(b.MarginMin),
+		Spare: minutes(b.SpareMin), Way: o.Ways(travel)}
 	if d.Spots, err = o.chosen(b.Spots); err != nil {
 		return nil, err
 	}
@@ -236,7 +258,7 @@ func (d *asked) planOf(it *plan.Itinerary, robust plan.Robust) (planOut, error) 
 	for _, l := range it.Legs {
 		sp := o.spots[l.Spot]
 		leg := LegOut{SpotID: sp.ID.String(), Spot: sp.Name, TimeZone: sp.Water.TimeZone, Arrive: l.Arrive, Leave: l.Leave, Edge: l.Edge(),
-			Expected: l.Catch, Says: o.SaysLeg(l, sp.Clock, units), Against: []string{}}
+			Expected: l.Catch, Says: o.SaysLeg(l, sp.Clock, units), Against: []string{}, SpareBody: spareOf(l.Spare)}
 		a, err := o.Tied(l, d.has)
 		if err != nil {
 			return out, err

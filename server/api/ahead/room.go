@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"golang.org/x/sync/singleflight"
 
 	"greypebble/core/going"
 	"greypebble/core/ground"
@@ -20,14 +21,19 @@ import (
 	"greypebble/server/desk"
 )
 
-type service struct{ *web.Deps }
+type service struct {
+	*web.Deps
+	// looking over the same days by one angler at the same time is done once: the page asks for the
+	// fortnight and for the windows in it together. Nothing is kept beyond that.
+	looking *singleflight.Group
+}
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
-	s := service{d}
+	s := service{d, new(singleflight.Group)}
 	web.Signed(api, d, web.Get("/ahead", "ahead", "What the coming days hold at your spots, hour by hour"), s.days)
 	web.Signed(api, d, web.Get("/ahead/windows", "aheadWindows", "The windows in them, best first, and what to think of now"), s.windows)
-	s.registerSpoilers(api)
+	s.registerWindow(api)
 	s.registerCalendar(api)
 	s.registerPreview(api)
 	s.registerPlans(api)
@@ -58,13 +64,25 @@ type outlook struct {
 
 // look over the days; at is where they are asked for in the request.
 func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string) (*outlook, error) {
-	return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
+	same := fmt.Sprintf("%s %s %d %d %q %q %s %v", at, as.Angler, as.At(in.From).Truncate(time.Hour).Unix(), in.Days,
+		in.Targets, in.Along, by, as.Units)
+	out, err, shared := s.looking.Do(same, func() (any, error) {
+		return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
+	})
+	if shared && errors.Is(err, context.Canceled) && ctx.Err() == nil {
+		// Whoever looked went away.
+		return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
+	}
+	if err != nil {
+		return nil, err
+	}
+	return out.(*outlook), nil
 }
 
 // lookAmong some of one's spots.
 func (s service) lookAmong(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string,
 	asked func(*desk.Laid) bool) (*outlook, error) {
-	from := as.At(in.From)
+	from := as.At(in.From).Truncate(time.Hour)
 	all, err := s.Desk.Spots(ctx, as.Angler, from)
 	if err != nil {
 		return nil, err

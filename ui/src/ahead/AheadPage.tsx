@@ -13,7 +13,8 @@ import { calendar, query, useAsked } from './asked';
 import { DayPlan } from './DayPlan';
 import { useHome } from './Home';
 import { Fortnight } from './Fortnight';
-import { against, type Row } from './fortnight';
+import type { Row } from './fortnight';
+import { HourOpened } from './HourOpened';
 import { WindowList } from './WindowList';
 import './ahead.css';
 import { ahead as say } from '../words/ahead';
@@ -33,7 +34,8 @@ export default function AheadPage() {
   const [, seek] = useAsking();
   const [home, setHome] = useHome();
   const [chosen, setChosen] = useState('');
-  const [why, setWhy] = useState('');
+  // The hour of the fortnight that was touched last; 0 for none.
+  const [touched, touch] = useState(0);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const data = useQuery({
     queryKey: [...keys.ahead, asked.along],
@@ -70,9 +72,9 @@ export default function AheadPage() {
     (row: Row, time: number) => {
       choose(row.spot_id);
       moveTime(new Date(time));
-      setWhy(against(row, Math.round((time - Date.parse(data.data!.from)) / 3600_000)) ?? '');
+      touch(time);
     },
-    [choose, moveTime, data.data],
+    [choose, moveTime],
   );
   const error = windows.error ?? data.error;
   if (!w || (wide && !data.data))
@@ -131,10 +133,15 @@ export default function AheadPage() {
               least={asked.least}
               onHour={toHour}
             />
-            {why && (
-              <p role="status" className="caution small">
-                {here.spot.name}: {why}
-              </p>
+            {touched > 0 && (
+              <HourOpened
+                data={data.data}
+                spot={here.spot.id}
+                time={touched}
+                targets={asked.targets}
+                least={asked.least}
+                along={asked.along}
+              />
             )}
             {data.data.bare.length > 0 && (
               <p className="quiet small">
@@ -155,7 +162,7 @@ export default function AheadPage() {
               along={asked.along}
               onChoose={(k, key) => {
                 setChosen(key === chosen ? '' : key);
-                setWhy('');
+                touch(0);
                 take(k);
               }}
             />

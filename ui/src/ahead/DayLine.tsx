@@ -6,8 +6,6 @@ import { ahead as say } from '../words/ahead';
 /** Stays move by so much, ms. */
 const step = 600_000;
 
-type Leg = DayPlan['legs'][number];
-
 /** A day on a line, from leaving to being back: each stay is a bar that is dragged, or moved by the arrow
  * keys; with shift it is made longer or shorter. */
 export function DayLine(props: {
@@ -97,6 +95,15 @@ export function DayLine(props: {
               onKeyUp={(e) => e.key === 'Enter' && done(i)}
               onBlur={() => pull?.leg === i && done(i)}
             >
+              {l.spare_from && l.spare_until && pull?.leg !== i && (
+                <em
+                  aria-hidden="true"
+                  style={{
+                    left: `${within(l, l.spare_from)}%`,
+                    width: `${within(l, l.spare_until) - within(l, l.spare_from)}%`,
+                  }}
+                />
+              )}
               <b>{l.spot}</b>
               <span>{times}</span>
               <i aria-hidden="true" onPointerDown={grab(i, true)} />
@@ -115,6 +122,10 @@ export function DayLine(props: {
   );
 }
 
+/** How far into a stay a time lies, per cent. */
+const within = (l: DayPlan['legs'][number], t: string) =>
+  ((Date.parse(t) - Date.parse(l.arrive)) / (Date.parse(l.leave) - Date.parse(l.arrive))) * 100;
+
 /** Full hours to write under a day: every one where there is room, else every second or third. */
 function hoursOf(from: number, to: number, zone: string): { t: number; hour: number }[] {
   const hours = (to - from) / 3_600_000;
@@ -128,5 +139,3 @@ function hoursOf(from: number, to: number, zone: string): { t: number; hour: num
   }
   return out;
 }
-
-export type { Leg };

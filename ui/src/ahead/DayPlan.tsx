@@ -4,7 +4,7 @@ import { v7 } from 'uuid';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type DayPlan as Plan, type LatLon, type Means } from '../api/client';
-import { day, weekday, hourMark, isoDay, onTheWall } from '../format/time';
+import { day, weekday, hourMark, isoDay, lasting, onTheWall } from '../format/time';
 import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { useMoment, usePlace } from '../moment/moment';
@@ -13,10 +13,12 @@ import { means } from '../water/SpotFilter';
 import { ahead as say } from '../words/ahead';
 import type { Asked } from './asked';
 import { HomeField } from './Home';
+import { stayOf } from './stay';
 import { PlanList } from './PlanList';
 import { Robust } from './Robust';
 
 const oneDay = 86_400_000;
+const spares = [0, 20, 40, 60, 90, 120];
 const hours = Array.from({ length: 25 }, (_, h) => h);
 
 /** A day over several spots: the best three that differ by place, worked out anew for what one asks. */
@@ -41,6 +43,7 @@ export function DayPlan(props: {
   const [until, setUntil] = useState(18);
   const [by, setBy] = useState<Means | ''>('');
   const [legs, setLegs] = useState(2);
+  const [spare, setSpare] = useState(0);
   const asked = () => {
     const begin = onTheWall(date, from, zone);
     return {
@@ -51,6 +54,7 @@ export function DayPlan(props: {
       by_day: byDay,
       pack_min: 15,
       margin_min: 20,
+      spare_min: spare,
       ...(along.length > 0 && { along }),
       ...(by && { by }),
       ...(home && { home }),
@@ -70,7 +74,7 @@ export function DayPlan(props: {
         ...ask.data!.day,
         name: weekday(p.leave_home, zone),
         call_min: 60,
-        stays: p.legs.map(({ spot_id, arrive, leave, target }) => ({ spot_id, arrive, leave, target })),
+        stays: p.legs.map(stayOf),
       });
       return id;
     },
@@ -132,6 +136,19 @@ export function DayPlan(props: {
             value={legs}
             onChange={setLegs}
             options={[1, 2, 3, 4].map((n) => ({ value: n, label: n }))}
+          />
+        </label>
+        <label>
+          {say.toSpare}
+          <Select
+            aria-label={say.toSpare}
+            value={spare}
+            onChange={setSpare}
+            options={spares.map((n) => ({
+              value: n,
+              label: n === 0 ? say.nothingToSpare : lasting(n * 60_000),
+            }))}
+            popupMatchSelectWidth={false}
           />
         </label>
         <div className="day-plan-act">

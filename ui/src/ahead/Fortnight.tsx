@@ -7,6 +7,7 @@ import { useLight } from '../theme/light';
 import { bestAt, ordered, type Row } from './fortnight';
 import { Skyline } from './Skyline';
 import { ahead as say } from '../words/ahead';
+import { sentences } from '../words/joined';
 
 const hour = 3600_000;
 
@@ -26,7 +27,10 @@ export const Fortnight = memo(function Fortnight(props: {
   const width = useWidth(box);
   const rows = useMemo(() => ordered(data.spots, targets), [data.spots, targets]);
   const from = Date.parse(data.from);
-  const water = data.waters[0];
+  // Days are those of the chosen spot's clock.
+  const chosenRow = data.spots.find((s) => s.spot_id === chosen);
+  const water = data.waters.find((w) => w.water_id === chosenRow?.water_id) ?? data.waters[0];
+  const zones = new Set(data.waters.map((w) => w.time_zone));
   const x = (t: number) => ((t - from) / hour / data.hours) * width;
   const shown = at >= from && at < from + data.hours * hour ? Math.floor((at - from) / hour) : -1;
   // So far somebody has told the weather; beyond it the usual is assumed.
@@ -74,7 +78,12 @@ export const Fortnight = memo(function Fortnight(props: {
           )}
         </div>
       ))}
-      <p className="quiet small fortnight-key">{say.theHigherTheBetterDotted}</p>
+      <p className="quiet small fortnight-key">
+        {sentences(
+          say.theHigherTheBetterDotted,
+          zones.size > 1 && say.daysAreThoseOf(water.water, water.time_zone),
+        )}
+      </p>
     </div>
   );
 });

@@ -13,8 +13,9 @@ import { useUndo } from '../frame/useUndo';
 import { useMoment, usePlace } from '../moment/moment';
 import { useAsking } from '../tie/asking';
 import { ahead as say } from '../words/ahead';
-import { DayLine, type Leg } from './DayLine';
+import { DayLine } from './DayLine';
 import { PlanSheet } from './PlanSheet';
+import { stayOf, type Leg } from './stay';
 import './plan.css';
 
 /** A plan that is kept: its day to move about, and the sheet of it to take along. */
@@ -37,14 +38,6 @@ export default function PlanPage() {
 function bodyOf({ id: _, now: __, gone: ___, ...p }: KeptPlan): KeptBody {
   return p;
 }
-
-const stayOf = (l: Leg) => ({
-  spot_id: l.spot_id,
-  arrive: l.arrive,
-  leave: l.leave,
-  target: l.target,
-  pinned: l.pinned,
-});
 
 function Opened({ plan }: { plan: KeptPlan }) {
   const invalidate = useInvalidate();

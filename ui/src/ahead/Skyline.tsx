@@ -74,8 +74,11 @@ function draw(canvas: HTMLCanvasElement, row: Row, worth: Int16Array, width: num
     g.fillStyle = colour(
       row.state[h] === 'd' || w < least * 100 ? '--line' : w >= 200 ? '--accent' : '--accent-soft',
     );
-    g.fillRect(x(h), y, x(h + 1) - x(h) + 0.3, foot - y);
+    // What nobody has told the weather of is drawn faint: it is what is usual there.
+    g.globalAlpha = row.told[h] === '1' ? 1 : 0.5;
+    g.fillRect(x(h), y, x(h + 1) - x(h) + (row.told[h] === '1' ? 0.3 : 0), foot - y);
   }
+  g.globalAlpha = 1;
 
   // Shut by the tide or for want of water: hatched one way; by a rule: both ways; not to go: barred.
   const hatch = (letters: string, step: number, slopes: number[], ink: string) => {

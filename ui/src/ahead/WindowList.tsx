@@ -1,8 +1,8 @@
 import { Link } from 'react-router';
-import { useQuery } from '@tanstack/react-query';
-import { api, type AheadWindow, type Along } from '../api/client';
+import type { AheadWindow, Along } from '../api/client';
 import { perHour, times } from '../format/measure';
 import { clock, day } from '../format/time';
+import { useLookedInto } from './useLookedInto';
 import { ahead as say } from '../words/ahead';
 
 const keyOf = (w: AheadWindow) => `${w.spot_id} ${w.best_from}`;
@@ -61,11 +61,7 @@ function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Alo
     least,
     along,
   };
-  const spoilt = useQuery({
-    queryKey: ['spoilers', asked],
-    queryFn: ({ signal }) => api.spoilers(asked, signal),
-    staleTime: 10 * 60_000,
-  });
+  const into = useLookedInto(asked);
   const zone = w.time_zone;
   const span = (from?: string | null, to?: string | null) =>
     say.to(
@@ -93,6 +89,12 @@ function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Alo
             <dd>{say.shutsAndBeOutBy(clock(w.shuts, zone), w.be_out_by && clock(w.be_out_by, zone))}</dd>
           </div>
         )}
+        {into.data && (
+          <div>
+            <dt>{say.howSure}</dt>
+            <dd>{say.fourInFive(times(into.data.low), times(into.data.high))}</dd>
+          </div>
+        )}
         <div>
           <dt>{say.expected}</dt>
           <dd>{say.fishARodHourAs(perHour(w.catch))}</dd>
@@ -111,10 +113,10 @@ function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Alo
         <div>
           <dt>{say.wouldSpoilIt}</dt>
           <dd>
-            {spoilt.data ? (
-              spoilt.data.says.map((s) => <p key={s}>{s}</p>)
+            {into.data ? (
+              into.data.says.map((s) => <p key={s}>{s}</p>)
             ) : (
-              <span className="quiet">{spoilt.error?.message ?? say.lookingWhatWouldSpoil}</span>
+              <span className="quiet">{into.error?.message ?? say.lookingWhatWouldSpoil}</span>
             )}
           </dd>
         </div>

@@ -239,10 +239,10 @@ export const api = {
     settle(client.DELETE('/v1/spots/{id}/noted/{noted_id}', { params: { path: { id, noted_id } } })),
   ahead: (along: Along[], signal?: AbortSignal) =>
     settle(client.GET('/v1/ahead', { params: { query: { along } }, signal })),
-  spoilers: (
+  aheadWindow: (
     query: { spot_id: string; target: string; from: string; until: string; least: number; along: Along[] },
     signal?: AbortSignal,
-  ) => settle(client.GET('/v1/ahead/spoilers', { params: { query }, signal })),
+  ) => settle(client.GET('/v1/ahead/window', { params: { query }, signal })),
   previewPlans: (body: Schemas['PlanBody']) => settle(client.POST('/v1/plans/preview', { body })),
   spotMonth: (id: string, month?: string) =>
     settle(client.GET('/v1/spots/{id}/month', { params: { path: { id }, query: { month } } })),

@@ -33,7 +33,7 @@ const ofReadings = [
   'outlook',
   'ahead',
   'ahead-windows',
-  'spoilers',
+  'ahead-window',
   'state',
   'ribbon',
   'visits',
@@ -71,7 +71,7 @@ export const rests = {
     'targets',
     'ahead',
     'ahead-windows',
-    'spoilers',
+    'ahead-window',
     'advise',
     'compare-advice',
     'edge',
@@ -79,7 +79,7 @@ export const rests = {
     'spells',
   ],
   kit: ['kit', 'ahead-windows', 'advise', 'compare-advice', 'edge', 'usual', 'plan', 'plan-sheet'],
-  limits: ['limits', 'ahead', 'ahead-windows', 'spoilers', 'advise', 'edge', 'state'],
+  limits: ['limits', 'ahead', 'ahead-windows', 'ahead-window', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 
 export type Subject = keyof typeof rests;

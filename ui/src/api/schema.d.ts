@@ -195,15 +195,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/v1/ahead/spoilers": {
+    "/v1/ahead/window": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What alone would spoil a window, and from which value on */
-        get: operations["spoilers"];
+        /** One window looked into: how sure its edge is, and what alone would spoil it */
+        get: operations["aheadWindow"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3628,6 +3628,11 @@ export interface components {
             pack_min: number;
             /** Format: int64 */
             revision: number;
+            /**
+             * Format: double
+             * @description without fishing, in one piece, where it costs least
+             */
+            spare_min?: number;
             /** @description ids; left out: the best of those one can reach */
             spots?: string[];
             /** @description in their order, none at the same time as another */
@@ -4035,6 +4040,13 @@ export interface components {
             leave: string;
             pinned: boolean;
             says: string;
+            /**
+             * Format: date-time
+             * @description time to spare within the stay
+             */
+            spare_from?: string;
+            /** Format: date-time */
+            spare_until?: string;
             spot: string;
             /** Format: uuid */
             spot_id: string;
@@ -4695,6 +4707,11 @@ export interface components {
              * @default 3
              */
             plans: number;
+            /**
+             * Format: double
+             * @description without fishing, in one piece, where it costs least
+             */
+            spare_min?: number;
             /** @description ids; left out: the best of those one can reach */
             spots?: string[];
             /** @description ids; none: anything that is on */
@@ -4939,6 +4956,11 @@ export interface components {
              * @description the one you read; 0 for a new one
              */
             revision?: number;
+            /**
+             * Format: double
+             * @description without fishing, in one piece, where it costs least
+             */
+            spare_min?: number;
             /** @description ids; left out: the best of those one can reach */
             spots?: string[];
             /** @description in their order, none at the same time as another */
@@ -5581,11 +5603,6 @@ export interface components {
              */
             value: number;
         };
-        SpoilersOutputBody: {
-            /** @description each in a sentence, or that there are none */
-            says: string[];
-            spoilers: components["schemas"]["Spoiler"][];
-        };
         SpotBody: {
             bottom?: string;
             /**
@@ -5880,6 +5897,13 @@ export interface components {
             leave: string;
             /** @description set by hand: what is planned anew keeps it */
             pinned?: boolean;
+            /**
+             * Format: date-time
+             * @description time to spare within the stay
+             */
+            spare_from?: string;
+            /** Format: date-time */
+            spare_until?: string;
             /** Format: uuid */
             spot_id: string;
             target?: string;
@@ -5917,6 +5941,13 @@ export interface components {
             parking: string;
             pinned: boolean;
             says: string;
+            /**
+             * Format: date-time
+             * @description time to spare within the stay
+             */
+            spare_from?: string;
+            /** Format: date-time */
+            spare_until?: string;
             /** @description what alone would spoil it; empty where one only waits */
             spoilt: string[];
             spot: string;
@@ -6697,6 +6728,23 @@ export interface components {
              * @description null: before the interval
              */
             opens: string | null;
+        };
+        WindowOutputBody: {
+            /**
+             * Format: double
+             * @description in the middle of its best; 0 where one cannot fish then
+             */
+            edge: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description and between which it lies four times in five
+             */
+            low: number;
+            /** @description each in a sentence, or that there are none */
+            says: string[];
+            spoilers: components["schemas"]["Spoiler"][];
         };
         WordsOutputBody: {
             bottoms: string[];
@@ -7714,7 +7762,7 @@ export interface operations {
             };
         };
     };
-    spoilers: {
+    aheadWindow: {
         parameters: {
             query: {
                 spot_id: string;
@@ -7739,7 +7787,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SpoilersOutputBody"];
+                    "application/json": components["schemas"]["WindowOutputBody"];
                 };
             };
             /** @description Unauthorized */

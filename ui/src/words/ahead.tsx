@@ -41,6 +41,8 @@ export const ahead = {
   backBy: 'Back by',
   gettingAbout: 'Getting about',
   spotsAtMost: 'Spots at most',
+  toSpare: 'Time to spare',
+  nothingToSpare: 'none',
   planIt: 'Plan it',
   whatToTieOn: 'what to tie on',
 
@@ -51,7 +53,7 @@ export const ahead = {
 
   // Fortnight.tsx
   theHigherTheBetterDotted:
-    'The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water; crossed: closed by a rule; barred: beyond your limits to going. Under the line the weather is told by the forecast, after it the usual is assumed. Touch an hour to go to it.',
+    'The higher, the better; dotted: an ordinary spell. Shaded: dark. Hatched: shut or too little water; crossed: closed by a rule; barred: beyond your limits to going. Under the line the weather is told by the forecast; after it the usual is assumed, drawn faint. Touch an hour to go to it.',
   moon: (says: string) => `${says} moon`,
   noHourOfTheseDays: (spot: string) => `${spot}: no hour of these days`,
   hoursOpenAtBestFor: (spot: string, open: number, worth: string, id: string) =>
@@ -72,6 +74,13 @@ export const ahead = {
   expected: 'expected',
   fishARodHourAs: (x: string) => `${x} fish a rod-hour, as far as a usual catch goes`,
   alsoOn: 'also on',
+  spotAt: (spot: string, when: string) => `${spot}, ${when}.`,
+  isOn: (fish: string[]) => `${allOf(fish)}.`,
+  theFirstIs: (low: string, high: string) => `The first is four times in five ${low} to ${high}.`,
+  daysAreThoseOf: (water: string, zone: string) =>
+    `Your waters have several clocks: the days drawn are those of ${water} (${zone}).`,
+  howSure: 'how sure',
+  fourInFive: (low: string, high: string) => `four times in five ${low} to ${high}`,
   wouldSpoilIt: 'spoilt by',
   lookingWhatWouldSpoil: 'trying wind, swell and clarity…',
   weather: 'weather',

@@ -13,7 +13,7 @@ import (
 	"greypebble/server/desk"
 )
 
-type spoilersInput struct {
+type windowInput struct {
 	Spot   string    `query:"spot_id" required:"true" format:"uuid"`
 	Target string    `query:"target" required:"true" maxLength:"80"`
 	From   time.Time `query:"from" required:"true" doc:"when its best begins"`
@@ -29,22 +29,26 @@ type spoiler struct {
 	Forbids bool    `json:"forbids" doc:"one does not go then; else it is no longer worth it"`
 }
 
-type spoilersOutput struct {
+type windowOutput struct {
 	Body struct {
+		Edge     float64   `json:"edge" doc:"in the middle of its best; 0 where one cannot fish then"`
+		Low      float64   `json:"low" doc:"and between which it lies four times in five"`
+		High     float64   `json:"high"`
 		Spoilers []spoiler `json:"spoilers" nullable:"false"`
 		Says     []string  `json:"says" nullable:"false" doc:"each in a sentence, or that there are none"`
 	}
 }
 
-func (s service) registerSpoilers(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/ahead/spoilers", "spoilers", "What alone would spoil a window, and from which value on"),
-		s.spoilers)
+func (s service) registerWindow(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/ahead/window", "aheadWindow",
+		"One window looked into: how sure its edge is, and what alone would spoil it"),
+		s.window)
 }
 
 // longestBest a window may have: its best hour, and room for those who ask by hand.
 const longestBest = 6 * time.Hour
 
-func (s service) spoilers(ctx context.Context, as *web.Scope, in *spoilersInput) (*spoilersOutput, error) {
+func (s service) window(ctx context.Context, as *web.Scope, in *windowInput) (*windowOutput, error) {
 	if length := in.Until.Sub(in.From); length < plan.Step || length > longestBest {
 		return nil, web.Wrong("query.until", errors.New("expected ten minutes to six hours after it begins"))
 	}
@@ -56,11 +60,17 @@ func (s service) spoilers(ctx context.Context, as *web.Scope, in *spoilersInput)
 	if len(o.spots) == 0 {
 		return nil, web.NotFound("no such spot of yours with marks")
 	}
-	found, err := o.Spoilers(plan.Window{BestFrom: in.From.UTC().Truncate(plan.Step), BestUntil: in.Until.UTC()}, in.Least)
+	w := plan.Window{BestFrom: in.From.UTC().Truncate(plan.Step), BestUntil: in.Until.UTC()}
+	found, err := o.Spoilers(w, in.Least)
 	if err != nil {
 		return nil, err
 	}
-	out := &spoilersOutput{}
+	edge, _, err := o.Sure(w)
+	if err != nil {
+		return nil, err
+	}
+	out := &windowOutput{}
+	out.Body.Edge, out.Body.Low, out.Body.High = edge.Value, edge.Low, edge.High
 	out.Body.Spoilers, out.Body.Says = []spoiler{}, plan.SaysSpoilers(found)
 	for _, k := range found {
 		out.Body.Spoilers = append(out.Body.Spoilers, spoiler{string(k.Kind), k.Value, k.Less, k.Forbids})

@@ -1,0 +1,88 @@
+package sweep
+
+import (
+	"math"
+	"time"
+
+	"greypebble/core/conditions"
+	"greypebble/core/ordinary"
+	"greypebble/core/playbook"
+	"greypebble/core/rate"
+	"greypebble/core/scene"
+	"greypebble/core/spot"
+	"greypebble/core/tide"
+)
+
+// Single is one value of a field with what it may be: the edge of being at a spot at a moment for a
+// target, on its best mark, under what is believed of the rules and of the readings. It is slow
+// beside a field; false where the way is shut or no mark has fishable water.
+func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *spot.Spot, t time.Time) (rate.Edge, bool, error) {
+	c, err := tide.Over(s.Tide, t.Add(-spot.WarmthRunUp), t.Add(2*warmEvery))
+	if err != nil {
+		return rate.Edge{}, false, err
+	}
+	m, err := s.At(c, t)
+	if err != nil || s.Closing(t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
+		return rate.Edge{}, false, err
+	}
+	if m.Warmth, err = s.WarmthBy(t, t.Add(warmEvery), warmEvery); err != nil {
+		return rate.Edge{}, false, err
+	}
+	base, err := scene.ScenariosOf(&m)
+	if err != nil {
+		return rate.Edge{}, false, err
+	}
+	yard := ordinary.Measure(b, target, belief.Mean)
+	var best *rate.Contrast
+	for k := range s.Marks {
+		if !s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) {
+			continue
+		}
+		if on := contrast(b, belief, &yard, base.On(&m, k), tide.Tideless(s.Tide)); best == nil || on.Edge().Value > best.Edge().Value {
+			best = on
+		}
+	}
+	if best == nil {
+		return rate.Edge{}, false, nil
+	}
+	return best.Edge(), true, nil
+}
+
+// contrast of a mark with an ordinary spell, but for what is tied on.
+func contrast(b *playbook.Book, belief rate.Belief, yard *ordinary.Yardstick, facts *[conditions.Scenarios]playbook.Facts,
+	tideless bool) *rate.Contrast {
+	weights := make([][conditions.Scenarios]float64, len(b.Rules))
+	one := make([]float64, len(b.Rules))
+	for k := range facts {
+		b.Weights(yard.Target, &facts[k], one)
+		for r, w := range one {
+			weights[r][k] = w
+		}
+	}
+	c := rate.NewContrast(belief, len(b.Rules))
+	absence := 0.0
+	for _, r := range b.About(yard.Target) {
+		rule := &b.Rules[r]
+		if rule.Part == playbook.Taken || tideless && rule.OfTide() {
+			continue
+		}
+		var usual [conditions.Scenarios]float64
+		here := 0.0
+		for k := range usual {
+			usual[k] = yard.Rules[r]
+			if !rule.Presence() {
+				continue
+			}
+			// Alone: nobody is less away for being away for two reasons.
+			if w := rule.Weight(&facts[k]); w == w {
+				here += w / conditions.Scenarios
+			}
+		}
+		c.Add(rule.Part, r, &weights[r], &usual)
+		absence = math.Max(absence, here)
+	}
+	if absence > 0 {
+		c.Bound(ordinary.MostAbsent(absence))
+	}
+	return c
+}
