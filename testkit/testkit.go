@@ -187,7 +187,7 @@ func (c *Client) Do(method, path string, body, out any) int {
 	require.NoError(c.t, err)
 	if r != nil {
 		req.Header.Set("Content-Type", "application/json")
-		if _, plain := body.(string); plain && (strings.HasPrefix(path, "/tide/analyse") || path == "/stations/read" ||
+		if _, plain := body.(string); plain && (strings.HasPrefix(path, "/tide/analyse") || strings.HasSuffix(path, "/read") ||
 			strings.Contains(path, "/log?") || strings.HasPrefix(path, "/interchange/")) {
 			req.Header.Set("Content-Type", "text/csv")
 		}

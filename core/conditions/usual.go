@@ -29,6 +29,12 @@ type Year [12]Month
 // Usual of a water by kind: what lies beyond the forecast.
 type Usual map[Kind]Year
 
+// UsualSpread of a kind where none is told: of days about the mean of their month (common practice, no
+// source).
+func UsualSpread(k Kind) float64 {
+	return map[Kind]float64{WaterTemp: 2, Clarity: 0.5, WindSpeed: 2.5}[k]
+}
+
 // Validate refuses kinds nothing is usual of and impossible values.
 func (u Usual) Validate() error {
 	for k, year := range u {

@@ -51,7 +51,7 @@ func answers(ids map[string]string) map[string]asked {
 		"benchLightFinish": m, "benchLine": m, "benchPace": m, "benchPlug": m, "practice": m, "throw": m, "benchReelTurns": m,
 		"benchRods":  m,
 		"benchTroll": m, "skyDay": m, "predictTide": m, "waterBreaking": m, "waterLight": m, "analyseTide": m, "watchAnalysis": m,
-		"checkPlaybook": m, "readFeatures": m, "readSection": m, "readStation": m, "readSurf": m, "rigCard": m,
+		"checkPlaybook": m, "readUsual": m, "readFeatures": m, "readSection": m, "readStation": m, "readSurf": m, "rigCard": m,
 
 		"outlook": m, "ahead": m, "aheadWindows": m, "previewPlans": m, "aheadCalendar": m,
 		"addInventedCoast": m, "removeInventedCoast": m, "me": m, "account": m,
@@ -114,7 +114,7 @@ func answers(ids map[string]string) map[string]asked {
 		"readingsFile":    {how: theirs}, "useStation": {how: theirs, body: object{"station_id": station}},
 		"deleteSurge": {how: theirs}, "putSurge": {how: theirs, body: object{"by_m": 0.1, "fade_h": 12}},
 		"putFeed": {how: theirs, body: object{"url": "https://forecast.example/a.csv"}}, "deleteFeed": {how: theirs},
-		"spotMonth": {how: theirs}, "seasons": m, "usualOfWater": {how: theirs},
+		"spotMonth": {how: theirs}, "seasons": m, "usualOfWater": {how: theirs}, "usualFile": {how: theirs},
 		"putUsualOfWater": {how: theirs, body: object{"kinds": []object{}}},
 		"plans":           m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
 		"deletePlan": {how: unheard},

@@ -12,6 +12,7 @@ import (
 	"greypebble/core/conditions"
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
+	"greypebble/interchange/usualcsv"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/desk"
@@ -84,6 +85,9 @@ type seasonsOutput struct {
 func (s service) registerSeasons(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/waters/{id}/usual", "usualOfWater", "What is usual of a water, month by month"), s.usual)
 	web.Signed(api, s.Deps, web.Put("/waters/{id}/usual", "putUsualOfWater", "Write what is usual of a water"), s.putUsual)
+	web.Signed(api, s.Deps, web.Get("/waters/{id}/usual.csv", "usualFile", "The same as a table (CSV)"), s.usualFile)
+	web.Closed(api, s.Deps, web.Post("/usual/read", "readUsual", "What a table (CSV) of usual conditions holds; nothing is stored"),
+		readUsual)
 	web.Signed(api, s.Deps, web.Get("/seasons", "seasons", "A year by months for each of your waters and its fish"), s.seasons)
 }
 
@@ -111,6 +115,37 @@ func (s service) usual(ctx context.Context, as *web.Scope, in *wire.ByID) (*usua
 	}
 	out.Body.Learned = kindsOf(learned)
 	return out, nil
+}
+
+type readUsualInput struct {
+	RawBody []byte `contentType:"text/plain"`
+}
+
+type readUsualOutput struct {
+	Body struct {
+		Kinds []UsualKind `json:"kinds" nullable:"false"`
+	}
+}
+
+func readUsual(_ context.Context, in *readUsualInput) (*readUsualOutput, error) {
+	u, err := usualcsv.Read(in.RawBody)
+	if err != nil {
+		return nil, web.Wrong("body", err)
+	}
+	out := &readUsualOutput{}
+	out.Body.Kinds = kindsOf(u)
+	return out, nil
+}
+
+func (s service) usualFile(ctx context.Context, as *web.Scope, in *wire.ByID) (*web.File, error) {
+	if _, err := s.Store.Water(ctx, as.Angler, in.ID); err != nil {
+		return nil, err
+	}
+	all, err := s.Store.UsualOf(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	return web.Attached("usual.csv", "text/csv; charset=utf-8", usualcsv.Write(all[in.ID])), nil
 }
 
 func kindsOf(u conditions.Usual) []UsualKind {

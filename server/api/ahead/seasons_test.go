@@ -70,6 +70,15 @@ func TestWhatIsUsualAndTheSeasons(t *testing.T) {
 	require.Len(t, got.Kinds, 1)
 	assert.Len(t, got.Kinds[0].Months, 11)
 	assert.InDelta(t, 24, got.Kinds[0].Months[6].Mean, 1e-9)
+	// Taken along as a table and read again it is what it was; nothing is kept by reading.
+	var table struct{ Kinds []struct{ Kind string } }
+	var file string
+	require.Equal(t, http.StatusOK, c.Do("GET", water+".csv", nil, &file))
+	require.Equal(t, http.StatusOK, c.Do("POST", "/usual/read", file, &table))
+	require.Len(t, table.Kinds, 1)
+	var bad problem
+	require.Equal(t, 422, c.Do("POST", "/usual/read", "month,water_temp_c\n13,2\n", &bad))
+	assert.Contains(t, bad.Errors[0].Message, "line 2, column month")
 	require.Equal(t, http.StatusOK, c.Do("GET", "/seasons?from=2027-01-10T00:00:00Z", nil, &s))
 	for _, w := range s.Waters {
 		if w.Water != "Sedge Sound" {

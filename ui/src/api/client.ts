@@ -248,6 +248,7 @@ export const api = {
     settle(client.GET('/v1/spots/{id}/month', { params: { path: { id }, query: { month } } })),
   seasons: () => settle(client.GET('/v1/seasons', {})),
   usualOfWater: (id: string) => settle(client.GET('/v1/waters/{id}/usual', { params: { path: { id } } })),
+  readUsual: (text: string) => settle(client.POST('/v1/usual/read', asText(text))),
   putUsualOfWater: (id: string, kinds: Schemas['UsualKind'][]) =>
     settle(client.PUT('/v1/waters/{id}/usual', { params: { path: { id } }, body: { kinds } })),
   plans: () => settle(client.GET('/v1/plans', {})),

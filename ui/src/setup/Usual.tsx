@@ -11,6 +11,7 @@ import { useLeaveGuard } from '../frame/unkept';
 import { usePlace } from '../moment/moment';
 import { Wide } from '../frame/Wide';
 import { setup as say } from '../words/setup';
+import { ChooseFile } from './ChooseFile';
 
 type Kind = UsualKind['kind'];
 
@@ -73,6 +74,22 @@ function Year({ water, was, learned }: { water: string; was: UsualKind[]; learne
       return invalidate('spots');
     },
   });
+  const [file, setFile] = useState('');
+  const read = useMutation({
+    mutationFn: async (f: File) => api.readUsual(await f.text()),
+    onSuccess: (r) => over(r.kinds),
+  });
+  // Other months go over what stands there; nothing is kept yet.
+  const over = (others: UsualKind[]) =>
+    setList(
+      kinds.flatMap(({ kind }) => {
+        const months = new Map(list.find((k) => k.kind === kind)?.months.map((m) => [m.month, m]));
+        others.find((k) => k.kind === kind)?.months.forEach((m) => months.set(m.month, m));
+        return months.size > 0
+          ? [{ kind, months: [...months.values()].sort((a, b) => a.month - b.month) }]
+          : [];
+      }),
+    );
   const of = (kind: Kind, month: number) =>
     list.find((k) => k.kind === kind)?.months.find((m) => m.month === month);
   const set = (kind: Kind, month: number, mean: number | undefined, spread: number) => {
@@ -119,25 +136,24 @@ function Year({ water, was, learned }: { water: string; was: UsualKind[]; learne
         <Button type="primary" loading={put.isPending} disabled={list === was} onClick={() => put.mutate()}>
           {say.keepTheUsual}
         </Button>
-        {learned.length > 0 && (
-          <Button
-            onClick={() =>
-              // What was read goes over what was entered, month by month.
-              setList(
-                kinds.flatMap(({ kind }) => {
-                  const months = new Map(list.find((k) => k.kind === kind)?.months.map((m) => [m.month, m]));
-                  learned.find((k) => k.kind === kind)?.months.forEach((m) => months.set(m.month, m));
-                  return months.size > 0
-                    ? [{ kind, months: [...months.values()].sort((a, b) => a.month - b.month) }]
-                    : [];
-                }),
-              )
-            }
-          >
-            {say.takeWhatMyReadingsSay}
-          </Button>
-        )}
+        {learned.length > 0 && <Button onClick={() => over(learned)}>{say.takeWhatMyReadingsSay}</Button>}
       </div>
+      <p className="usual-file">
+        <ChooseFile
+          says={say.bringATable}
+          accept=".csv,text/csv"
+          fault={read.error ? `${file}: ${read.error.message}` : undefined}
+          onFile={(f) => {
+            setFile(f.name);
+            read.mutate(f);
+          }}
+        />{' '}
+        <a className="file-out" href={`/api/v1/waters/${water}/usual.csv`} download="usual.csv">
+          {say.takeTheTable}
+        </a>
+      </p>
+      <p className="quiet small">{say.aTableHas}</p>
+      {read.data && list !== was && <p role="status">{say.theTableIsIn(file)}</p>}
       {learned.length === 0 && <p className="quiet small">{say.readOnFiveDays}</p>}
     </>
   );

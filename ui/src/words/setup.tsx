@@ -600,6 +600,11 @@ export const setup = {
   monthOfTheYear: 'Month',
   usualIn: (kind: string, month: string) => `${kind} in ${month}`,
   keepTheUsual: 'Keep these',
+  bringATable: 'Bring a table (CSV)',
+  takeTheTable: 'Take it along as a table',
+  aTableHas:
+    'A table has a column “month” and any of water_temp_c, clarity_secchi_m and wind_speed_ms, or water_temp_f, clarity_secchi_ft, wind_speed_kn, _mph or _kmh; beside one, the same name with _spread.',
+  theTableIsIn: (file: string) => `${file} stands in the months above. Look it over and keep it.`,
   takeWhatMyReadingsSay: 'Take what my readings say',
   readOnFiveDays: 'With readings on five days of a month or more, the month can be learned from them.',
   monthNames: [
