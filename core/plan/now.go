@@ -2,6 +2,8 @@ package plan
 
 import (
 	"time"
+
+	"greypebble/core/tide"
 )
 
 // soon is how far ahead the next thing is looked for.
@@ -30,6 +32,32 @@ func (o *Outlook) NextOpening(t time.Time) (at int, opens time.Time, found bool)
 			if w.Opens.After(t) && (!found || w.Opens.Before(opens)) {
 				at, opens, found = i, w.Opens, true
 			}
+		}
+	}
+	if found {
+		return at, opens, true
+	}
+	return o.openingBeyond()
+}
+
+// farthest one looks for an opening: two months have every kind of tide but the year's greatest.
+const farthest = 62 * 24 * time.Hour
+
+// openingBeyond the outlook, the first of all spots.
+func (o *Outlook) openingBeyond() (at int, opens time.Time, found bool) {
+	for i, sp := range o.Asked.Spots {
+		c, err := tide.Over(sp.Tide, o.End(), o.End().Add(farthest))
+		if err != nil {
+			continue // nothing is told of a tide that cannot be
+		}
+		for _, w := range sp.Open(c) {
+			if w.Opens.IsZero() || sp.Closing(w.Opens) != nil || !sp.OpenToday(w.Opens) {
+				continue
+			}
+			if !found || w.Opens.Before(opens) {
+				at, opens, found = i, w.Opens, true
+			}
+			break
 		}
 	}
 	return at, opens, found

@@ -49,6 +49,7 @@ type ground struct {
 const (
 	mostKept     = 96 << 20
 	spotWeight   = 8 << 10
+	bareWeight   = 2 << 10 // of a waypoint without marks
 	readingBytes = 300
 )
 
@@ -83,10 +84,15 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	if err != nil {
 		return nil, err
 	}
+	weight := spotWeight
 	for _, sp := range g.spots {
 		sp.Remember()
+		if len(sp.Marks) > 0 {
+			weight += spotWeight
+		} else {
+			weight += bareWeight
+		}
 	}
-	weight := spotWeight * (1 + len(g.spots))
 	for water, list := range g.lists {
 		g.sorted[water] = conditions.Sorted(list)
 		weight += readingBytes * len(list)

@@ -61,9 +61,13 @@ type aheadOutput struct {
 		Targets []soughtTarget `json:"targets" nullable:"false"`
 		Waters  []waterDays    `json:"waters" nullable:"false"`
 		Spots   []spotDays     `json:"spots" nullable:"false"`
-		Bare    []string       `json:"bare" nullable:"false" doc:"names of spots without a mark, of which nothing can be said"`
+		Bare    []string       `json:"bare" nullable:"false" doc:"names of spots without a mark, of which nothing can be said: some"`
+		BareOf  int            `json:"bare_of" doc:"so many there are"`
 	}
 }
+
+// fewBare are named: who brings waypoints along may have thousands.
+const fewBare = 6
 
 // hundredths an edge is written in.
 const hundredths = 100
@@ -80,7 +84,8 @@ func (s service) days(ctx context.Context, as *web.Scope, in *aheadInput) (*ahea
 	for _, t := range o.Asked.Targets {
 		b.Targets = append(b.Targets, soughtTarget{t.ID, t.Name})
 	}
-	for _, sp := range o.bare {
+	b.BareOf = len(o.bare)
+	for _, sp := range o.bare[:min(fewBare, len(o.bare))] {
 		b.Bare = append(b.Bare, sp.Name)
 	}
 	seen := map[uuid.UUID]bool{}

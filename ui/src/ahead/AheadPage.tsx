@@ -145,7 +145,7 @@ export default function AheadPage() {
             )}
             {data.data.bare.length > 0 && (
               <p className="quiet small">
-                {say.nothingCanBeSaidOf(data.data.bare.slice(0, 6).join(', '), data.data.bare.length - 6)}
+                {say.nothingCanBeSaidOf(data.data.bare.join(', '), data.data.bare_of - data.data.bare.length)}
               </p>
             )}
             {day}

@@ -2303,8 +2303,13 @@ export interface components {
             what_would_change: components["schemas"]["TurningOut"][];
         };
         AheadOutputBody: {
-            /** @description names of spots without a mark, of which nothing can be said */
+            /** @description names of spots without a mark, of which nothing can be said: some */
             bare: string[];
+            /**
+             * Format: int64
+             * @description so many there are
+             */
+            bare_of: number;
             /**
              * Format: date-time
              * @description a full hour
