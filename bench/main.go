@@ -55,6 +55,12 @@ func run() error {
 	}
 	show("edges_14d", edges, "ms")
 	show("ahead_30x14", ahead, "ms")
+	day, all, err := planDay()
+	if err != nil {
+		return err
+	}
+	show("plan_day", day, "ms")
+	show("plan_day_robust", all, "ms")
 	asked, again, err := adviceHTTP()
 	if err != nil {
 		return err
@@ -165,6 +171,44 @@ func edges14d() (edges, ahead float64, failed error) {
 		o.Windows(plan.Wish{Least: 1.2, Margin: 20 * time.Minute})
 	})
 	return edges, ahead, failed
+}
+
+// planDay is the best three days over twelve spots in twelve hours, from the looking on; and all that a
+// preview says of them, which tries each under the nudged forecasts too.
+func planDay() (day, all float64, failed error) {
+	s, err := fortnight()
+	if err != nil {
+		return 0, 0, err
+	}
+	asked := plan.Asked{Book: s.Book, Belief: s.Belief, Targets: s.Targets, Spots: s.Spots[:plan.MostSpots], From: s.From, Days: 1}
+	run := func(robust bool) {
+		o, err := asked.Look()
+		if err != nil {
+			failed = err
+			return
+		}
+		d := plan.Day{From: o.From.Add(3 * time.Hour), Until: o.From.Add(15 * time.Hour), Legs: 3, Margin: 20 * time.Minute,
+			Spots: upTo(plan.MostSpots), Way: o.Ways(plan.Travel{Pack: plan.UsualPack})}
+		found, err := o.Itineraries(d, 3)
+		if err == nil && len(found) == 0 {
+			err = errors.New("no day was laid")
+		}
+		if err == nil && robust {
+			_, err = o.Robustness(d, found)
+		}
+		if err != nil {
+			failed = err
+		}
+	}
+	return median(9, func() { run(false) }), median(5, func() { run(true) }), failed
+}
+
+func upTo(n int) []int {
+	out := make([]int, n)
+	for i := range out {
+		out[i] = i
+	}
+	return out
 }
 
 func show(name string, value float64, unit string) { fmt.Printf("%s %.4g %s\n", name, value, unit) }

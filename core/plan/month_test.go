@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/require"
 
 	"greypebble/core/plan"
+	"greypebble/core/tide"
 )
 
 // A month has its days, all its turns once and in order, and every visit on the day it begins; days the
@@ -52,4 +53,48 @@ func TestAMonthOnPaper(t *testing.T) {
 	}
 	_, err = plan.Month(&sp, 1800, time.May, 0)
 	assert.ErrorIs(t, err, plan.ErrNoMonth)
+}
+
+// Where there is one high water in a lunar day, some day of the month has none: it has its line all the
+// same, and the days ahead are worked out through it.
+func TestADayWithoutHighWater(t *testing.T) {
+	h, err := tide.NewHarmonics([]tide.Constituent{{Name: "K1", AmplitudeM: 0.2, PhaseDeg: 30}, {Name: "O1", AmplitudeM: 0.4,
+		PhaseDeg: 10}}, 0.8)
+	require.NoError(t, err)
+	a := asked(t, 14, 14, 3, 0.5)
+	for _, sp := range a.Spots {
+		sp.Tide = h
+	}
+	days, err := plan.Month(a.Spots[bar], 2026, time.May, 20*time.Minute)
+	require.NoError(t, err)
+	require.Len(t, days, 31)
+	without := 0
+	for _, d := range days {
+		highs := 0
+		for _, k := range d.Turns {
+			if k.Kind == tide.High {
+				highs++
+			}
+		}
+		if highs == 0 {
+			without++
+		}
+		assert.LessOrEqual(t, highs, 1)
+	}
+	assert.Positive(t, without)
+	o := look(t, a)
+	for _, at := range []int{beach, pier} {
+		for h, s := range o.Places[at].State {
+			assert.NotEqual(t, plan.Shut, s, "hour %d", h)
+			if s == plan.Open {
+				assert.Positive(t, o.Best(0, at, h))
+			}
+		}
+	}
+	assert.NotEmpty(t, o.Windows(plan.Wish{Least: 1}))
+	d := plan.Day{From: o.From, Until: o.From.Add(24 * time.Hour), Spots: []int{bar, beach, pier}, Legs: 3,
+		Way: func(_, _ int) (time.Duration, bool) { return 20 * time.Minute, true }}
+	_, found, err := o.Itinerary(d)
+	require.NoError(t, err)
+	assert.True(t, found)
 }
