@@ -291,3 +291,24 @@ func TestTheWayFromHomeIsCounted(t *testing.T) {
 	require.NoError(t, p.Wait(firstWindow))
 	assert.Equal(t, "31.30000, -45.10000", eval[string](t, p, `document.querySelector('.day-home input').value`))
 }
+
+// With the server gone, what was worked out stays to be read and it is said that it is older; with the
+// server back it is asked anew.
+func TestAheadWithoutTheServer(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, p.Go("/ahead"))
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Still())
+	windows := `document.querySelectorAll('.window-list > li').length`
+	had := eval[int](t, p, windows)
+	require.NoError(t, p.Signal(false))
+	require.NoError(t, p.Click("at any hour, ×1.2 or better"))
+	require.NoError(t, p.Click("weekends"))
+	require.NoError(t, p.WaitText("What stands below was worked out before that."))
+	assert.Equal(t, had, eval[int](t, p, windows))
+	noViolations(t, p, "ahead without the server")
+	require.NoError(t, p.Signal(true))
+	require.NoError(t, p.Click("by day"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText))`))
+	require.NoError(t, p.Wait(`!document.body.innerText.includes('What stands below')`))
+}

@@ -232,7 +232,8 @@ func TestTheMoonIsForThoseWhoHoldToIt(t *testing.T) {
 // (common practice, no source).
 func TestReefsByDayAndSeabreamByMonth(t *testing.T) {
 	w := weather{conditions.WaterTemp: always(22), conditions.AirTemp: always(22), conditions.Clarity: always(5),
-		conditions.WindSpeed: always(3), conditions.Cloud: always(0.2), conditions.SwellHeight: always(0.5), conditions.SwellPeriod: always(7)}
+		conditions.WindSpeed: always(3), conditions.Cloud: always(0.2), conditions.SwellHeight: always(0.5),
+		conditions.SwellPeriod: always(7)}
 	o := over(t, time.Date(2026, 7, 10, 0, 0, 0, 0, time.UTC), 2, w, []string{"false-albacore"}, cases.Usual("reef", 7, 22))
 	day, n := mean(o, 0, 0, func(h int, at time.Time) bool { return at.Hour() >= 7 && at.Hour() < 18 })
 	night, m := mean(o, 0, 0, func(h int, at time.Time) bool { return o.Places[0].Dark[h] })
@@ -243,8 +244,8 @@ func TestReefsByDayAndSeabreamByMonth(t *testing.T) {
 	}
 	months := map[time.Month]float64{}
 	for m, c := range map[time.Month]float64{time.February: 8.5, time.April: 11, time.July: 17, time.October: 15, time.December: 11} {
-		o := over(t, time.Date(2026, m, 20, 0, 0, 0, 0, time.UTC), 1, w.changed(conditions.WaterTemp, always(c)), []string{"black-seabream"},
-			cases.Usual("reef", m, c))
+		o := over(t, time.Date(2026, m, 20, 0, 0, 0, 0, time.UTC), 1, w.changed(conditions.WaterTemp, always(c)),
+			[]string{"black-seabream"}, cases.Usual("reef", m, c))
 		months[m], _ = mean(o, 0, 0, func(_ int, at time.Time) bool { return at.Hour() >= 8 && at.Hour() < 16 })
 	}
 	assert.Greater(t, months[time.July], 1.5*months[time.December], "%v", months)

@@ -94,7 +94,8 @@ func header(t *table.Table) (reader, error) {
 				continue
 			}
 			if one, twice := in[c.kind]; twice {
-				return nil, parse.At(1, max(name, one.column), "the same as "+min(name, one.column)+" in another unit; expected one of them")
+				return nil, parse.At(1, max(name, one.column),
+					"the same as "+min(name, one.column)+" in another unit; expected one of them")
 			}
 			in[c.kind] = struct {
 				column string

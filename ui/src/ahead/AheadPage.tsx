@@ -18,10 +18,18 @@ import { HourOpened } from './HourOpened';
 import { WindowList } from './WindowList';
 import './ahead.css';
 import { ahead as say } from '../words/ahead';
+import { sentences } from '../words/joined';
 
 /** So many windows are listed at first, and when one asks for more. */
 const few = 12;
 const many = 100;
+
+/** The last of what was answered: what failed since leaves it on the page. */
+function useLast<T>(now: T | undefined): T | undefined {
+  const [last, setLast] = useState(now);
+  if (now !== undefined && now !== last) setLast(now);
+  return now ?? last;
+}
 
 /** When and where to go: what is on now, the fortnight at all of one's spots, and the windows in it. */
 export default function AheadPage() {
@@ -54,7 +62,8 @@ export default function AheadPage() {
     staleTime: 10 * 60_000,
   });
   const kinds = useMemo(() => [...new Set(here.spots.map((s) => s.place))].sort(), [here.spots]);
-  const w = windows.data;
+  const w = useLast(windows.data);
+  const fortnight = useLast(data.data);
   const first = w?.first;
   const { choose } = here;
   const { moveTime } = moment;
@@ -77,7 +86,7 @@ export default function AheadPage() {
     [choose, moveTime],
   );
   const error = windows.error ?? data.error;
-  if (!w || (wide && !data.data))
+  if (!w || (wide && !fortnight))
     return (
       <div className="ahead">
         <h1 className="quiet">{error ? say.ahead : say.lookingOverTheComingDays}</h1>
@@ -122,11 +131,16 @@ export default function AheadPage() {
         narrow={!wide}
         onChange={ask}
       />
+      {error && (
+        <p role="alert" className="caution">
+          {sentences(error.message, say.whatStandsIsOlder)}
+        </p>
+      )}
       <div className="ahead-two">
-        {wide && data.data && (
+        {wide && fortnight && (
           <section aria-label={say.theFortnight}>
             <Fortnight
-              data={data.data}
+              data={fortnight}
               targets={asked.targets}
               chosen={here.spot.id}
               at={at}
@@ -135,7 +149,7 @@ export default function AheadPage() {
             />
             {touched > 0 && (
               <HourOpened
-                data={data.data}
+                data={fortnight}
                 spot={here.spot.id}
                 time={touched}
                 targets={asked.targets}
@@ -143,9 +157,9 @@ export default function AheadPage() {
                 along={asked.along}
               />
             )}
-            {data.data.bare.length > 0 && (
+            {fortnight.bare.length > 0 && (
               <p className="quiet small">
-                {say.nothingCanBeSaidOf(data.data.bare.join(', '), data.data.bare_of - data.data.bare.length)}
+                {say.nothingCanBeSaidOf(fortnight.bare.join(', '), fortnight.bare_of - fortnight.bare.length)}
               </p>
             )}
             {day}

@@ -90,6 +90,7 @@ export const ahead = {
   whatToTieOnThen: 'What to tie on then',
 
   // AheadPage.tsx
+  whatStandsIsOlder: 'What stands below was worked out before that.',
   ahead: 'Ahead',
   lookingOverTheComingDays: 'Looking over the coming days…',
   theWaterThere: 'The water there',
