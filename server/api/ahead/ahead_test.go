@@ -214,6 +214,15 @@ func TestWindowsAsACalendar(t *testing.T) {
 	}
 	first := uids(asked)
 	require.Len(t, first, 9)
+	// One window alone is the event it is among the others.
+	var all windows
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead/windows"+asked, nil, &all))
+	for i, w := range all.Windows {
+		one := uids(asked + "&spot_id=" + w.SpotID + "&best_from=" + w.BestFrom.Format(time.RFC3339))
+		require.NotEmpty(t, one)
+		assert.Equal(t, first[i], one[0])
+	}
+	assert.Equal(t, http.StatusNotFound, c.Do("GET", "/ahead/windows.ics"+asked+"&best_from=2026-11-20T15:01:00Z", nil, nil))
 	// Ten minutes less of margin move what ends them, and not which they are.
 	assert.Equal(t, first, uids(asked+"&margin_min=10"))
 	seen := map[string]bool{}

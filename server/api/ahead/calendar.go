@@ -16,12 +16,29 @@ func (s service) registerCalendar(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/ahead/windows.ics", "aheadCalendar", "The same windows as a calendar (iCalendar)"), s.calendar)
 }
 
-func (s service) calendar(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*web.File, error) {
-	o, found, err := s.search(ctx, as, in)
+type aheadCalendarInput struct {
+	WindowsAsked
+	Spot string    `query:"spot_id" doc:"of this spot alone; left out: of all"`
+	Best time.Time `query:"best_from" doc:"the one window whose best begins then; left out: all"`
+}
+
+func (s service) calendar(ctx context.Context, as *web.Scope, in *aheadCalendarInput) (*web.File, error) {
+	o, found, err := s.search(ctx, as, &in.WindowsAsked)
 	if err != nil {
 		return nil, err
 	}
-	raw, err := calendar.Write(o.events(found[:min(in.Most, len(found))], as), as.Now())
+	// Each is the event it is among all of them.
+	events := o.events(found, as)
+	var asked []calendar.Event
+	for i, w := range found {
+		if (in.Spot == "" || o.spots[w.Spot].ID.String() == in.Spot) && (in.Best.IsZero() || w.BestFrom.Equal(in.Best)) {
+			asked = append(asked, events[i])
+		}
+	}
+	if len(asked) == 0 && (in.Spot != "" || !in.Best.IsZero()) {
+		return nil, web.NotFound("no such window in those days")
+	}
+	raw, err := calendar.Write(asked[:min(in.Most, len(asked))], as.Now())
 	return web.Attached("windows.ics", "text/calendar; charset=utf-8", raw), err
 }
 

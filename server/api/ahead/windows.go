@@ -12,7 +12,8 @@ import (
 	"greypebble/server/desk"
 )
 
-type aheadWindowsInput struct {
+// WindowsAsked says which windows. It is exported for huma, which embeds only such fields.
+type WindowsAsked struct {
 	AskedFor
 	Least     float64  `query:"least" minimum:"0" maximum:"100" default:"1.2" doc:"edge that is worth going for; 1 is an ordinary spell"`
 	ByDay     bool     `query:"by_day" doc:"between civil dawn and dusk only"`
@@ -67,7 +68,7 @@ type aheadWindowsOutput struct {
 }
 
 // search the windows that are asked for.
-func (s service) search(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*outlook, []plan.Window, error) {
+func (s service) search(ctx context.Context, as *web.Scope, in *WindowsAsked) (*outlook, []plan.Window, error) {
 	free := plan.Free{From: in.FreeFrom, Until: in.FreeUntil}
 	for _, d := range in.Weekdays {
 		free.Weekdays = append(free.Weekdays, time.Weekday(d))
@@ -96,7 +97,7 @@ func (s service) search(ctx context.Context, as *web.Scope, in *aheadWindowsInpu
 }
 
 // near says of a spot, by its place in the outlook, whether it is no farther than one cares to go.
-func (o *outlook) near(in *aheadWindowsInput) (func(at int) bool, error) {
+func (o *outlook) near(in *WindowsAsked) (func(at int) bool, error) {
 	if in.WithinMin <= 0 {
 		return func(int) bool { return true }, nil
 	}
@@ -108,7 +109,7 @@ func (o *outlook) near(in *aheadWindowsInput) (func(at int) bool, error) {
 	return func(at int) bool { return slices.Contains(within, at) }, nil
 }
 
-func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInput) (*aheadWindowsOutput, error) {
+func (s service) windows(ctx context.Context, as *web.Scope, in *WindowsAsked) (*aheadWindowsOutput, error) {
 	o, found, err := s.search(ctx, as, in)
 	if err != nil {
 		return nil, err
@@ -128,7 +129,7 @@ func (s service) windows(ctx context.Context, as *web.Scope, in *aheadWindowsInp
 }
 
 // find the windows of the spots that are asked for, water by water: free hours are those of its clock.
-func (o *outlook) find(in *aheadWindowsInput, free plan.Free, near func(int) bool) []plan.Window {
+func (o *outlook) find(in *WindowsAsked, free plan.Free, near func(int) bool) []plan.Window {
 	byZone := map[string][]int{}
 	for at, sp := range o.spots {
 		if near(at) && (len(in.Manners) == 0 || slices.Contains(in.Manners, string(sp.Access.Manner))) &&

@@ -174,6 +174,7 @@ export default function AheadPage() {
               chosen={chosen}
               least={asked.least}
               along={asked.along}
+              calendarOf={(k) => calendar(asking, { spot_id: k.spot_id, best_from: k.best_from })}
               onChoose={(k, key) => {
                 setChosen(key === chosen ? '' : key);
                 touch(0);

@@ -65,7 +65,7 @@ export function AskFor(props: {
       />
       {!narrow && often}
       <details className="fold ask-when">
-        <summary>{inWords(asked, narrow)}</summary>
+        <summary>{inWords(asked, narrow, home !== undefined)}</summary>
         <div className="ask-more">
           {narrow && <div className="ask-row">{often}</div>}
           <fieldset className="ask-row">
@@ -154,14 +154,14 @@ export function AskFor(props: {
 }
 
 /** What narrows the days; of what stands open beside it nothing is said. */
-const inWords = (a: Asked, all: boolean) =>
+const inWords = (a: Asked, all: boolean, home: boolean) =>
   [
     all && (a.byDay ? say.byDay : say.atAnyHour),
     all && isWeekend(a) && say.weekends,
     a.weekdays.length > 0 && !isWeekend(a) && allOf(weekdaysOf(a)),
     (a.free[0] > 0 || a.free[1] < 24) && say.freeHours(hourMark(a.free[0]), hourMark(a.free[1])),
     a.manners.length > 0 && anyOf(a.manners),
-    a.withinMin > 0 && say.within(a.withinMin),
+    a.withinMin > 0 && (home ? say.within(a.withinMin) : say.withinOfWhere),
     ...a.along.map((k) => say.along[k]),
     a.kit && say.withMyKit,
     a.places.length > 0 && anyOf(a.places),

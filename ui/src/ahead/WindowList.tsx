@@ -16,9 +16,11 @@ export function WindowList(props: {
   /** What is worth going for, and with whom: what would spoil a window is held against them. */
   least: number;
   along: Along[];
+  /** Where a window is had as a calendar. */
+  calendarOf: (w: AheadWindow) => string;
   onChoose: (w: AheadWindow, key: string) => void;
 }) {
-  const { windows, found, chosen, least, along, onMore, onChoose } = props;
+  const { windows, found, chosen, least, along, calendarOf, onMore, onChoose } = props;
   return (
     <ol className="window-list" aria-label={say.windowsBestFirst}>
       {windows.map((w) => {
@@ -37,7 +39,7 @@ export function WindowList(props: {
               </span>
               {w.be_out_by && <span className="window-out">{say.outBy(clock(w.be_out_by, zone))}</span>}
             </button>
-            {key === chosen && <Opened w={w} least={least} along={along} />}
+            {key === chosen && <Opened w={w} least={least} along={along} calendar={calendarOf(w)} />}
           </li>
         );
       })}
@@ -52,7 +54,8 @@ export function WindowList(props: {
   );
 }
 
-function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Along[] }) {
+function Opened(props: { w: AheadWindow; least: number; along: Along[]; calendar: string }) {
+  const { w, least, along, calendar } = props;
   const asked = {
     spot_id: w.spot_id,
     target: w.target,
@@ -131,7 +134,10 @@ function Opened({ w, least, along }: { w: AheadWindow; least: number; along: Alo
         </Link>{' '}
         <Link className="act" to="/tie-on">
           {say.whatToTieOnThen}
-        </Link>
+        </Link>{' '}
+        <a className="act" href={calendar} download="window.ics">
+          {say.asACalendar}
+        </a>
       </p>
     </div>
   );

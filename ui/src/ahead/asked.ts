@@ -72,10 +72,10 @@ export const query = (a: Asked, home: LatLon | undefined, from: string, most: nu
   ...(a.places.length > 0 && { places: a.places }),
 });
 
-/** Where the same windows are had as a calendar. */
-export function calendar(q: AheadQuery): string {
+/** Where the same windows are had as a calendar, or one of them. */
+export function calendar(q: AheadQuery, one: { spot_id?: string; best_from?: string } = {}): string {
   const out = new URLSearchParams();
-  for (const [k, v] of Object.entries(q))
+  for (const [k, v] of Object.entries({ ...q, ...one }))
     for (const one of Array.isArray(v) ? v : [v]) if (one !== undefined) out.append(k, String(one));
   return `/api/v1/ahead/windows.ics?${out}`;
 }

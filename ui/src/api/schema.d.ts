@@ -7988,6 +7988,10 @@ export interface operations {
                 /** @description only what is worth it with your own kit; an empty one is not asked */
                 kit?: boolean;
                 most?: number;
+                /** @description of this spot alone; left out: of all */
+                spot_id?: string;
+                /** @description the one window whose best begins then; left out: all */
+                best_from?: string;
             };
             header?: never;
             path?: never;

@@ -8,6 +8,7 @@ export const ahead = {
   howFar: 'How far',
   within: (minutes: number) =>
     minutes === 0 ? 'however far' : minutes < 60 ? `within ${minutes} min` : `within ${minutes / 60} h`,
+  withinOfWhere: 'however far until you say where you set out',
   alongComes: 'Along comes',
   along: { child: 'a child', 'cannot wade': 'someone who stays dry' },
   withMyKit: 'with my own kit',
