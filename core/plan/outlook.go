@@ -3,6 +3,7 @@ package plan
 import (
 	"math"
 	"slices"
+	"sync"
 	"time"
 
 	"greypebble/core/conditions"
@@ -90,13 +91,18 @@ type Place struct {
 // Look over the days.
 func (a Asked) Look() (*Outlook, error) {
 	a.Spots, a.Limits = a.reached(), a.Company.Limits(a.Limits)
+	o := &Outlook{From: a.From.Truncate(time.Hour), Hours: a.Days * 24, Asked: a, Places: make([]Place, len(a.Spots))}
+	var days map[about]daylight
+	var light sync.WaitGroup
+	light.Go(func() { days = o.days() })
+	defer light.Wait()
 	field, err := sweep.Sweep{Book: a.Book, Belief: a.Belief, Targets: a.Targets, Spots: a.Spots, From: a.From, Hours: a.Days * 24,
 		Step: Step}.Edges()
 	if err != nil {
 		return nil, err
 	}
-	o := &Outlook{From: field.From, Hours: a.Days * 24, Asked: a, Edges: field.Edges, Places: make([]Place, len(a.Spots))}
-	days := o.days()
+	o.Edges = field.Edges
+	light.Wait()
 	believed := o.believed()
 	tides := new(tide.Memo)
 	errs := make([]error, len(a.Spots))

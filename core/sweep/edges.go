@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"math"
 	"runtime"
+	"slices"
 	"sync"
 	"sync/atomic"
 	"time"
@@ -17,6 +18,7 @@ import (
 	"greypebble/core/sky"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
+	"greypebble/core/water"
 )
 
 // Field of edges: what being at each spot at each step would be worth for each target, on its best
@@ -62,6 +64,7 @@ func (s Sweep) Edges() (*Field, error) {
 		}
 	}
 	run := &sweeping{Sweep: s, steps: steps, field: f, skies: s.skies(steps), known: map[conditions.Readings][]knownHour{},
+		placed:   map[placeKey][]hour{},
 		weathers: map[weatherKey]spot.Hours{}, lights: map[weatherKey][][2]float64{}}
 	for _, t := range s.Targets {
 		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.Mean))
@@ -83,6 +86,8 @@ type sweeping struct {
 	// known by the readings, hour by hour.
 	mu    sync.Mutex
 	known map[conditions.Readings][]knownHour
+	// placed hours of the kinds of place of a water, which its spots share.
+	placed map[placeKey][]hour
 	// weathers and lights by readings and sky.
 	weathers map[weatherKey]spot.Hours
 	lights   map[weatherKey][][2]float64
@@ -195,7 +200,13 @@ func (s Sweep) moons(o sky.Observer, list []spot.Sky) {
 
 func (s *sweeping) all() error {
 	errs := make([]error, len(s.Spots))
-	Parallel(len(s.Spots), func(i int) { errs[i] = s.spotAt(i) })
+	// Those with most to do first, so that no processor is left with one of them at the end.
+	order := make([]int, len(s.Spots))
+	for i := range order {
+		order[i] = i
+	}
+	slices.SortStableFunc(order, func(a, b int) int { return len(s.Spots[b].Marks) - len(s.Spots[a].Marks) })
+	Parallel(len(order), func(i int) { errs[order[i]] = s.spotAt(order[i]) })
 	return errors.Join(errs...)
 }
 
@@ -229,10 +240,28 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 		s.known[sp.Readings] = list
 		s.mu.Unlock()
 	}
-	out := make([]hour, len(list))
+	k := placeKey{sp.Readings, sp.Place, sp.Rose, sp.Lat < 0}
+	s.mu.Lock()
+	out, seen := s.placed[k]
+	s.mu.Unlock()
+	if seen {
+		return out
+	}
+	out = make([]hour, len(list))
 	for i := range out {
 		m := spot.Moment{Spot: sp, Time: s.From.Add(time.Duration(i) * time.Hour), Believed: list[i].believed}
 		out[i] = hour{list[i].low, list[i].high, scene.OfPlace(&m, list[i].weather)}
 	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	s.placed[k] = out
 	return out
+}
+
+// placeKey is all that the facts of an hour look at beside its readings, see [scene.OfPlace].
+type placeKey struct {
+	readings conditions.Readings
+	place    string
+	rose     *water.Rose
+	south    bool
 }
