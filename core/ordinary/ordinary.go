@@ -178,6 +178,7 @@ func (s *spell) facts(sun float64) playbook.Facts {
 	m(playbook.FlowShare, flow)
 	m(playbook.TideRange, strength)
 	m(playbook.DaysFromFull, math.Abs(fromFull)*86400)
+	m(playbook.DaysAfterFull, fromFull*86400)
 
 	cloud := s.x[ofCloud]
 	light := water.Sky{SunAltitude: sun, MoonAltitude: -10, Cloud: cloud}.Surface()

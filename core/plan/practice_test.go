@@ -186,21 +186,23 @@ func TestFlatsAfterWarmDaysHolesAfterASnap(t *testing.T) {
 	assert.Less(t, sunless, level, "after a month without sun it loses")
 }
 
+// lookAt the same days as one of another school about the moon.
+func lookAt(t testing.TB, o *plan.Outlook, school string) *plan.Outlook {
+	a := o.Asked
+	book, err := a.Book.Over(playbook.Overlay{Schools: map[string]string{"Q4": school}})
+	require.NoError(t, err)
+	a.Book, a.Belief = book, rate.Priors{Book: book}
+	return look(t, a)
+}
+
 // Five days about full moon gain for those who plan by the moon, and for nobody else; no free day is
 // forbidden by it. Autumn cloud is no worse than a bare sky (common practice, no source).
 func TestTheMoonIsForThoseWhoHoldToIt(t *testing.T) {
 	begin := time.Date(2026, 10, 14, 0, 0, 0, 0, time.UTC) // full on 26 October 2026 (Meeus, Astronomical Algorithms, chapter 49)
 	w := weather{conditions.WaterTemp: always(20), conditions.AirTemp: always(18), conditions.Clarity: always(1.5),
 		conditions.WindSpeed: always(3), conditions.Cloud: always(0.2)}
-	book, err := playbook.Builtin()
-	require.NoError(t, err)
 	lookAs := func(school string, w weather) *plan.Outlook {
-		o := over(t, begin, 14, w, []string{"trophy-seatrout"}, cases.Usual("grass flat", 10, 20))
-		a := o.Asked
-		a.Book, err = book.Over(playbook.Overlay{Schools: map[string]string{"Q4": school}})
-		require.NoError(t, err)
-		a.Belief = rate.Priors{Book: a.Book}
-		return look(t, a)
+		return lookAt(t, over(t, begin, 14, w, []string{"trophy-seatrout"}, cases.Usual("grass flat", 10, 20)), school)
 	}
 	planned, ignored := lookAs("plan", w), lookAs("ignore", w)
 	gain := func(o *plan.Outlook, other *plan.Outlook, from, to int) float64 {
@@ -214,6 +216,11 @@ func TestTheMoonIsForThoseWhoHoldToIt(t *testing.T) {
 	}
 	about, before := gain(planned, ignored, 10, 14), gain(planned, ignored, 0, 5)
 	assert.Greater(t, about, before+0.02, "days about full moon gain on those before for who plans by it")
+	// The third and fourth day after are the best of them, and as much under no other school.
+	after := over(t, begin.AddDate(0, 0, 10), 8, w, []string{"trophy-seatrout"}, cases.Usual("grass flat", 10, 20))
+	first := gain(after, lookAt(t, after, "ignore"), 1, 3) // the 25th to the 27th
+	third := gain(after, lookAt(t, after, "ignore"), 5, 6) // the 29th and 30th
+	assert.Greater(t, third, first+0.01, "three and four days after are best")
 	for h := range planned.Hours {
 		assert.Equal(t, planned.Places[0].State[h], ignored.Places[0].State[h], "no day is forbidden by the moon")
 		if e := planned.Best(0, 0, h); e == e {

@@ -16,37 +16,38 @@ type Measure int
 
 // Numeric facts.
 const (
-	Level        Measure = iota // of the tide above chart datum
-	RiseRate                    // of the tide, negative when falling
-	Flow                        // size of the rise rate
-	Elapsed                     // share of the rise or fall gone
-	TideRange                   // of this rise or fall, in mean spring ranges
-	SunAltitude                 // degrees
-	SurfaceLight                // on the water
-	LureLight                   // at the depth fished
-	DaysFromFull                // distance in time from the nearest full moon
-	Secchi                      // clarity
-	WaterTemp                   //
-	Warming                     // of the water in a day
-	WindSpeed                   //
-	Waves                       // that break on an open beach: their height
-	Cloud                       // share of the sky covered
-	Rain                        // of the last hours, where somebody noted it
-	Depth                       // of the water over the mark fished
-	CrestDepth                  // of the water over the spot's highest crest or bar
-	LureDepth                   // of the offering below the surface
-	Clearance                   // of the offering over the bottom
-	LevelShare                  // of the tide between mean low and mean high springs
-	FlowShare                   // size of the rise rate, in the place's fastest of mean springs
-	SinceLow                    // share of the rise gone, or of the fall still to go, negative
-	SinceHigh                   // share of the fall gone, or of the rise still to go, negative
-	Standing                    // of the water above prediction, lastingly
-	Current                     // at the spot, either way
-	Warmer                      // of the water over the mark than the open water
-	MidLight                    // half-way down over the mark
-	BedLight                    // at the bottom under the mark
-	Sunless                     // cloud over the last fortnight
-	UnderFish                   // of the offering below the level fish show at; above it negative
+	Level         Measure = iota // of the tide above chart datum
+	RiseRate                     // of the tide, negative when falling
+	Flow                         // size of the rise rate
+	Elapsed                      // share of the rise or fall gone
+	TideRange                    // of this rise or fall, in mean spring ranges
+	SunAltitude                  // degrees
+	SurfaceLight                 // on the water
+	LureLight                    // at the depth fished
+	DaysFromFull                 // distance in time from the nearest full moon
+	DaysAfterFull                // time since the nearest full moon, negative before it
+	Secchi                       // clarity
+	WaterTemp                    //
+	Warming                      // of the water in a day
+	WindSpeed                    //
+	Waves                        // that break on an open beach: their height
+	Cloud                        // share of the sky covered
+	Rain                         // of the last hours, where somebody noted it
+	Depth                        // of the water over the mark fished
+	CrestDepth                   // of the water over the spot's highest crest or bar
+	LureDepth                    // of the offering below the surface
+	Clearance                    // of the offering over the bottom
+	LevelShare                   // of the tide between mean low and mean high springs
+	FlowShare                    // size of the rise rate, in the place's fastest of mean springs
+	SinceLow                     // share of the rise gone, or of the fall still to go, negative
+	SinceHigh                    // share of the fall gone, or of the rise still to go, negative
+	Standing                     // of the water above prediction, lastingly
+	Current                      // at the spot, either way
+	Warmer                       // of the water over the mark than the open water
+	MidLight                     // half-way down over the mark
+	BedLight                     // at the bottom under the mark
+	Sunless                      // cloud over the last fortnight
+	UnderFish                    // of the offering below the level fish show at; above it negative
 	// MeasureCount is how many there are.
 	MeasureCount
 )
@@ -63,37 +64,38 @@ type measureOf struct {
 }
 
 var measures = [MeasureCount]measureOf{
-	Level:        {name: "level", dimension: quantity.Length, low: -20, high: 20},
-	RiseRate:     {name: "rise_rate", dimension: quantity.RiseRate, low: -6, high: 6},
-	Flow:         {name: "flow", dimension: quantity.RiseRate, low: 0, high: 6},
-	Elapsed:      {name: "elapsed", dimension: quantity.Fraction, low: 0, high: 1},
-	TideRange:    {name: "tide_range", dimension: quantity.Fraction, low: 0, high: 2.5},
-	SunAltitude:  {name: "sun_altitude", dimension: quantity.Angle, low: -90, high: 90},
-	SurfaceLight: {name: "surface_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
-	LureLight:    {name: "lure_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
-	DaysFromFull: {name: "days_from_full", dimension: quantity.Time, low: 0, high: 15 * 86400},
-	Secchi:       {name: "secchi", dimension: quantity.Length, low: 0.05, high: 60},
-	WaterTemp:    {name: "water_temp", dimension: quantity.Temperature, low: -2.5, high: 40},
-	Warming:      {name: "warming", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
-	WindSpeed:    {name: "wind_speed", dimension: quantity.Speed, low: 0, high: 60},
-	Waves:        {name: "waves", dimension: quantity.Length, low: 0, high: 30},
-	Cloud:        {name: "cloud", dimension: quantity.Fraction, low: 0, high: 1},
-	Rain:         {name: "rain", dimension: quantity.Length, low: 0, high: 0.5, noted: true},
-	Depth:        {name: "depth", dimension: quantity.Length, low: 0, high: 400},
-	CrestDepth:   {name: "crest_depth", dimension: quantity.Length, low: -30, high: 400},
-	LureDepth:    {name: "lure_depth", dimension: quantity.Length, low: 0, high: 400},
-	Clearance:    {name: "clearance", dimension: quantity.Length, low: 0, high: 400},
-	LevelShare:   {name: "level_share", dimension: quantity.Fraction, low: -1, high: 2},
-	FlowShare:    {name: "flow_share", dimension: quantity.Fraction, low: 0, high: 2},
-	SinceLow:     {name: "since_low", dimension: quantity.Fraction, low: -1, high: 1},
-	SinceHigh:    {name: "since_high", dimension: quantity.Fraction, low: -1, high: 1},
-	Standing:     {name: "standing", dimension: quantity.Length, low: -3, high: 3, noted: true},
-	Current:      {name: "current", dimension: quantity.Speed, low: 0, high: 8},
-	Warmer:       {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
-	MidLight:     {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
-	Sunless:      {name: "sunless", dimension: quantity.Fraction, low: 0, high: 1, noted: true},
-	UnderFish:    {name: "under_fish", dimension: quantity.Length, low: -30, high: 60, noted: true},
-	BedLight:     {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	Level:         {name: "level", dimension: quantity.Length, low: -20, high: 20},
+	RiseRate:      {name: "rise_rate", dimension: quantity.RiseRate, low: -6, high: 6},
+	Flow:          {name: "flow", dimension: quantity.RiseRate, low: 0, high: 6},
+	Elapsed:       {name: "elapsed", dimension: quantity.Fraction, low: 0, high: 1},
+	TideRange:     {name: "tide_range", dimension: quantity.Fraction, low: 0, high: 2.5},
+	SunAltitude:   {name: "sun_altitude", dimension: quantity.Angle, low: -90, high: 90},
+	SurfaceLight:  {name: "surface_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	LureLight:     {name: "lure_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	DaysFromFull:  {name: "days_from_full", dimension: quantity.Time, low: 0, high: 15 * 86400},
+	DaysAfterFull: {name: "days_after_full", dimension: quantity.Time, low: -15 * 86400, high: 15 * 86400},
+	Secchi:        {name: "secchi", dimension: quantity.Length, low: 0.05, high: 60},
+	WaterTemp:     {name: "water_temp", dimension: quantity.Temperature, low: -2.5, high: 40},
+	Warming:       {name: "warming", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
+	WindSpeed:     {name: "wind_speed", dimension: quantity.Speed, low: 0, high: 60},
+	Waves:         {name: "waves", dimension: quantity.Length, low: 0, high: 30},
+	Cloud:         {name: "cloud", dimension: quantity.Fraction, low: 0, high: 1},
+	Rain:          {name: "rain", dimension: quantity.Length, low: 0, high: 0.5, noted: true},
+	Depth:         {name: "depth", dimension: quantity.Length, low: 0, high: 400},
+	CrestDepth:    {name: "crest_depth", dimension: quantity.Length, low: -30, high: 400},
+	LureDepth:     {name: "lure_depth", dimension: quantity.Length, low: 0, high: 400},
+	Clearance:     {name: "clearance", dimension: quantity.Length, low: 0, high: 400},
+	LevelShare:    {name: "level_share", dimension: quantity.Fraction, low: -1, high: 2},
+	FlowShare:     {name: "flow_share", dimension: quantity.Fraction, low: 0, high: 2},
+	SinceLow:      {name: "since_low", dimension: quantity.Fraction, low: -1, high: 1},
+	SinceHigh:     {name: "since_high", dimension: quantity.Fraction, low: -1, high: 1},
+	Standing:      {name: "standing", dimension: quantity.Length, low: -3, high: 3, noted: true},
+	Current:       {name: "current", dimension: quantity.Speed, low: 0, high: 8},
+	Warmer:        {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
+	MidLight:      {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
+	Sunless:       {name: "sunless", dimension: quantity.Fraction, low: 0, high: 1, noted: true},
+	UnderFish:     {name: "under_fish", dimension: quantity.Length, low: -30, high: 60, noted: true},
+	BedLight:      {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 }
 
 // Word is a fact with a fixed vocabulary.

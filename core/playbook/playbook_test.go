@@ -213,7 +213,8 @@ func TestEveryRuleCanApplyAndCanStayAway(t *testing.T) {
 func plausibleFacts(r *rand.Rand, b *Book) Facts {
 	var f Facts
 	for m, span := range map[Measure][2]float64{Level: {-0.3, 1.8}, RiseRate: {-0.5, 0.5}, Flow: {0, 0.5}, Elapsed: {0, 1},
-		SunAltitude: {-30, 80}, TideRange: {0.3, 1.4}, DaysFromFull: {0, 15 * 86400}, Secchi: {0.1, 4}, WaterTemp: {-1, 36},
+		SunAltitude: {-30, 80}, TideRange: {0.3, 1.4}, DaysFromFull: {0, 15 * 86400}, DaysAfterFull: {-15 * 86400, 15 * 86400},
+		Secchi: {0.1, 4}, WaterTemp: {-1, 36},
 		Warming: {-3, 3}, WindSpeed: {0, 16}, Waves: {0, 2.5}, Cloud: {0, 1},
 		Rain: {0, 0.03}, LevelShare: {-0.2, 1.1}, FlowShare: {0, 1.1}, SinceLow: {-1, 1}, SinceHigh: {-1, 1}, Standing: {-0.6, 0.6},
 		Current: {0, 1.5}, Warmer: {-1, 3}, MidLight: {0, 40_000}, BedLight: {0, 10}, Depth: {0, 4}, CrestDepth: {-0.8, 1}, LureDepth: {0,

@@ -100,6 +100,7 @@ func TidesOf(s *spot.Spot) Tides {
 func (t Tides) Fill(f *playbook.Facts, level float64, stage *tide.Stage, sky *spot.Sky) {
 	f.Measure[playbook.SunAltitude] = sky.Sun.Altitude
 	f.Measure[playbook.DaysFromFull] = math.Abs(sky.FromFull) * 86400
+	f.Measure[playbook.DaysAfterFull] = sky.FromFull * 86400
 	f.Measure[playbook.CrestDepth] = level - t.crest
 	if t.tideless {
 		return
