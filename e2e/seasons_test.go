@@ -32,6 +32,7 @@ func TestTheUsualMakesASeason(t *testing.T) {
 	noViolations(t, p, "usual")
 	require.NoError(t, p.Click("Keep these"))
 	require.NoError(t, p.WaitText("The usual conditions are kept."))
+	require.NoError(t, p.Still())
 	// A table goes over what stands there, what is wrong with one is said; it is kept when one says so.
 	handFile(t, p, "Bring a table (CSV)", "sill.csv", "month,water_temp_c\n1,80\n")
 	require.NoError(t, p.WaitText("sill.csv: line 2, column water_temp_c"))

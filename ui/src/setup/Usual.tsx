@@ -68,10 +68,11 @@ function Year({ water, was, learned }: { water: string; was: UsualKind[]; learne
   const { letGo } = useLeaveGuard(list !== was);
   const put = useMutation({
     mutationFn: () => api.putUsualOfWater(water, list),
-    onSuccess: () => {
+    onSuccess: async () => {
       letGo();
+      // What is kept is read again, and the fields begin with it: then it is said.
+      await invalidate('spots');
       void message.success(say.theUsualIsKept);
-      return invalidate('spots');
     },
   });
   const [file, setFile] = useState('');
