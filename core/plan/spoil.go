@@ -126,7 +126,7 @@ func SaysSpoilers(list []Spoiler) []string {
 	return out
 }
 
-// around a window one condition is held: so long before its best and after.
+// heldFor so long before a window's best and after it one condition is what it is tried at.
 const heldFor = 2 * time.Hour
 
 // holding readings: one kind at a value around some time, as sure as what was believed there; all else

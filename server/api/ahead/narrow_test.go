@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"net/http"
 	"net/url"
+	"sync"
 	"testing"
 	"time"
 
@@ -97,4 +98,25 @@ func TestWhatWouldSpoilAWindow(t *testing.T) {
 	require.Equal(t, 422, c.Do("GET", fmt.Sprintf("/ahead/window?spot_id=%s&target=%s&from=%s&until=%s", w.SpotID, w.Target,
 		w.BestFrom.Format(time.RFC3339), w.BestFrom.Format(time.RFC3339)), nil, &p))
 	assert.Equal(t, "query.until", p.Errors[0].Location)
+}
+
+// What is asked at the same time is answered each by its own: nobody gets another's days.
+func TestAskedAtOnceEachGetsItsOwn(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	asked := []string{"", "&along=child", "&along=cannot+wade", "&targets=red-drum", ""}
+	alone := make([]windows, len(asked))
+	at := func(more string) string {
+		return "/ahead/windows?from=2026-11-20T15:00:00Z&days=3&least=1&most=500" + more
+	}
+	for i, more := range asked {
+		require.Equal(t, http.StatusOK, c.Do("GET", at(more), nil, &alone[i]))
+	}
+	together := make([]windows, len(asked))
+	var all sync.WaitGroup
+	for i, more := range asked {
+		all.Go(func() { assert.Equal(t, http.StatusOK, c.Device(t).Do("GET", at(more), nil, &together[i])) })
+	}
+	all.Wait()
+	assert.Equal(t, alone, together)
+	assert.NotEqual(t, alone[0].Found, alone[1].Found)
 }

@@ -23,7 +23,7 @@ import (
 
 type service struct {
 	*web.Deps
-	// looking over the same days by one angler at the same time is done once: the page asks for the
+	// looking over the same days by one angler on the same ground at the same time is done once: the page asks for the
 	// fortnight and for the windows in it together. Nothing is kept beyond that.
 	looking *singleflight.Group
 }
@@ -62,21 +62,17 @@ type outlook struct {
 	bare []*desk.Laid
 }
 
+// count of the angler's writings the spots are as of; 0 where there are none.
+func (o *outlook) count() int {
+	if len(o.spots) == 0 {
+		return 0
+	}
+	return o.spots[0].Count
+}
+
 // look over the days; at is where they are asked for in the request.
 func (s service) look(ctx context.Context, as *web.Scope, in *AskedFor, by ground.Means, at string) (*outlook, error) {
-	same := fmt.Sprintf("%s %s %d %d %q %q %s %v", at, as.Angler, as.At(in.From).Truncate(time.Hour).Unix(), in.Days,
-		in.Targets, in.Along, by, as.Units)
-	out, err, shared := s.looking.Do(same, func() (any, error) {
-		return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
-	})
-	if shared && errors.Is(err, context.Canceled) && ctx.Err() == nil {
-		// Whoever looked went away.
-		return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
-	}
-	if err != nil {
-		return nil, err
-	}
-	return out.(*outlook), nil
+	return s.lookAmong(ctx, as, in, by, at, func(*desk.Laid) bool { return true })
 }
 
 // lookAmong some of one's spots.
@@ -112,8 +108,18 @@ func (s service) lookAmong(ctx context.Context, as *web.Scope, in *AskedFor, by 
 	if question.Targets, err = targetsOf(book, in.Targets, question.Spots, at); err != nil {
 		return nil, err
 	}
-	out.Outlook, err = question.Look()
-	return out, err
+	// What it rests on was read by each who asks; only what is made of the same is shared.
+	same := fmt.Sprintf("%s %d %p %v %v %v %q %s %d %d", as.Angler, out.count(), book, limits, as.Units, in.Along, in.Targets, by,
+		from.Unix(), in.Days)
+	for _, sp := range out.spots {
+		same += sp.ID.String()
+	}
+	shared, err, _ := s.looking.Do(same, func() (any, error) { return question.Look() })
+	if err != nil {
+		return nil, err
+	}
+	out.Outlook = shared.(*plan.Outlook)
+	return out, nil
 }
 
 // targetsOf a book by their ids, or all that live about some spots.
