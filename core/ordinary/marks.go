@@ -49,5 +49,16 @@ func crestOf(marks []Mark) (elevationM float64, has bool) {
 	return elevationM, has
 }
 
+// creeksOf marks that join there.
+func creeksOf(marks []Mark) float64 {
+	n := 0.0
+	for _, m := range marks {
+		if m.Kind == ground.Cut {
+			n++
+		}
+	}
+	return n
+}
+
 // UsualMarks of a kind of place.
 func UsualMarks(place string) []Mark { return slices.Clone(usualMarks[place]) }

@@ -224,6 +224,7 @@ func (s *spell) onMark(f *playbook.Facts, level, light, secchi float64) {
 	f.Say(playbook.MarkKind, string(k.Kind))
 	f.Say(playbook.Bottom, k.Bottom)
 	f.Measure[playbook.Depth] = depth
+	f.Measure[playbook.SideCreeks] = creeksOf(marks)
 	if e, has := crestOf(marks); has {
 		f.Measure[playbook.CrestDepth] = level - e
 	}

@@ -139,15 +139,18 @@ func TestPompanoAndDrumComeWithTheFlood(t *testing.T) {
 	assert.Greater(t, by(o, 0, false, 0.6, 3), 1.2*by(stained, 0, false, 0.6, 3), "pompano in clean water")
 }
 
-// A dug canal in winter: at low water, in the low fifties Fahrenheit, under a hard blue sky (common
-// practice, no source).
+// A dug canal in winter: at low water, in the low fifties Fahrenheit, under a hard blue sky, and the
+// one that many small creeks join before the one that few do (common practice, no source).
 func TestADugCanalInWinter(t *testing.T) {
 	begin := time.Date(2026, 1, 12, 0, 0, 0, 0, time.UTC)
-	canal := cases.Usual("dug canal", 1, 11)
+	canal, joined := cases.Usual("dug canal", 1, 11), cases.Usual("dug canal", 1, 11)
+	for range 5 {
+		joined.Marks = append(joined.Marks, cases.Mark{Name: "Creek", Kind: ground.Cut, Bottom: "mud", DepthM: 1, AtM: 3})
+	}
 	w := weather{conditions.WaterTemp: always(11), conditions.AirTemp: always(8), conditions.Cloud: always(0),
 		conditions.WindSpeed: always(3), conditions.Clarity: always(0.8)}
 	ids := []string{"red-drum", "spotted-seatrout"}
-	o := over(t, begin, 4, w, ids, canal)
+	o := over(t, begin, 4, w, ids, canal, joined)
 	deepCold := over(t, begin, 4, w.changed(conditions.WaterTemp, always(4)), ids, canal)
 	sp := o.Asked.Spots[0]
 	low := func(_ int, at time.Time) bool { return math.Abs(fromLow(t, sp, at)) < 1.5 }
@@ -157,6 +160,8 @@ func TestADugCanalInWinter(t *testing.T) {
 		other, m := mean(o, k, 0, high)
 		require.True(t, n > 5 && m > 5)
 		assert.Greater(t, at, other, "%s at low water", id)
+		creeks, _ := mean(o, k, 1, low)
+		assert.Greater(t, creeks, 1.15*at, "%s where creeks join", id)
 		frozen, _ := mean(deepCold, k, 0, low)
 		assert.Greater(t, at, 1.5*frozen, "%s in the low fifties, not at 4 °C", id)
 	}

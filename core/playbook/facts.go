@@ -47,6 +47,7 @@ const (
 	MidLight                     // half-way down over the mark
 	BedLight                     // at the bottom under the mark
 	Sunless                      // cloud over the last fortnight
+	SideCreeks                   // that join at the spot: marks that are cuts
 	UnderFish                    // of the offering below the level fish show at; above it negative
 	// MeasureCount is how many there are.
 	MeasureCount
@@ -94,6 +95,7 @@ var measures = [MeasureCount]measureOf{
 	Warmer:        {name: "warmer", dimension: quantity.Temperature, difference: true, low: -15, high: 15},
 	MidLight:      {name: "mid_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 	Sunless:       {name: "sunless", dimension: quantity.Fraction, low: 0, high: 1, noted: true},
+	SideCreeks:    {name: "side_creeks", dimension: quantity.None, low: 0, high: 100},
 	UnderFish:     {name: "under_fish", dimension: quantity.Length, low: -30, high: 60, noted: true},
 	BedLight:      {name: "bed_light", dimension: quantity.Illuminance, low: 0, high: 200_000},
 }

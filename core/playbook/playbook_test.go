@@ -219,7 +219,7 @@ func plausibleFacts(r *rand.Rand, b *Book) Facts {
 		Rain: {0, 0.03}, LevelShare: {-0.2, 1.1}, FlowShare: {0, 1.1}, SinceLow: {-1, 1}, SinceHigh: {-1, 1}, Standing: {-0.6, 0.6},
 		Current: {0, 1.5}, Warmer: {-1, 3}, MidLight: {0, 40_000}, BedLight: {0, 10}, Depth: {0, 4}, CrestDepth: {-0.8, 1}, LureDepth: {0,
 			3},
-		Clearance: {0, 2}, UnderFish: {-5, 5}, Sunless: {0, 1}} {
+		Clearance: {0, 2}, UnderFish: {-5, 5}, SideCreeks: {0, 8}, Sunless: {0, 1}} {
 		f.Measure[m] = span[0] + r.Float64()*(span[1]-span[0])
 	}
 	f.Measure[SurfaceLight] = math.Pow(10, -3+8*r.Float64())

@@ -63,7 +63,7 @@ var units = map[string]unit{
 	"kg": {Mass, 1, 0}, "g": {Mass, 0.001, 0}, "lb": {Mass, pound, 0}, "oz": {Mass, ounce, 0},
 	"s": {Time, 1, 0}, "min": {Time, 60, 0}, "h": {Time, 3600, 0}, "d": {Time, 86400, 0},
 	"deg": {Angle, 1, 0}, "°": {Angle, 1, 0}, "degrees": {Angle, 1, 0}, "%": {Fraction, 0.01, 0}, "fraction": {Fraction, 1, 0},
-	"lx": {Illuminance, 1, 0},
+	"lx": {Illuminance, 1, 0}, "count": {None, 1, 0},
 	"Pa": {Pressure, 1, 0}, "hPa": {Pressure, 100, 0}, "mbar": {Pressure, 100, 0}, "kPa": {Pressure, 1000, 0},
 	// The conventional inch and millimetre of mercury (NIST SP 811, appendix B.8).
 	"inHg": {Pressure, 3386.389, 0}, "mmHg": {Pressure, 133.3224, 0},

@@ -72,6 +72,7 @@ func OfPlace(m *spot.Moment, w Weather) playbook.Facts {
 		f.Measure[playbook.Waves] = m.Swell()
 	}
 	f.Say(playbook.Place, m.Spot.Place)
+	f.Measure[playbook.SideCreeks] = float64(m.Spot.Count(ground.Cut))
 	Season(&f, m.Time, m.Spot.Lat)
 	if r := m.Spot.Rose; r != nil {
 		f.Say(playbook.Side, r.SideFor(m.Believed[conditions.WindFrom].Value).String())

@@ -64,6 +64,17 @@ type Spot struct {
 // Observer of the sky there.
 func (s *Spot) Observer() sky.Observer { return sky.Observer{Lat: s.Lat, Lon: s.Lon} }
 
+// Count its marks of a kind.
+func (s *Spot) Count(k ground.MarkKind) int {
+	n := 0
+	for i := range s.Marks {
+		if s.Marks[i].Kind == k {
+			n++
+		}
+	}
+	return n
+}
+
 // Touched are the spot's place and, after it, the points of its shape; area says that
 // the last of those joins the first.
 func (s *Spot) Touched() (points []ground.LatLon, area bool) {

@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/ground"
 	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -240,7 +241,7 @@ func (s *sweeping) hours(sp *spot.Spot) []hour {
 		s.known[sp.Readings] = list
 		s.mu.Unlock()
 	}
-	k := placeKey{sp.Readings, sp.Place, sp.Rose, sp.Lat < 0}
+	k := placeKey{sp.Readings, sp.Place, sp.Rose, sp.Lat < 0, sp.Count(ground.Cut)}
 	s.mu.Lock()
 	out, seen := s.placed[k]
 	s.mu.Unlock()
@@ -264,4 +265,5 @@ type placeKey struct {
 	place    string
 	rose     *water.Rose
 	south    bool
+	creeks   int
 }
