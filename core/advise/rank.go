@@ -275,6 +275,7 @@ func (q *Question) contrast(o *rankedOption) *rate.Contrast {
 	}
 	taken := o.taken - o.on.yardstick.taken
 	c.Bound(math.Min(ordinary.MostAbsent(o.on.absence)+math.Min(taken, 0), c.Log()-math.Max(taken, 0)))
+	c.Place(o.on.run)
 	// That the best cannot be fished on a mark is a fault of the mark; nothing is taken better than
 	// the best of the book, whatever finish one gives it.
 	c.Shift(math.Max(o.on.best.taken-o.on.yardstick.taken, taken), playbook.Taken, playbook.There)

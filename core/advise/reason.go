@@ -7,6 +7,7 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
+	"greypebble/core/run"
 	"greypebble/core/words"
 )
 
@@ -44,6 +45,8 @@ const (
 	RestRule = "rest"
 	// AbsentRule holds down what nothing makes up for.
 	AbsentRule = "absent"
+	// RunRule is where the school is in its run up the river.
+	RunRule = "run"
 )
 
 // tells is the factor a reason must have to be told apart, either way.
@@ -79,6 +82,11 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 		g.Rules = append(g.Rules, RuleReason{rule.ID, q.Units.Fill(says), math.Exp(log), w[r], w[r] - c.contrast.Rules[r]})
 	}
 	var out []Reason
+	if c := o.on.run; math.Abs(math.Log(c)) >= tells {
+		out = append(out, Reason{Part: playbook.There.String(), Family: "run", Rule: RunRule, Says: run.Says(c), Factor: c, Applies: 1})
+	} else {
+		rest += math.Log(c)
+	}
 	for _, key := range order {
 		g := groups[key]
 		if math.Abs(math.Log(g.Factor)) < tells || !q.lead(g) {

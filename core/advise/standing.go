@@ -27,6 +27,8 @@ type standing struct {
 	value float64
 	// absence is how far the target is away altogether, 0…1.
 	absence float64
+	// run is by how much the place gains as a bend of the river its school moves up; 1: nothing.
+	run float64
 	// best of the book on this mark, and on all of them: what is taken is measured by that.
 	best, yardstick *rankedOption
 	// ordinary spell of the target.
@@ -42,7 +44,7 @@ func (q *Question) yardstick() ordinary.Yardstick {
 // standing on one of the moment's marks, by its index.
 func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ordinary.Yardstick) *standing {
 	out := &standing{target: q.Target, mark: &m.Spot.Marks[mark], facts: s.On(m, mark), attenuation: &s.Attenuation, ordinary: y,
-		offered: map[string]float64{}}
+		offered: map[string]float64{}, run: scene.Run(m.Spot, q.Target, m.Time)}
 	settled := settledOn(q.Book, q.Target.ID, m.Spot.Place, out.mark)
 	out.untaken = settled.untaken.Weigh(out.facts, nil)
 	out.here = settled.taken.Here(out.facts)
@@ -57,7 +59,7 @@ func (q *Question) standing(s *scene.Scenarios, m *spot.Moment, mark int, y *ord
 			out.absence = math.Max(out.absence, mean)
 		}
 	}
-	out.value = math.Min(out.value-y.Log, ordinary.MostAbsent(out.absence))
+	out.value = math.Min(out.value-y.Log, ordinary.MostAbsent(out.absence)) + math.Log(out.run)
 	return out
 }
 

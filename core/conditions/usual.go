@@ -84,6 +84,14 @@ func (u Usual) At(k Kind, t time.Time) (Month, bool) {
 	return Month{mean, a.Spread + share*(b.Spread-a.Spread)}, true
 }
 
+// Usually is what is usual of a kind at a moment; false where nobody told.
+func (r Readings) Usually(k Kind, t time.Time) (Month, bool) {
+	if r.usual == nil {
+		return Unknown(), false
+	}
+	return r.usual.At(k, t)
+}
+
 // WithUsual has readings fall back on what is usual where nobody told anything.
 func (r Readings) WithUsual(u Usual) Readings {
 	if len(u) == 0 {

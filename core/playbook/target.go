@@ -2,12 +2,13 @@ package playbook
 
 import (
 	"fmt"
-	"greypebble/core/ground"
-	"greypebble/core/prose"
 	"slices"
 	"strings"
 
+	"greypebble/core/ground"
+	"greypebble/core/prose"
 	"greypebble/core/quantity"
+	"greypebble/core/run"
 	"greypebble/core/tackle"
 )
 
@@ -33,6 +34,8 @@ type Target struct {
 	// GoneBelowC is the temperature in °C below which hardly one is left; nil where
 	// it only slows down.
 	GoneBelowC *float64
+	// Runs up rivers as the water warms from one temperature to another, °C; nil: it does not.
+	Runs *Span
 	// Best and Away are months of the northern year: at its thickest, and not there.
 	Best, Away []string
 	// Lives at these kinds of place, likes these kinds of mark.
@@ -63,6 +66,14 @@ type Target struct {
 
 // Span of a quantity.
 type Span struct{ From, To float64 }
+
+// RunWarmth is the warmth it runs up rivers in; false where it does not.
+func (t *Target) RunWarmth() (run.Warmth, bool) {
+	if t.Runs == nil {
+		return run.Warmth{}, false
+	}
+	return run.Warmth(*t.Runs), true
+}
 
 // LivesAt a kind of place.
 func (t *Target) LivesAt(place string) bool { return slices.Contains(t.Lives, place) }
@@ -97,7 +108,7 @@ func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
 		"cautions",
-		"note", "says", "plenty", "pauses", "groundbait", "ranges")
+		"note", "says", "plenty", "pauses", "groundbait", "ranges", "runs")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -121,6 +132,10 @@ func (b *Book) readTarget(n node) error {
 	if _, there := r.in["gone_below"]; there {
 		c := r.quantity("gone_below", quantity.Temperature, true)
 		t.GoneBelowC = &c
+	}
+	if _, there := r.in["runs"]; there {
+		s := r.span("runs", quantity.Temperature, true)
+		t.Runs = &s
 	}
 	if t.Plenty = r.maybeWord("plenty", "plenty", Plenties()); t.Plenty == "" {
 		t.Plenty = usualPlenty

@@ -23,6 +23,7 @@ type sourceTarget struct {
 	Column     []string          `yaml:"column,flow"`
 	Feeds      sourceSpan        `yaml:"feeds,flow"`
 	GoneBelow  string            `yaml:"gone_below,omitempty"`
+	Runs       *sourceSpan       `yaml:"runs,flow,omitempty"`
 	Best       []string          `yaml:"best,flow,omitempty"`
 	Away       []string          `yaml:"away,flow,omitempty"`
 	Ranges     []sourceRange     `yaml:"ranges,flow,omitempty"`
@@ -76,6 +77,10 @@ func (t *Target) Source() ([]byte, error) {
 	}
 	if t.GoneBelowC != nil {
 		out.GoneBelow = number(*t.GoneBelowC, "°C")
+	}
+	if t.Runs != nil {
+		s := span(*t.Runs, "°C")
+		out.Runs = &s
 	}
 	return written(map[string]any{"targets": []sourceTarget{out}})
 }

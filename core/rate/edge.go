@@ -48,6 +48,16 @@ func (c *Contrast) Shift(log float64, from, to playbook.Part) {
 // Bound holds the whole at most at exp(most): nothing makes up for a fish that is not there.
 func (c *Contrast) Bound(most float64) { c.bound = math.Min(0, most-c.Log()) }
 
+// Place a factor on where it is, whatever the rules say: of a school that moves, how likely it is
+// here. It comes after [Contrast.Bound], which it does not look at.
+func (c *Contrast) Place(factor float64) {
+	log := math.Log(factor)
+	for k := range c.logs {
+		c.logs[k] += log
+	}
+	c.parts[playbook.There] += log
+}
+
 // Bounded is the factor by which the whole is held down; 1 where it is not.
 func (c *Contrast) Bounded() float64 { return math.Exp(c.bound) }
 

@@ -166,6 +166,16 @@ func Vary(f *playbook.Facts, v conditions.Values, surfaceLux float64) {
 	f.Measure[playbook.Cloud] = v.Cloud
 }
 
+// Run is how many times what an ordinary bend is a spot is worth to one after a target, by where its
+// school is likely to lie in its run up the river; 1 for what does not run.
+func Run(s *spot.Spot, t *playbook.Target, at time.Time) float64 {
+	w, runs := t.RunWarmth()
+	if !runs {
+		return 1
+	}
+	return s.Run(t.ID, w, at)
+}
+
 // Scenarios are the facts of the place and time in every scenario of the readings.
 type Scenarios struct {
 	Facts [conditions.Scenarios]playbook.Facts

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"greypebble/core/ground"
+	"greypebble/core/run"
 )
 
 // FieldError says which field of a spot is wrong, in the words its forms use: "place",
@@ -23,6 +24,9 @@ func (e FieldError) Unwrap() error { return e.Err }
 
 // longestName of a spot, in characters.
 const longestName = 80
+
+// RiverBend is the kind of place a run passes.
+const RiverBend = "river bend"
 
 // Between which heights one stands and fishes, metres above datum.
 const (
@@ -51,6 +55,9 @@ func (s *Spot) Validate() error {
 	case s.StandM != nil && !(*s.StandM >= lowestStand && *s.StandM <= highestStand):
 		return wrong("stand_m", fmt.Errorf("spot: how high one stands must lie between %d and %d m above datum, not %v", lowestStand,
 			highestStand, *s.StandM))
+	case s.Bend != 0 && (s.Place != RiverBend || s.Bend < 0 || s.Bend > run.MostBends):
+		return wrong("bend", fmt.Errorf("spot: a bend of a river, counted from its mouth, is expected from 1 to %d, not %d of a %s",
+			run.MostBends, s.Bend, s.Place))
 	case math.IsNaN(s.SectionBearing) || math.Abs(s.SectionBearing) > 360:
 		return wrong("section_bearing_deg", fmt.Errorf("spot: a section's bearing must lie between 0 and 360°, not %v", s.SectionBearing))
 	}

@@ -5,6 +5,7 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
+	"greypebble/core/run"
 	"greypebble/core/sky"
 	"greypebble/core/tide"
 	"greypebble/core/water"
@@ -25,6 +26,8 @@ type Spot struct {
 	// say what it costs and where one leaves the car.
 	Timetable    ground.Timetable
 	Fee, Parking string
+	// Bend of a river it lies at, counted from the mouth; 0: it is not said.
+	Bend int
 	// Public spots may leave in an export; others only when asked to.
 	Public bool
 	Shape  *ground.Shape
@@ -52,6 +55,8 @@ type Spot struct {
 	Zones []ground.Zone
 	// Clock of the place, for the days of rules; nil is UTC.
 	Clock *time.Location
+	// River it lies on, where it lies at a bend of one.
+	River *run.River
 	// Readings of its water around the time it is asked about.
 	Readings conditions.Readings
 
@@ -73,6 +78,15 @@ func (s *Spot) Count(k ground.MarkKind) int {
 		}
 	}
 	return n
+}
+
+// Run is how many times what an ordinary bend is this spot is worth to one after a fish that runs
+// up rivers in a warmth, by where its school is likely to lie then; 1 where nothing is known.
+func (s *Spot) Run(target string, w run.Warmth, t time.Time) float64 {
+	if s.River == nil {
+		return 1
+	}
+	return s.River.Course(target, w).Factor(t, s.Bend)
 }
 
 // Touched are the spot's place and, after it, the points of its shape; area says that

@@ -35,6 +35,8 @@ type oneSpot struct {
 	over [][]overMark
 	// logs of the targets on a mark, and the best so far at each step.
 	logs []float64
+	// runs of the targets in the hour, logarithms: where their schools are in their way up the river.
+	runs []float64
 	best [][]float64
 	// begins of the hour on each mark, and how much warmer it is there.
 	begins []int
@@ -67,6 +69,7 @@ func (s *sweeping) spotAt(at int) error {
 	o := &oneSpot{sweeping: s, at: at, spot: sp, hours: s.hours(sp), skies: s.skies[skyKeyOf(sp)], tides: scene.TidesOf(sp), curve: c,
 		warmth: warmth, levels: make([]float64, s.steps), rising: make([]float64, s.steps), facts: make([]playbook.Facts, perHour),
 		open: make([]bool, perHour), over: make([][]overMark, len(sp.Marks)), logs: make([]float64, len(s.Targets)),
+		runs: make([]float64, len(s.Targets)),
 		best: make([][]float64, perHour), begins: make([]int, len(sp.Marks)), warmer: make([]float64, len(sp.Marks))}
 	in := Waters{Tideless: tide.Tideless(sp.Tide), Mixed: spot.Mixed(sp.Place)}
 	for i := range o.hours {
@@ -96,16 +99,27 @@ func (o *oneSpot) hour(first int) {
 		}
 	}
 	if j := o.water(first); j >= 0 {
+		o.run(first)
 		o.tables.Hour(&o.facts[j], &o.spread, &o.span)
 		o.marks(first)
 	}
 	for j, best := range o.best {
 		for n, v := range best {
 			if v == v {
-				v = math.Exp(v)
+				v = math.Exp(v + o.runs[n])
 			}
 			o.field.Edges[n][o.at][first+j] = float32(v)
 		}
+	}
+}
+
+// run of the targets in the hour of a step.
+func (o *oneSpot) run(first int) {
+	if o.spot.River == nil {
+		return
+	}
+	for n, t := range o.Targets {
+		o.runs[n] = math.Log(scene.Run(o.spot, t, o.From.Add(time.Duration(first)*o.Step)))
 	}
 }
 

@@ -45,6 +45,7 @@ func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *sp
 	if best == nil {
 		return rate.Edge{}, false, nil
 	}
+	best.Place(scene.Run(s, target, t))
 	return best.Edge(), true, nil
 }
 

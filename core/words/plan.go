@@ -78,13 +78,19 @@ const (
 
 // Said by plan/season.
 const (
-	IsThereByTheBook = "%s: there, by the book; say how warm the water usually is, and more can be told."
-	StaysSo          = "%s: %s, and so it stays."
-	TheWaterWarmsTo  = "%s: %s until the water warms to what it feeds in, usually about %s."
-	GoesFromTo       = "%s: %s now, %s in four weeks."
-	IsAway           = "away"
-	IsSlow           = "there, but slow"
-	IsFeeding        = "feeding"
-	IsAtItsBest      = "at its best"
-	IsThere          = "there"
+	IsThereByTheBook  = "%s: there, by the book; say how warm the water usually is, and more can be told."
+	StaysSo           = "%s: %s, and so it stays."
+	TheWaterWarmsTo   = "%s: %s until the water warms to what it feeds in, usually about %s."
+	GoesFromTo        = "%s: %s now, %s in four weeks."
+	TheRunComesAbout  = "%s: not in the river yet; by its warmth the run comes about %s, to the first bend."
+	TheRunIsNotYet    = "%s: not in the river yet, by its warmth."
+	TheRunIsAtNow     = "%s: the run is most likely %s now."
+	TheRunIsAtAndThen = "%s: the run is most likely %s now, %s in a week."
+	AtBend            = "at bend %d"
+	BetweenBends      = "between bends %d and %d"
+	IsAway            = "away"
+	IsSlow            = "there, but slow"
+	IsFeeding         = "feeding"
+	IsAtItsBest       = "at its best"
+	IsThere           = "there"
 )

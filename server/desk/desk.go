@@ -12,6 +12,7 @@ import (
 	"github.com/maypok86/otter/v2"
 
 	"greypebble/core/conditions"
+	"greypebble/core/run"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 	"greypebble/server/store"
@@ -41,6 +42,7 @@ type ground struct {
 	spots  []*store.Spot
 	lists  map[uuid.UUID][]conditions.Reading
 	sorted map[uuid.UUID]conditions.Readings
+	rivers map[uuid.UUID]*run.River
 	count  int
 	weight uint32
 }
@@ -100,15 +102,46 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	for water, u := range usual {
 		g.sorted[water] = g.sorted[water].WithUsual(u)
 	}
+	if g.rivers, err = d.rivers(ctx, angler, hour, g); err != nil {
+		return nil, err
+	}
 	g.weight = uint32(min(weight, mostKept)) //nolint:gosec // not negative
 	d.kept.Set(k, g)
 	return g, nil
+}
+
+// metSince so many days ago is what a run is followed by.
+const metSince = 90
+
+// rivers of the angler's waters that have bends, as they are around an hour.
+func (d Desk) rivers(ctx context.Context, angler uuid.UUID, hour time.Time, g *ground) (map[uuid.UUID]*run.River, error) {
+	out := map[uuid.UUID]*run.River{}
+	for _, sp := range g.spots {
+		if sp.Bend == 0 {
+			continue
+		}
+		if out[sp.Water.ID] == nil {
+			out[sp.Water.ID] = &run.River{Readings: g.sorted[sp.Water.ID], Now: hour}
+		}
+		out[sp.Water.ID].Bends = max(out[sp.Water.ID].Bends, sp.Bend)
+	}
+	if len(out) == 0 {
+		return out, nil
+	}
+	met, err := d.Store.Met(ctx, angler, hour.AddDate(0, 0, -metSince))
+	for water, r := range out {
+		r.Met = met[water]
+	}
+	return out, err
 }
 
 // lay a spot out, on a copy of its own.
 func (g *ground) lay(sp *store.Spot) *Laid {
 	own := *sp
 	own.Readings = g.sorted[sp.Water.ID]
+	if own.Bend > 0 {
+		own.River = g.rivers[sp.Water.ID]
+	}
 	return &Laid{&own, g.lists[sp.Water.ID], g.count}
 }
 

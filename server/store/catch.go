@@ -41,8 +41,10 @@ func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revisi
 		if err = owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
 			return err
 		}
-		revision, err = writeCatch(ctx, tx, angler, c)
-		return err
+		if revision, err = writeCatch(ctx, tx, angler, c); err != nil {
+			return err
+		}
+		return metAt(ctx, tx, angler, c.SpellID)
 	})
 	return revision, err
 }
@@ -91,5 +93,14 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 
 // DeleteCatch takes a catch back.
 func (s *Store) DeleteCatch(ctx context.Context, angler, id uuid.UUID) error {
-	return gone(s.exec(ctx, `DELETE FROM catch WHERE id = ? AND angler_id = ?`, id, angler))
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		var spell uuid.UUID
+		if err := tx.GetContext(ctx, &spell, `SELECT spell_id FROM catch WHERE id = ? AND angler_id = ?`, id, angler); err != nil {
+			return notFound(err)
+		}
+		if err := metAt(ctx, tx, angler, spell); err != nil {
+			return err
+		}
+		return gone(tx.ExecContext(ctx, `DELETE FROM catch WHERE id = ?`, id))
+	})
 }

@@ -141,7 +141,7 @@ func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revis
 				return err
 			}
 		}
-		return nil
+		return metAt(ctx, tx, angler, sp.ID)
 	})
 	return revision, isNew, err
 }
@@ -260,12 +260,10 @@ func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions
 
 // DeleteSpell removes a spell and its catches.
 func (s *Store) DeleteSpell(ctx context.Context, angler, id uuid.UUID) error {
-	r, err := s.exec(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler)
-	if err != nil {
-		return err
-	}
-	if n, err := r.RowsAffected(); err != nil || n == 0 {
-		return ErrNotFound
-	}
-	return nil
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := metAt(ctx, tx, angler, id); err != nil {
+			return err
+		}
+		return gone(tx.ExecContext(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler))
+	})
 }

@@ -211,7 +211,7 @@ func (s *Store) DeleteSpot(ctx context.Context, angler, id uuid.UUID) error {
 const (
 	writtenColumns = "water_id, name, place, lat_deg, lon_deg, manner, manners, in_name, " +
 		"in_elevation_m, in_clear, out_name, out_elevation_m, out_clear, note, draught_m, " +
-		"faces_deg, stand_m, bottom, hazards, hours, fee, parking, private, shape, " +
+		"faces_deg, stand_m, bottom, hazards, hours, fee, parking, bend, private, shape, " +
 		"section_lat_deg, section_lon_deg, section_bearing_deg, revision"
 	tideColumns = "lag_high_s, lag_low_s, factor_high, factor_low, difference_high_m, difference_low_m, current_seen_ms, basin_m2, " +
 		"passage_width_m, passage_bed_m"
@@ -249,6 +249,7 @@ type spotColumns struct {
 	Hours          sql.NullString  `db:"hours"`
 	Fee            string          `db:"fee"`
 	Parking        string          `db:"parking"`
+	Bend           int             `db:"bend"`
 	Private        bool            `db:"private"`
 	Shape          sql.NullString  `db:"shape"`
 	SectionLat     sql.NullFloat64 `db:"section_lat_deg"`
@@ -267,7 +268,7 @@ func columnsOf(sp Spot) (spotColumns, error) {
 	if err != nil {
 		return spotColumns{}, err
 	}
-	out := spotColumns{Hours: hours, Fee: sp.Fee, Parking: sp.Parking,
+	out := spotColumns{Hours: hours, Fee: sp.Fee, Parking: sp.Parking, Bend: sp.Bend,
 		ID: sp.ID, Water: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Lat: sp.Lat, Lon: sp.Lon,
 		offsets: offsetsOf(sp.Offsets), CurrentSeenMS: c.SeenMS, BasinM2: c.BasinM2, PassageWidthM: c.WidthM, PassageBedM: c.BedM,
 		Manner: string(a.Manner), Manners: mannersText(a.Others),

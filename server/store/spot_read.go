@@ -185,6 +185,7 @@ func (r spotRow) spot() (*Spot, error) {
 		Spot: spot.Spot{
 			Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
 			FacesDeg: r.FacesDeg, StandM: r.StandM, Bottom: r.Bottom, Hazards: r.Hazards, Timetable: hours, Fee: r.Fee, Parking: r.Parking,
+			Bend:   r.Bend,
 			Public: !r.Private, Shape: shape,
 			Current: water.Setting{SeenMS: r.CurrentSeenMS, BasinM2: r.BasinM2, WidthM: r.PassageWidthM, BedM: r.PassageBedM},
 			Access: ground.Access{Manner: ground.Manner(r.Manner), Others: mannersOf(r.Manners),

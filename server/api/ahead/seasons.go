@@ -71,14 +71,31 @@ type runOut struct {
 	Waters []warming `json:"waters" nullable:"false" doc:"the first to warm first"`
 }
 
+type bendOut struct {
+	Bend  int      `json:"bend" doc:"counted from the mouth"`
+	Spots []string `json:"spots" nullable:"false"`
+}
+
+type upRiver struct {
+	Target string      `json:"target"`
+	Name   string      `json:"name"`
+	Water  string      `json:"water"`
+	From   time.Time   `json:"from"`
+	Bends  []bendOut   `json:"bends" nullable:"false" doc:"the first first, those without a spot of yours too"`
+	Shares [][]float64 `json:"shares" nullable:"false" doc:"by day and bend: how likely the school lies there, of what has come"`
+	Come   []float64   `json:"come" nullable:"false" doc:"by day: how likely it has come to the river"`
+	Says   string      `json:"says"`
+}
+
 type seasonsInput struct {
 	From time.Time `query:"from" doc:"the year that begins then; now if left out"`
 }
 
 type seasonsOutput struct {
 	Body struct {
-		Waters []waterSeasons `json:"waters" nullable:"false"`
-		Runs   []runOut       `json:"runs" nullable:"false" doc:"which water warms first, for fish of two of yours or more"`
+		Waters  []waterSeasons `json:"waters" nullable:"false"`
+		UpRiver []upRiver      `json:"up_river" nullable:"false" doc:"schools on their way up rivers whose bends you have counted"`
+		Runs    []runOut       `json:"runs" nullable:"false" doc:"which water warms first, for fish of two of yours or more"`
 	}
 }
 
@@ -250,6 +267,7 @@ func (s service) seasons(ctx context.Context, as *web.Scope, in *seasonsInput) (
 			out.Body.Runs = append(out.Body.Runs, r)
 		}
 	}
+	out.Body.UpRiver = upRivers(book, spots, from)
 	return out, nil
 }
 

@@ -24,6 +24,7 @@ type SpotBody struct {
 	Hours      []HoursBody    `json:"hours,omitempty" maxItems:"20" nullable:"false" doc:"of a gate, pier or lock; none: it never shuts"`
 	Fee        string         `json:"fee,omitempty" maxLength:"200"`
 	Parking    string         `json:"parking,omitempty" maxLength:"200"`
+	Bend       int            `json:"bend,omitempty" minimum:"0" maximum:"60" doc:"of a river, counted from the mouth; 0: not said"`
 	Bottom     string         `json:"bottom,omitempty"`
 	Lat        float64        `json:"lat" minimum:"-90" maximum:"90"`
 	Lon        float64        `json:"lon" minimum:"-180" maximum:"180"`
@@ -142,7 +143,7 @@ func positionOut(p *ground.LatLon) *LatLon {
 func (b SpotBody) Spot(id uuid.UUID) (store.Spot, error) {
 	sp := store.Spot{ID: id, Water: store.Water{ID: b.WaterID}, Spot: spot.Spot{Name: b.Name, Place: b.Place, Note: b.Note,
 		Hazards: b.Hazards, Bottom: b.Bottom, LatLon: ground.LatLon{Lat: b.Lat, Lon: b.Lon}, FacesDeg: b.FacesDeg, StandM: b.StandM,
-		Public: b.Public, Fee: b.Fee, Parking: b.Parking,
+		Public: b.Public, Fee: b.Fee, Parking: b.Parking, Bend: b.Bend,
 		SectionFrom: position(b.SectionAt), SectionBearing: b.BearingDeg, Access: ground.Access{Manner: ground.Manner(b.Manner),
 			Others: manners(b.Manners),
 			In:     ground.Passage(b.In), Out: ground.Passage(b.Out), DraughtM: b.DraughtM}}}
@@ -205,7 +206,7 @@ func Checked(err error) error {
 
 // SpotWritten is a stored spot as a body, for writing it again.
 func SpotWritten(sp *store.Spot) SpotBody {
-	b := SpotBody{Hours: hoursOut(sp.Timetable), Fee: sp.Fee, Parking: sp.Parking,
+	b := SpotBody{Hours: hoursOut(sp.Timetable), Fee: sp.Fee, Parking: sp.Parking, Bend: sp.Bend,
 		WaterID: sp.Water.ID, Name: sp.Name, Place: sp.Place, Note: sp.Note, Hazards: sp.Hazards, Bottom: sp.Bottom,
 		Lat: sp.Lat, Lon: sp.Lon, FacesDeg: sp.FacesDeg, StandM: sp.StandM, Public: sp.Public, Manner: string(sp.Access.Manner),
 		Manners:  MannersOut(sp.Access.Others),

@@ -7,6 +7,7 @@ import { show } from '../format/spoken';
 import { usePlace } from '../moment/moment';
 import { Wide } from '../frame/Wide';
 import { ahead as say } from '../words/ahead';
+import { UpRiver } from './UpRiver';
 import './seasons.css';
 
 /** A year by months: what the fish of each water do, by the book and the usual warmth. */
@@ -34,6 +35,7 @@ export default function SeasonsPage() {
       {q.data.waters.map((w) => (
         <WaterYear key={w.water_id} water={w} now={now} />
       ))}
+      {q.data.up_river.length > 0 && <UpRiver runs={q.data.up_river} />}
       {q.data.runs.length > 0 && (
         <section className="panel">
           <h2>{say.whichWaterFirst}</h2>

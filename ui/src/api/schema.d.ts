@@ -2496,6 +2496,14 @@ export interface components {
             /** Format: uuid */
             station_id: string;
         };
+        BendOut: {
+            /**
+             * Format: int64
+             * @description counted from the mouth
+             */
+            bend: number;
+            spots: string[];
+        };
         BesideOut: {
             /**
              * Format: double
@@ -5330,6 +5338,8 @@ export interface components {
         SeasonsOutputBody: {
             /** @description which water warms first, for fish of two of yours or more */
             runs: components["schemas"]["RunOut"][];
+            /** @description schools on their way up rivers whose bends you have counted */
+            up_river: components["schemas"]["UpRiver"][];
             waters: components["schemas"]["WaterSeasons"][];
         };
         SectionDepth: {
@@ -5646,6 +5656,11 @@ export interface components {
             value: number;
         };
         SpotBody: {
+            /**
+             * Format: int64
+             * @description of a river, counted from the mouth; 0: not said
+             */
+            bend?: number;
             bottom?: string;
             /**
              * Format: double
@@ -5721,6 +5736,11 @@ export interface components {
             water_id: string;
         };
         SpotInputBody: {
+            /**
+             * Format: int64
+             * @description of a river, counted from the mouth; 0: not said
+             */
+            bend?: number;
             bottom?: string;
             /**
              * Format: double
@@ -6461,6 +6481,20 @@ export interface components {
             weight: "g" | "oz";
             /** @enum {string} */
             wind: "m/s" | "mph" | "kn" | "km/h";
+        };
+        UpRiver: {
+            /** @description the first first, those without a spot of yours too */
+            bends: components["schemas"]["BendOut"][];
+            /** @description by day: how likely it has come to the river */
+            come: number[];
+            /** Format: date-time */
+            from: string;
+            name: string;
+            says: string;
+            /** @description by day and bend: how likely the school lies there, of what has come */
+            shares: (number[] | null)[];
+            target: string;
+            water: string;
         };
         UseStationInputBody: {
             /** Format: uuid */

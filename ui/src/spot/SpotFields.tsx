@@ -7,6 +7,9 @@ import { spot as say } from '../words/spot';
 const manners: SpotBody['manner'][] = ['on foot', 'wading', 'kayak', 'boat'];
 
 /** What the critical point of a way is, by how one goes. */
+/** The kind of place a spring run passes, as the core names it. */
+const riverBend = 'river bend';
+
 const passage: Record<SpotBody['manner'], string> = {
   'on foot': say.lowestGround,
   wading: say.deepestGut,
@@ -37,9 +40,22 @@ export function SpotFields(props: {
             showSearch
             value={b.place}
             options={options(words.places)}
-            onChange={(place) => onChange({ place })}
+            onChange={(place) => onChange(place === riverBend ? { place } : { place, bend: undefined })}
           />
         </label>
+        {b.place === riverBend && (
+          <label>
+            {say.whichBend}
+            <NumberField
+              min={1}
+              max={60}
+              decimals={0}
+              value={b.bend}
+              placeholder={say.fromTheMouth}
+              onChange={(v) => onChange({ bend: v === undefined ? undefined : Math.round(v) })}
+            />
+          </label>
+        )}
       </div>
       <div className="form-row">
         <label>

@@ -183,6 +183,13 @@ export const ahead = {
     away: 'away',
     there: 'there; nobody has said how warm the water is',
   },
+  upTheRivers: 'Up the rivers',
+  runOfIn: (fish: string, water: string) => `Run of ${fish} in ${water}`,
+  bendOf: (bend: number, spots: string[]) => (spots.length > 0 ? `${bend} ${allOf(spots)}` : String(bend)),
+  shareOfRun: (day: string, share: number) => `${day}: ${Math.round(share * 100)} in 100`,
+  fromTheMouthUp: 'Bends from the mouth up',
+  howARunIsFollowed:
+    'The darker, the likelier the school lies there. It comes as the water warms, and is taken to move up a bend in three days: nobody gives its speed. Fish you log at a bend, and blanks, set it right.',
   whichWaterFirst: 'Which water first',
   fromAbout: (water: string, when: string) => `${water} from about ${when}`,
   fish: 'Fish',

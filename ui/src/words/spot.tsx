@@ -118,4 +118,6 @@ export const spot = {
   moreHours: 'More hours',
   fee: 'Fee',
   parking: 'Where to park',
+  whichBend: 'Which bend of the river',
+  fromTheMouth: '1 is the nearest the mouth',
 };

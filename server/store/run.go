@@ -1,0 +1,50 @@
+package store
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/jmoiron/sqlx"
+
+	"greypebble/core/run"
+)
+
+// Met of an angler at the bends of their rivers since a time: by water and by what was sought there or
+// caught, what each spell told.
+func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map[uuid.UUID]map[string][]run.Met, error) {
+	var rows []struct {
+		Water  uuid.UUID `db:"water_id"`
+		Target string    `db:"target"`
+		Bend   int       `db:"bend"`
+		At     time.Time `db:"at"`
+		Hours  float64   `db:"hours"`
+		Fish   int       `db:"fish"`
+	}
+	// A fish that was not sought speaks for its bend too, its absence does not speak against it.
+	err := s.db.SelectContext(ctx, &rows, `SELECT s.water_id, p.target, s.bend, p.ended_at AS at,
+			p.rods * TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) / 3600 AS hours,
+			(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id AND c.target = p.target) AS fish
+		FROM spell p JOIN spot s ON s.id = p.spot_id WHERE p.angler_id = ? AND p.ended_at >= ? AND s.bend > 0
+		UNION ALL SELECT s.water_id, c.target, s.bend, p.ended_at, 0, COUNT(*)
+		FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id
+		WHERE p.angler_id = ? AND p.ended_at >= ? AND s.bend > 0 AND c.target <> p.target GROUP BY p.id, c.target`,
+		angler, since, angler, since)
+	out := map[uuid.UUID]map[string][]run.Met{}
+	for _, r := range rows {
+		of := out[r.Water]
+		if of == nil {
+			of = map[string][]run.Met{}
+			out[r.Water] = of
+		}
+		of[r.Target] = append(of[r.Target], run.Met{At: r.At, Bend: r.Bend, Fish: r.Fish, RodHours: r.Hours})
+	}
+	return out, err
+}
+
+// metAt counts a writing of the log at a bend as one of the ground: where a run lies rests on it.
+func metAt(ctx context.Context, tx *sqlx.Tx, angler, spell uuid.UUID) error {
+	_, err := tx.ExecContext(ctx, `UPDATE angler SET ground = ground + 1 WHERE id = ? AND EXISTS (SELECT 1 FROM spell p
+		JOIN spot s ON s.id = p.spot_id WHERE p.id = ? AND s.bend > 0)`, angler, spell)
+	return err
+}
