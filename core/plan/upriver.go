@@ -52,7 +52,11 @@ func (u *UpRiver) say(name string) string {
 	case len(u.Shares) <= week:
 		return fmt.Sprintf(words.TheRunIsAtNow, name, sayBend(u.Shares[0]))
 	default:
-		return fmt.Sprintf(words.TheRunIsAtAndThen, name, sayBend(u.Shares[0]), sayBend(u.Shares[week]))
+		now, then := sayBend(u.Shares[0]), sayBend(u.Shares[week])
+		if now == then {
+			return fmt.Sprintf(words.TheRunStaysAt, name, now)
+		}
+		return fmt.Sprintf(words.TheRunIsAtAndThen, name, now, then)
 	}
 }
 

@@ -86,6 +86,7 @@ const (
 	TheRunIsNotYet    = "%s: not in the river yet, by its warmth."
 	TheRunIsAtNow     = "%s: the run is most likely %s now."
 	TheRunIsAtAndThen = "%s: the run is most likely %s now, %s in a week."
+	TheRunStaysAt     = "%s: the run is most likely %s, now and in a week."
 	AtBend            = "at bend %d"
 	BetweenBends      = "between bends %d and %d"
 	IsAway            = "away"

@@ -24,7 +24,7 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 	body := func(bend int) object {
 		return object{"name": fmt.Sprintf("Long reach %d", bend+1), "place": "river bend", "lat": 38.2, "lon": -45.1, "manner": "on foot",
 			"water_id": c.ID("Sedge Sound"), "bend": bend + 1,
-			"in":      object{"name": "", "elevation_m": 0, "clear": true}, "out": object{"name": "", "elevation_m": 0, "clear": true},
+			"in": object{"name": "", "elevation_m": 0, "clear": true}, "out": object{"name": "", "elevation_m": 0, "clear": true},
 			"section": []object{{"distance_m": 0, "elevation_m": 2}, {"distance_m": 60, "elevation_m": -4}},
 			"marks":   []object{{"id": uuid.NewString(), "name": "Edge", "kind": "edge", "bottom": "mud", "distance_m": 25}}}
 	}

@@ -118,6 +118,6 @@ export const spot = {
   moreHours: 'More hours',
   fee: 'Fee',
   parking: 'Where to park',
-  whichBend: 'Which bend of the river',
-  fromTheMouth: '1 is the nearest the mouth',
+  whichBend: 'Bend, from the mouth',
+  fromTheMouth: '1 is the lowest',
 };
