@@ -29,6 +29,7 @@ var allowed = map[string][]string{
 	"core/ground":     {"core/quantity", "core/sky", "core/tide", "core/water"},
 	"core/conditions": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
 	"core/run":        {"core/conditions"},
+	"core/outing":     {"core/conditions", "core/playbook"},
 	"core/spot": {"core/run", "core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground",
 		"core/conditions"},
 	"core/spot/spottest": {"core/ground", "core/spot", "core/tide"},

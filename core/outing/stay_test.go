@@ -1,0 +1,109 @@
+package outing_test
+
+import (
+	"math"
+	"testing"
+	"time"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+
+	"greypebble/core/outing"
+)
+
+// A gamma of the log-normal's mean and variance; the mean of a log-normal is exp(μ + σ²/2), its variance
+// (exp σ² − 1) mean² (Mood, Graybill, Boes 1974).
+func TestARateHasTheAdvicesMeanAndVariance(t *testing.T) {
+	sd := 0.8
+	r := outing.RateOf(0.5, 0.5*math.Exp(-1.2815515655*sd), 0.5*math.Exp(1.2815515655*sd))
+	mean := 0.5 * math.Exp(sd*sd/2)
+	assert.InDelta(t, mean, r.Mean(), 1e-6)
+	assert.InDelta(t, (math.Exp(sd*sd)-1)*mean*mean, r.Fish/r.RodHours/r.RodHours, 1e-6)
+	// A gamma of shape 2 and rate 4, 3 fish in 2 rod-hours: shape 5, rate 6 (Gelman and others, 2.6).
+	assert.Equal(t, outing.Rate{Fish: 5, RodHours: 6}, outing.Rate{Fish: 2, RodHours: 4}.Seen(3, 2))
+	// Of a Poisson whose rate is gamma the chance of none is (β/(β+h))^α: negative binomial.
+	assert.InDelta(t, 1-math.Pow(4.0/6, 2), outing.Rate{Fish: 2, RodHours: 4}.AtLeastOne(2), 1e-12)
+	assert.Zero(t, outing.RateOf(0, 0, 0).Mean())
+}
+
+func stay() outing.Stay {
+	return outing.Stay{Now: at(60), Until: at(240), Since: at(0), Rods: 1, Here: outing.Rate{Fish: 1, RodHours: 2}, RodHours: 1,
+		School: outing.Odds,
+		Others: []outing.Elsewhere{{Name: "The Gut", Rate: outing.Rate{Fish: 1, RodHours: 1}, Away: 15 * time.Minute}}}
+}
+
+// "Another hour here 0.3, the Gut 0.75": by the odds one goes; with fish here one stays; a walk as long as
+// the hour is not worth it.
+func TestByTheOddsOneGoesWhereMoreIsExpected(t *testing.T) {
+	c := stay().Choose()
+	assert.False(t, c.Stay)
+	assert.Equal(t, outing.ByOdds, c.Reason)
+	assert.InDelta(t, 1.0/3, c.Staying, 1e-9)
+	assert.InDelta(t, 0.75, c.Going, 1e-9)
+	require.NotNil(t, c.Best)
+	assert.Equal(t, "The Gut", c.Best.Name)
+	s := stay()
+	s.Fish = 3
+	assert.True(t, s.Choose().Stay)
+	s = stay()
+	s.Others[0].Away = 55 * time.Minute
+	assert.True(t, s.Choose().Stay)
+	s = stay()
+	s.Others[0].Until = at(70)
+	assert.True(t, s.Choose().Stay, "its way shuts in ten minutes")
+	s = stay()
+	s.Others = nil
+	assert.Equal(t, outing.NowhereElse, s.Choose().Reason)
+	s.Until = at(60)
+	assert.False(t, s.Choose().Stay, "the way here has shut")
+}
+
+// The schools of when to leave (Q3): thirty minutes by the clock; while any bite lasts; and whatever the
+// school, a winter school is worked until it stops, and with dolphins about five minutes are given (common
+// practice, no source).
+func TestTheSchoolsOfWhenToLeave(t *testing.T) {
+	stays := func(school outing.School, now, sign int, change func(*outing.Stay)) bool {
+		s := stay()
+		s.School, s.Now = school, at(now)
+		if sign > 0 {
+			s.LastSign = at(sign)
+		}
+		if change != nil {
+			change(&s)
+		}
+		return s.Choose().Stay
+	}
+	assert.True(t, stays(outing.Clock, 29, 0, nil))
+	assert.False(t, stays(outing.Clock, 31, 0, nil))
+	assert.True(t, stays(outing.Clock, 50, 25, nil), "a bite sets the clock anew")
+	assert.True(t, stays(outing.Bites, 60, 45, nil))
+	assert.False(t, stays(outing.Bites, 60, 35, nil))
+	winter := func(s *outing.Stay) { s.Winter, s.Fish = true, 2 }
+	assert.True(t, stays(outing.Odds, 60, 50, winter))
+	assert.False(t, stays(outing.Clock, 60, 39, winter), "it has stopped")
+	dolphins := func(s *outing.Stay) { s.Dolphins, s.Fish = true, 5 }
+	assert.True(t, stays(outing.Odds, 4, 0, dolphins))
+	assert.False(t, stays(outing.Odds, 6, 0, dolphins))
+}
+
+// The more is fished without a fish, the less is expected; with each fish more. Nothing is expected of no time.
+func TestABlankHourTellsAndAFishTellsMore(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		s := stay()
+		s.Fish = rapid.IntRange(0, 9).Draw(t, "fish")
+		s.RodHours = rapid.Float64Range(0, 20).Draw(t, "hours")
+		s.Until = at(60 + rapid.IntRange(0, 300).Draw(t, "left"))
+		c := s.Choose()
+		longer := s
+		longer.RodHours += 0.5
+		require.LessOrEqual(t, longer.Choose().Staying, c.Staying)
+		luckier := s
+		luckier.Fish++
+		require.GreaterOrEqual(t, luckier.Choose().Staying, c.Staying)
+		require.LessOrEqual(t, c.Over, outing.Compared)
+		require.GreaterOrEqual(t, c.Left, time.Duration(0))
+		p := c.Rate.AtLeastOne(rapid.Float64Range(0, 10).Draw(t, "ahead"))
+		require.True(t, p >= 0 && p < 1)
+	})
+}

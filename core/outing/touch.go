@@ -1,0 +1,142 @@
+package outing
+
+import (
+	"errors"
+	"fmt"
+	"slices"
+	"time"
+
+	"greypebble/core/conditions"
+	"greypebble/core/playbook"
+)
+
+// Kind of a touch.
+type Kind string
+
+// Kinds of touch.
+const (
+	// Fish begins a spell with what one does from then on; the spell before ends.
+	Fish Kind = "fish"
+	// Rest stops the clock (moving, eating, a snag), Resume starts it again.
+	Rest   Kind = "rest"
+	Resume Kind = "resume"
+	// Bite, Missed, Robbed: something was there.
+	Bite   Kind = "bite"
+	Missed Kind = "missed"
+	Robbed Kind = "bait robbed"
+	// On is a fish on the hook; Landed, Lost and FoulHooked what became of it, or of one not told before.
+	On         Kind = "fish on"
+	Landed     Kind = "landed"
+	Lost       Kind = "lost"
+	FoulHooked Kind = "foul-hooked"
+	// Snagged is free again, BrokeOff is not.
+	Snagged  Kind = "snagged"
+	BrokeOff Kind = "broke off"
+	// Passed is a boat, Seen a sign on the water, Water something read or judged of it.
+	Passed Kind = "boat passed"
+	Seen   Kind = "seen"
+	Water  Kind = "water"
+	// Note is a line of one's own.
+	Note Kind = "note"
+	// Correct puts another in place of what a touch said; Undo takes one back.
+	Correct Kind = "correct"
+	Undo    Kind = "undo"
+	// End of the outing.
+	End Kind = "end"
+)
+
+// Kinds of touch there are.
+var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Passed, Seen, Water, Note,
+	Correct, Undo, End}
+
+// Events are the kinds a spell keeps with their time; of a fish landed it keeps the catch.
+var Events = []Kind{Bite, Missed, Robbed, On, Lost, FoulHooked, Snagged, BrokeOff, Passed, Seen, Note}
+
+// Touch is one thing told on an outing, the time it was told at, and what it says by its kind.
+type Touch struct {
+	// ID is a UUID made where it was touched: a spell has that of the touch that began it, a catch
+	// that of the touch that landed it.
+	ID   string    `json:"id"`
+	Time time.Time `json:"time"`
+	Kind Kind      `json:"kind"`
+	// Of another touch: the one undone, or corrected.
+	Of string `json:"of,omitempty"`
+	// Doing from then on, of [Fish].
+	Doing *Doing `json:"doing,omitempty"`
+	// Catch of [Landed].
+	Catch *Catch `json:"catch,omitempty"`
+	// Reading of [Water].
+	Reading *Reading `json:"reading,omitempty"`
+	// Note of [Note], and beside any other; of [Seen] the sign.
+	Note string `json:"note,omitempty"`
+	// Who it happened to, where several fish; empty: oneself.
+	Who string `json:"who,omitempty"`
+	// Rod it happened to, where several stand.
+	Rod string `json:"rod,omitempty"`
+}
+
+// Doing is what one fishes with, where and for what.
+type Doing struct {
+	SpotID string `json:"spot_id"`
+	Mark   string `json:"mark,omitempty"`
+	Target string `json:"target"`
+	// Rods out at once.
+	Rods int `json:"rods"`
+	Presentation
+}
+
+// Presentation on the line, as far as it was said.
+type Presentation struct {
+	Approach   string  `json:"approach,omitempty"`
+	OfferingID string  `json:"offering_id,omitempty"`
+	Offering   string  `json:"offering,omitempty"`
+	RigID      string  `json:"rig_id,omitempty"`
+	Style      string  `json:"style,omitempty"`
+	Finish     string  `json:"finish,omitempty"`
+	SizeM      float64 `json:"size_m,omitempty"`
+	WeightKg   float64 `json:"weight_kg,omitempty"`
+	DepthM     float64 `json:"depth_m,omitempty"`
+	DistanceM  float64 `json:"distance_m,omitempty"`
+}
+
+// Catch of a fish.
+type Catch struct {
+	Target  string  `json:"target,omitempty"` // the one sought if left out
+	LengthM float64 `json:"length_m,omitempty"`
+	MassKg  float64 `json:"mass_kg,omitempty"`
+	Kept    bool    `json:"kept,omitempty"`
+}
+
+// Reading of the water.
+type Reading struct {
+	Kind  conditions.Kind `json:"kind"`
+	Value float64         `json:"value"`
+}
+
+// MostRods one has out at once.
+const MostRods = 12
+
+// Validate refuses a touch that says nothing one could keep.
+func (t *Touch) Validate() error {
+	switch {
+	case t.ID == "":
+		return errors.New("outing: a touch has an id")
+	case t.Time.IsZero():
+		return fmt.Errorf("outing: %s %s has no time", t.Kind, t.ID)
+	case !slices.Contains(Kinds, t.Kind):
+		return fmt.Errorf("outing: unknown kind of touch %q", t.Kind)
+	case (t.Kind == Undo || t.Kind == Correct) && t.Of == "":
+		return fmt.Errorf("outing: %s %s says of which touch", t.Kind, t.ID)
+	case t.Kind == Fish && (t.Doing == nil || t.Doing.SpotID == "" || t.Doing.Target == ""):
+		return fmt.Errorf("outing: %s %s says where and for what", t.Kind, t.ID)
+	case t.Kind == Fish && (t.Doing.Rods < 1 || t.Doing.Rods > MostRods):
+		return fmt.Errorf("outing: 1 to %d rods are expected, not %d", MostRods, t.Doing.Rods)
+	case t.Kind == Water && t.Reading == nil:
+		return fmt.Errorf("outing: %s %s says what was read", t.Kind, t.ID)
+	case t.Kind == Water:
+		return conditions.Reading{Kind: t.Reading.Kind, Value: t.Reading.Value, Time: t.Time, Origin: conditions.Observed}.Validate()
+	case t.Kind == Seen:
+		return playbook.CheckSigns([]string{t.Note})
+	}
+	return nil
+}
