@@ -4,6 +4,8 @@ import (
 	"net/http"
 	"time"
 
+	"github.com/google/uuid"
+
 	"github.com/stretchr/testify/require"
 )
 
@@ -33,6 +35,16 @@ func APlan(spot string) Object {
 	return Object{"name": "Saturday", "from": "2026-11-21T08:00:00Z", "to": "2026-11-21T20:00:00Z", "targets": []string{"red-drum"},
 		"legs": 2, "pack_min": 15, "margin_min": 20, "tell": "Reed, at home", "call_min": 60,
 		"stays": []Object{{"spot_id": spot, "arrive": "2026-11-21T10:00:00Z", "leave": "2026-11-21T12:30:00Z", "target": "red-drum"}}}
+}
+
+// AnOuting of one spell at a spot, with a bite.
+func AnOuting(spot string) Object {
+	touch := func(n int, minute, kind string) Object {
+		return Object{"id": uuid.NewString(), "n": n, "time": "2026-11-19T12:" + minute + ":00Z", "kind": kind}
+	}
+	begins := touch(1, "00", "fish")
+	begins["doing"] = Object{"spot_id": spot, "target": "red-drum", "rods": 1, "offering": "White paddle tail"}
+	return Object{"touches": []Object{begins, touch(2, "20", "bite"), touch(3, "40", "end")}, "tell": "Reed, at home"}
 }
 
 // ATarget of an angler's own.

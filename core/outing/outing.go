@@ -1,6 +1,7 @@
 package outing
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 	"time"
@@ -52,10 +53,18 @@ type Landing struct {
 	Rod  string `json:"rod,omitempty"`
 }
 
-// Of touches in the order they were made. A clock that was set back does not turn them round: what was
+// Of touches, in the order of their numbers. A clock that was set back does not turn them round: what was
 // told later is no earlier.
 func Of(touches []Touch) (Outing, error) {
 	var o Outing
+	touches = slices.Clone(touches)
+	slices.SortStableFunc(touches, func(a, b Touch) int {
+		// Of the same number are those of two devices that did not know of each other.
+		if a.N == b.N && a.N > 0 {
+			return cmp.Or(a.Time.Compare(b.Time), cmp.Compare(a.ID, b.ID))
+		}
+		return cmp.Compare(a.N, b.N)
+	})
 	list, err := settled(touches)
 	if err != nil {
 		return o, err
@@ -283,6 +292,16 @@ func (o *Outing) Total(t time.Time) Tally {
 		out.Bites += k.Bites
 		out.Robbed += k.Robbed
 		out.Broken += k.Broken
+	}
+	return out
+}
+
+// Signs seen in the spell, each once.
+func (s *Spell) Signs() (out []string) {
+	for _, e := range s.Events {
+		if e.Kind == Seen && !slices.Contains(out, e.Note) {
+			out = append(out, e.Note)
+		}
 	}
 	return out
 }

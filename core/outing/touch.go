@@ -59,6 +59,9 @@ type Touch struct {
 	ID   string    `json:"id"`
 	Time time.Time `json:"time"`
 	Kind Kind      `json:"kind"`
+	// N is one more than that of the last touch its device knew of: those of two devices fall into
+	// one order by it.
+	N int `json:"n"`
 	// Of another touch: the one undone, or corrected.
 	Of string `json:"of,omitempty"`
 	// Doing from then on, of [Fish].
@@ -116,6 +119,16 @@ type Reading struct {
 // MostRods one has out at once.
 const MostRods = 12
 
+// What the log can keep of a fish and of words.
+const (
+	longest, heaviest = 4.0, 500.0
+	longestNote       = 1000
+	longestName       = 40
+)
+
+// within says that a measure of a fish is one the log can keep; 0 is not measured.
+func within(v, below float64) bool { return v >= 0 && v < below }
+
 // Validate refuses a touch that says nothing one could keep.
 func (t *Touch) Validate() error {
 	switch {
@@ -135,6 +148,14 @@ func (t *Touch) Validate() error {
 		return fmt.Errorf("outing: %s %s says what was read", t.Kind, t.ID)
 	case t.Kind == Water:
 		return conditions.Reading{Kind: t.Reading.Kind, Value: t.Reading.Value, Time: t.Time, Origin: conditions.Observed}.Validate()
+	case t.Catch != nil && (!within(t.Catch.LengthM, longest) || !within(t.Catch.MassKg, heaviest)):
+		return fmt.Errorf("outing: a fish is less than %v m long and less than %v kg heavy", longest, heaviest)
+	case len(t.Note) > longestNote || len(t.Who) > longestName || len(t.Rod) > longestName:
+		return fmt.Errorf("outing: %s %s: a note has at most %d letters, a name %d", t.Kind, t.ID, longestNote, longestName)
+	case t.Doing != nil && (len(t.Doing.Mark) > longestName || len(t.Doing.Offering) > longestName ||
+		t.Doing.Approach != "" && !slices.Contains(playbook.Approaches, t.Doing.Approach)):
+		return fmt.Errorf("outing: %s %s: what is fished is named in at most %d letters, as one of %v", t.Kind, t.ID, longestName,
+			playbook.Approaches)
 	case t.Kind == Seen:
 		return playbook.CheckSigns([]string{t.Note})
 	}

@@ -64,8 +64,14 @@ func examples(c *testkit.Client) map[string]example {
 	aPlan["home"], aPlan["spots"], aPlan["banned"] = object{"lat": 31.2, "lon": -45.1}, []string{bar}, []string{c.ID("Long Strand")}
 	keptPlan := fresh()
 	c.Do("PUT", "/plans/"+keptPlan["id"], testkit.APlan(bar), nil)
+	anOuting, keptOuting := testkit.AnOuting(bar), fresh()
+	c.Do("PUT", "/outings/"+keptOuting["id"], testkit.AnOuting(bar), nil)
 	return map[string]example{
-		"GET /outlook": {query: map[string]string{"time": when}},
+		"GET /outings":         {query: map[string]string{"most": "5"}},
+		"GET /outings/{id}":    {path: keptOuting},
+		"DELETE /outings/{id}": {path: fresh()},
+		"PUT /outings/{id}":    {path: fresh(), body: anOuting},
+		"GET /outlook":         {query: map[string]string{"time": when}},
 		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},
 			"spots": []string{bar}, "by": "kayak", "home": object{"lat": 31.2, "lon": -45.1}, "legs": 2, "pack_min": 10, "margin_min": 30,
 			"by_day": true, "plans": 2,

@@ -116,7 +116,9 @@ func answers(ids map[string]string) map[string]asked {
 		"putFeed": {how: theirs, body: object{"url": "https://forecast.example/a.csv"}}, "deleteFeed": {how: theirs},
 		"spotMonth": {how: theirs}, "seasons": m, "usualOfWater": {how: theirs}, "usualFile": {how: theirs},
 		"putUsualOfWater": {how: theirs, body: object{"kinds": []object{}}},
-		"plans":           m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
+		"listOutings":     m, "getOuting": {how: theirs}, "putOuting": {how: theirs, body: testkit.AnOuting(spot)},
+		"deleteOuting": {how: unheard},
+		"plans":        m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
 		"deletePlan": {how: unheard},
 		"putPlan":    {how: theirs, body: testkit.APlan(spot)},
 		"deleteZone": {how: unheard},
@@ -170,6 +172,8 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	ids["kit"] = kitList.Items[0]["id"].(string)
 	ids["plan"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/plans/"+ids["plan"], testkit.APlan(ids["spot"]), nil))
+	ids["outing"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.Do("PUT", "/outings/"+ids["outing"], testkit.AnOuting(ids["spot"]), nil))
 	var invite, sessions object
 	require.Equal(t, http.StatusOK, owner.Do("POST", "/invites", object{}, &invite))
 	ids["invite"] = invite["id"].(string)

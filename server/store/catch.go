@@ -13,6 +13,8 @@ type Catch struct {
 	ID       uuid.UUID `db:"id"`
 	SpellID  uuid.UUID `db:"spell_id"`
 	Revision int       `db:"revision"`
+	// Told is the revision its outing's touches wrote, see [Spell].
+	Told int `db:"told"`
 	CatchEntry
 }
 
@@ -24,16 +26,21 @@ type CatchEntry struct {
 	MassKg   *float64  `db:"mass_kg"`
 	Kept     bool      `db:"kept"`
 	Note     string    `db:"note"`
+	// Who caught it, and on which rod; empty: not told.
+	Who string `db:"who"`
+	Rod string `db:"rod"`
 }
 
 func (e CatchEntry) differences(o CatchEntry) []string {
 	same := func(a, b *float64) bool { return (a == nil) == (b == nil) && (a == nil || *a == *b) }
 	return unequal(map[string]bool{
 		"target": e.Target == o.Target, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
-		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note})
+		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note,
+		"who": e.Who == o.Who, "rod": e.Rod == o.Rod})
 }
 
-const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note`
+const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note,
+	c.who, c.rod, c.told`
 
 // PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
 func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revision int, err error) {
@@ -64,8 +71,8 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		}
 		c.Revision = 1
 		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg,
-			kept, note)
-			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note)`, row{c, angler})
+			kept, note, who, rod)
+			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note, :who, :rod)`, row{c, angler})
 		return 1, err
 	case nil:
 	default:
@@ -87,7 +94,7 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 	c.Revision = old.Revision + 1
 	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target,
 		caught_at = :caught_at,
-		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note WHERE id = :id`, c)
+		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod WHERE id = :id`, c)
 	return c.Revision, err
 }
 

@@ -15,6 +15,7 @@ var claims = map[string]string{
 	"water":      `SELECT angler_id, revision FROM water WHERE id = ? FOR UPDATE`,
 	"station":    `SELECT angler_id, revision FROM station WHERE id = ? FOR UPDATE`,
 	"kit_item":   `SELECT angler_id, revision FROM kit_item WHERE id = ? FOR UPDATE`,
+	"outing":     `SELECT angler_id, revision FROM outing WHERE id = ? FOR UPDATE`,
 	"plan":       `SELECT angler_id, revision FROM plan WHERE id = ? FOR UPDATE`,
 	"zone":       `SELECT w.angler_id, z.revision FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`,
 	"surge":      `SELECT w.angler_id, g.revision FROM surge g JOIN water w ON w.id = g.water_id WHERE g.water_id = ? FOR UPDATE`,

@@ -17,6 +17,8 @@ type Filter struct {
 	From, To  time.Time
 	// Blanks keeps only spells without a catch, Catches only those with one.
 	Blanks, Catches bool
+	// OutingID keeps the spells of one outing.
+	OutingID uuid.UUID
 	// Most rows, newest first.
 	Most int
 }
@@ -34,6 +36,9 @@ func (f Filter) where(angler uuid.UUID) (string, []any) {
 	}
 	if f.SpotID != uuid.Nil {
 		add("p.spot_id = ?", f.SpotID)
+	}
+	if f.OutingID != uuid.Nil {
+		add("p.outing_id = ?", f.OutingID)
 	}
 	if f.Direction != "" {
 		add("p.tide_direction = ?", f.Direction)
@@ -64,6 +69,9 @@ type Summary struct {
 	Catches  int     `db:"catches"`
 }
 
+// rodHours of a spell: what it was paused is not fished.
+const rodHours = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0) / 3600`
+
 // Spells of an angler that a filter lets through, newest first, with their
 // readings and catches.
 func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell, Summary, error) {
@@ -72,7 +80,7 @@ func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell
 	var spells []Spell
 	err := s.snapshot(ctx, func(q querier) error {
 		if err := q.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(n = 0), 0) AS blanks, COALESCE(SUM(n), 0) AS catches,
-		COALESCE(SUM(hours), 0) AS rod_hours FROM (SELECT p.rods * TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) / 3600 AS hours,
+		COALESCE(SUM(hours), 0) AS rod_hours FROM (SELECT `+rodHours+` AS hours,
 		(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id) AS n FROM spell p WHERE `+where+`) AS q`, args...); err != nil {
 			return err
 		}
@@ -136,5 +144,5 @@ func addDetails(ctx context.Context, q querier, spells []Spell) error {
 	for _, r := range readings {
 		at[r.Spell].Readings = append(at[r.Spell].Readings, r.reading())
 	}
-	return nil
+	return addEvents(ctx, q, ids, at)
 }

@@ -17,7 +17,8 @@ var ownedTables = []ownedTable{
 	{"water", "", ""}, {"feed", "water", "water_id"}, {"surge", "water", "water_id"}, {"outline", "water", "water_id"},
 	{"grid", "water", "water_id"}, {"zone", "water", "water_id"}, {"reading", "water", "water_id"},
 	{"spot", "", ""}, {"section_point", "spot", "spot_id"}, {"mark", "spot", "spot_id"}, {"noted_turn", "spot", "spot_id"},
-	{"spell", "", ""}, {"spell_reading", "spell", "spell_id"}, {"catch", "", ""},
+	{"outing", "", ""}, {"touch", "outing", "outing_id"},
+	{"spell", "", ""}, {"spell_reading", "spell", "spell_id"}, {"spell_event", "spell", "spell_id"}, {"catch", "", ""},
 	{"rule_change", "", ""}, {"school_choice", "", ""}, {"own_entry", "", ""}, {"going_limit", "", ""}, {"kit_item", "", ""},
 	{"plan", "", ""}, {"usual", "water", "water_id"},
 }

@@ -23,7 +23,7 @@ func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map
 	}
 	// A fish that was not sought speaks for its bend too, its absence does not speak against it.
 	err := s.db.SelectContext(ctx, &rows, `SELECT s.water_id, p.target, s.bend, p.ended_at AS at,
-			p.rods * TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) / 3600 AS hours,
+			`+rodHours+` AS hours,
 			(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id AND c.target = p.target) AS fish
 		FROM spell p JOIN spot s ON s.id = p.spot_id WHERE p.angler_id = ? AND p.ended_at >= ? AND s.bend > 0
 		UNION ALL SELECT s.water_id, c.target, s.bend, p.ended_at, 0, COUNT(*)

@@ -1,8 +1,10 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"fmt"
+	"slices"
 	"sort"
 	"strings"
 	"time"
@@ -11,6 +13,7 @@ import (
 	"github.com/jmoiron/sqlx"
 
 	"greypebble/core/conditions"
+	"greypebble/core/outing"
 	"greypebble/core/spot"
 )
 
@@ -25,6 +28,17 @@ type SpellEntry struct {
 	Approach  string    `db:"approach"`
 	Offering  string    `db:"offering"`
 	Note      string    `db:"note"`
+	// Outing it belongs to, if to one; the rod and who fished it, if that was told.
+	Outing uuid.NullUUID `db:"outing_id"`
+	Rod    string        `db:"rod"`
+	Who    string        `db:"who"`
+	// PausedS of the time from its start to its end nothing was fished.
+	PausedS int `db:"paused_s"`
+	// Casts made, 0: not counted.
+	Casts        int                         `db:"casts"`
+	Presentation AsJSON[outing.Presentation] `db:"presentation"`
+	Events       []outing.Event              `db:"-"`
+	Signs        AsJSON[[]string]            `db:"signs"`
 }
 
 // SpellWater is what the program worked out for the middle of a spell.
@@ -63,6 +77,8 @@ func ReadingsAt(m *spot.Moment) []conditions.Reading {
 type Spell struct {
 	ID       uuid.UUID `db:"id"`
 	Revision int       `db:"revision"`
+	// Told is the revision its outing's touches wrote, 0: none did. At another, it was changed by hand.
+	Told int `db:"told"`
 	SpellEntry
 	SpellWater
 	// Readings kept with the spell, one a kind; the observed ones are the
@@ -92,7 +108,22 @@ func (e SpellEntry) differences(o SpellEntry) []string {
 	return unequal(map[string]bool{
 		"spot_id": e.SpotID == o.SpotID, "target": e.Target == o.Target, "started_at": e.StartedAt.Equal(o.StartedAt),
 		"ended_at": e.EndedAt.Equal(o.EndedAt), "rods": e.Rods == o.Rods, "mark": e.Mark == o.Mark,
-		"approach": e.Approach == o.Approach, "offering": e.Offering == o.Offering, "note": e.Note == o.Note})
+		"approach": e.Approach == o.Approach, "offering": e.Offering == o.Offering, "note": e.Note == o.Note,
+		"outing_id": e.Outing == o.Outing, "rod": e.Rod == o.Rod, "who": e.Who == o.Who, "paused_s": e.PausedS == o.PausedS,
+		"casts": e.Casts == o.Casts, "presentation": e.Presentation == o.Presentation,
+		"events": slices.EqualFunc(inOrder(e.Events), inOrder(o.Events), sameEvent), "signs": slices.Equal(e.Signs.V, o.Signs.V)})
+}
+
+func inOrder(list []outing.Event) []outing.Event {
+	return slices.SortedFunc(slices.Values(list), func(a, b outing.Event) int {
+		return cmp.Or(a.Time.Compare(b.Time), strings.Compare(a.ID, b.ID))
+	})
+}
+
+func sameEvent(a, b outing.Event) bool {
+	same := a.Time.Equal(b.Time)
+	a.Time = b.Time
+	return same && a == b
 }
 
 func unequal(same map[string]bool) []string {
@@ -121,7 +152,7 @@ func observed(readings []conditions.Reading) string {
 }
 
 const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.ended_at, p.rods, p.mark, p.approach, p.offering, p.note,
-	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light,
+	p.outing_id, p.told, p.rod, p.who, p.paused_s, p.casts, p.presentation, p.signs, p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light,
 			p.moon_illumination, p.moon_phase`
 
 // PutSpell stores a spell and the catches given with it, all or none. Writing
@@ -174,6 +205,9 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (rev
 	if old.Readings, err = readingsOf(ctx, tx, sp.ID); err != nil {
 		return 0, false, err
 	}
+	if old.Events, err = eventsOf(ctx, tx, sp.ID); err != nil {
+		return 0, false, err
+	}
 	changed := old.differences(sp.SpellEntry)
 	if observed(old.Readings) != observed(sp.Readings) {
 		changed = append(changed, "readings")
@@ -188,13 +222,15 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (rev
 	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,
 		ended_at = :ended_at,
 		rods = :rods, mark = :mark, approach = :approach, offering = :offering, note = :note, revision = :revision,
+		outing_id = :outing_id, rod = :rod, who = :who, paused_s = :paused_s, casts = :casts, presentation = :presentation,
+		signs = :signs,
 		tide_level_m = :tide_level_m, tide_direction = :tide_direction, tide_third = :tide_third, tide_says = :tide_says,
 			tide_rate_m_per_h = :tide_rate_m_per_h,
 		sun_altitude_deg = :sun_altitude_deg, light = :light, moon_illumination = :moon_illumination, moon_phase = :moon_phase
 		WHERE id = :id`, sp); err != nil {
 		return 0, false, err
 	}
-	return sp.Revision, false, writeReadings(ctx, tx, sp)
+	return sp.Revision, false, writeBeside(ctx, tx, sp)
 }
 
 func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) error {
@@ -205,15 +241,23 @@ func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) e
 	}{sp, angler}
 	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark,
 		approach,
-		offering, note, tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light,
+		offering, note, outing_id, rod, who, paused_s, casts, presentation, signs, tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light,
 			moon_illumination, moon_phase)
 		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note,
-			:tide_level_m,
+			:outing_id, :rod, :who, :paused_s, :casts, :presentation, :signs, :tide_level_m,
 		:tide_direction, :tide_third, :tide_says, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination,
 			:moon_phase)`, row); err != nil {
 		return err
 	}
-	return writeReadings(ctx, tx, sp)
+	return writeBeside(ctx, tx, sp)
+}
+
+// writeBeside a spell what stands in tables of its own.
+func writeBeside(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
+	if err := writeReadings(ctx, tx, sp); err != nil {
+		return err
+	}
+	return writeEvents(ctx, tx, sp)
 }
 
 type spellReading struct {

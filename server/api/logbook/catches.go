@@ -1,7 +1,9 @@
 package logbook
 
 import (
+	"cmp"
 	"context"
+	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
@@ -88,6 +90,10 @@ func (s service) putCatch(ctx context.Context, as *web.Scope, in *catchInput) (*
 	entry, err := n.catchEntry(in.Body.CatchIn, sought, span{sp.StartedAt, sp.EndedAt}, as.Units, "body")
 	if err != nil {
 		return nil, err
+	}
+	// Who caught it, and on which rod, stays where a change leaves it out.
+	if i := slices.IndexFunc(sp.Catches, func(c store.Catch) bool { return c.ID == in.ID }); i >= 0 {
+		entry.Who, entry.Rod = cmp.Or(entry.Who, sp.Catches[i].Who), cmp.Or(entry.Rod, sp.Catches[i].Rod)
 	}
 	c := store.Catch{ID: in.ID, SpellID: sp.ID, Revision: in.Body.Revision, CatchEntry: entry}
 	if c.Revision, err = s.Store.PutCatch(ctx, as.Angler, c); err != nil {

@@ -43,7 +43,8 @@ func (s span) holds(t time.Time) bool {
 
 // catchEntry of what was said of a catch in a spell; where names its place in the body.
 func (n namer) catchEntry(c CatchIn, sought *playbook.Target, spell span, u quantity.Units, where string) (store.CatchEntry, error) {
-	e := store.CatchEntry{Target: sought.ID, CaughtAt: spell.to, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note}
+	e := store.CatchEntry{Target: sought.ID, CaughtAt: spell.to, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note,
+		Who: c.Who, Rod: c.Rod}
 	if c.Target != "" {
 		target, err := n.book.Target(c.Target)
 		if err != nil {
@@ -79,8 +80,8 @@ func (n namer) spell(sp store.Spell) spellOut {
 	out := spellOut{ID: sp.ID.String(), SpotID: sp.SpotID.String(), SpotName: sp.SpotName, TimeZone: sp.TimeZone, Target: sp.Target,
 		StartedAt: sp.StartedAt, EndedAt: sp.EndedAt, Rods: sp.Rods, Mark: sp.Mark, Approach: sp.Approach, Offering: sp.Offering,
 		Note:  sp.Note,
-		Blank: len(sp.Catches) == 0, Revision: sp.Revision, WaterOut: waterOf(sp.SpellWater), Readings: wire.Readings(sp.Readings),
-		Catches: []CatchOut{}}
+		Blank: len(sp.Catches) == 0, Revision: sp.Revision, WaterOut: waterOf(sp.SpellWater), SpellMore: more(&sp.SpellEntry),
+		Readings: wire.Readings(sp.Readings), Catches: []CatchOut{}}
 	out.TargetName, out.TargetInSentence = n.target(sp.Target)
 	for _, c := range sp.Catches {
 		out.Catches = append(out.Catches, n.catch(c))
@@ -90,7 +91,7 @@ func (n namer) spell(sp store.Spell) spellOut {
 
 func (n namer) catch(c store.Catch) CatchOut {
 	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
-		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Revision: c.Revision}
+		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, Revision: c.Revision}
 	out.TargetName, out.TargetInSentence = n.target(c.Target)
 	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
 		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {

@@ -14,4 +14,5 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	s.registerSpells(api)
 	s.registerCatches(api)
+	s.registerOutings(api)
 }

@@ -1,6 +1,7 @@
 package logbook
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -11,6 +12,8 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/core/conditions"
+	"greypebble/core/outing"
+	"greypebble/core/playbook"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/desk"
@@ -25,6 +28,8 @@ type CatchIn struct {
 	MassKg   *float64  `json:"mass_kg,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"500"`
 	Kept     bool      `json:"kept,omitempty"`
 	Note     string    `json:"note,omitempty" maxLength:"1000"`
+	Who      string    `json:"who,omitempty" maxLength:"60" doc:"who caught it, if not you"`
+	Rod      string    `json:"rod,omitempty" maxLength:"40"`
 	Sure     bool      `json:"sure,omitempty" doc:"it really was longer or heavier than the longest known"`
 	Revision int       `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
 }
@@ -49,7 +54,88 @@ type spellInput struct {
 		Readings  []wire.ReadingIn `json:"readings,omitempty" maxItems:"10" nullable:"false" doc:"what you saw; the rest is filled in"`
 		Catches   []spellCatchIn   `json:"catches,omitempty" maxItems:"200" nullable:"false" doc:"stored with the spell, all or none"`
 		Revision  int              `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+		SpellMore
 	}
+}
+
+// SpellMore is what an outing tells of a spell, and anybody may. What a change leaves out stays.
+type SpellMore struct {
+	OutingID     *uuid.UUID        `json:"outing_id,omitempty" format:"uuid" doc:"it was fished on"`
+	Rod          string            `json:"rod,omitempty" maxLength:"40"`
+	Who          string            `json:"who,omitempty" maxLength:"60" doc:"who fished it, if not you"`
+	PausedS      int               `json:"paused_s,omitempty" minimum:"0" maximum:"86400" doc:"of its time nothing was fished"`
+	Casts        int               `json:"casts,omitempty" minimum:"0" maximum:"10000" doc:"0: not counted"`
+	Presentation *PresentationBody `json:"presentation,omitempty"`
+	Events       []EventBody       `json:"events,omitempty" maxItems:"1000" nullable:"false" doc:"bites, misses, losses, with their times"`
+	Signs        []string          `json:"signs,omitempty" maxItems:"20" nullable:"false"`
+}
+
+// EventBody is something that happened in a spell.
+type EventBody struct {
+	ID   uuid.UUID `json:"id" format:"uuid"`
+	Time time.Time `json:"time"`
+	Kind string    `json:"kind" enum:"bite,missed,bait robbed,fish on,lost,foul-hooked,snagged,broke off,boat passed,seen,note"`
+	Note string    `json:"note,omitempty" maxLength:"1000"`
+	Who  string    `json:"who,omitempty" maxLength:"40"`
+	Rod  string    `json:"rod,omitempty" maxLength:"40"`
+}
+
+// into the entry of a spell, which may have been there before.
+func (b *SpellMore) into(e *store.SpellEntry) error {
+	e.Rod, e.Who, e.PausedS, e.Casts, e.Signs.V = b.Rod, b.Who, b.PausedS, b.Casts, b.Signs
+	if err := playbook.CheckSigns(b.Signs); err != nil {
+		return web.Wrong("body.signs", err)
+	}
+	if time.Duration(b.PausedS)*time.Second > e.EndedAt.Sub(e.StartedAt) {
+		return web.Wrong("body.paused_s", errors.New("a spell is not paused for longer than it lasts"))
+	}
+	if b.OutingID != nil {
+		e.Outing = uuid.NullUUID{UUID: *b.OutingID, Valid: true}
+	}
+	if p := b.Presentation; p != nil {
+		e.Presentation.V = outing.Presentation(*p)
+	}
+	for i, k := range b.Events {
+		if k.Time.Before(e.StartedAt.Add(-time.Minute)) || k.Time.After(e.EndedAt.Add(time.Minute)) {
+			return web.Wrong(fmt.Sprintf("body.events[%d].time", i), errors.New("an event lies within its spell"))
+		}
+		e.Events = append(e.Events, outing.Event{ID: k.ID.String(), Time: k.Time.UTC().Truncate(time.Millisecond),
+			Kind: outing.Kind(k.Kind), Note: k.Note, Who: k.Who, Rod: k.Rod})
+	}
+	return nil
+}
+
+// keepMore of what was there before and is left out of a change.
+func keepMore(e, old *store.SpellEntry) {
+	e.Rod, e.Who, e.Casts = cmp.Or(e.Rod, old.Rod), cmp.Or(e.Who, old.Who), cmp.Or(e.Casts, old.Casts)
+	e.PausedS = min(cmp.Or(e.PausedS, old.PausedS), int(e.EndedAt.Sub(e.StartedAt).Seconds()))
+	if !e.Outing.Valid {
+		e.Outing = old.Outing
+	}
+	if e.Presentation.V == (outing.Presentation{}) {
+		e.Presentation = old.Presentation
+	}
+	if e.Events == nil {
+		e.Events = old.Events
+	}
+	if e.Signs.V == nil {
+		e.Signs = old.Signs
+	}
+}
+
+// more of a spell, as it is sent.
+func more(e *store.SpellEntry) SpellMore {
+	b := SpellMore{Rod: e.Rod, Who: e.Who, PausedS: e.PausedS, Casts: e.Casts, Signs: e.Signs.V}
+	if e.Outing.Valid {
+		b.OutingID = &e.Outing.UUID
+	}
+	if p := PresentationBody(e.Presentation.V); p != (PresentationBody{}) {
+		b.Presentation = &p
+	}
+	for _, k := range e.Events {
+		b.Events = append(b.Events, EventBody{ID: uuid.MustParse(k.ID), Time: k.Time, Kind: string(k.Kind), Note: k.Note, Who: k.Who, Rod: k.Rod})
+	}
+	return b
 }
 
 // CatchOut is a catch as it is stored.
@@ -65,6 +151,8 @@ type CatchOut struct {
 	MassEstimateKg   *float64  `json:"mass_estimate_kg,omitempty" doc:"from the species' length–weight relation"`
 	Kept             bool      `json:"kept"`
 	Note             string    `json:"note"`
+	Who              string    `json:"who,omitempty"`
+	Rod              string    `json:"rod,omitempty"`
 	Revision         int       `json:"revision"`
 }
 
@@ -99,6 +187,7 @@ type spellOut struct {
 	Blank            bool      `json:"blank"`
 	Revision         int       `json:"revision"`
 	WaterOut
+	SpellMore
 	Readings []wire.ReadingOut `json:"readings" nullable:"false"`
 	Catches  []CatchOut        `json:"catches" nullable:"false"`
 }
@@ -185,6 +274,9 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 		SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: target.ID, StartedAt: started, EndedAt: ended, Rods: max(b.Rods, 1),
 			Mark: b.Mark, Approach: b.Approach, Offering: b.Offering, Note: b.Note},
 		SpellWater: store.WaterAt(&m), Readings: store.ReadingsAt(&m)}
+	if err := b.into(&spell.SpellEntry); err != nil {
+		return nil, err
+	}
 	if err := s.asBefore(ctx, as, &spell, said); err != nil {
 		return nil, err
 	}
@@ -213,6 +305,7 @@ func (s service) asBefore(ctx context.Context, as *web.Scope, spell *store.Spell
 	if err != nil {
 		return err
 	}
+	keepMore(&spell.SpellEntry, &old.SpellEntry)
 	during := span{spell.StartedAt, spell.EndedAt}
 	for _, c := range old.Catches {
 		if !during.holds(c.CaughtAt) {

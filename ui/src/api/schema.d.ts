@@ -1066,6 +1066,42 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/outings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Outings, the newest first */
+        get: operations["listOutings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/outings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An outing with its touches and spells */
+        get: operations["getOuting"];
+        /** Tell an outing's touches; its spells follow from them */
+        put: operations["putOuting"];
+        post?: never;
+        /** Forget an outing; its spells stay in the log */
+        delete: operations["deleteOuting"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/outlook": {
         parameters: {
             query?: never;
@@ -2639,12 +2675,15 @@ export interface components {
              * @description the one you read; 0 for a new one
              */
             revision?: number;
+            rod?: string;
             /** Format: uuid */
             spell_id: string;
             /** @description it really was longer or heavier than the longest known */
             sure?: boolean;
             /** @description the spell's if left out */
             target?: string;
+            /** @description who caught it, if not you */
+            who?: string;
         };
         CatchOut: {
             /** Format: date-time */
@@ -2663,11 +2702,13 @@ export interface components {
             note: string;
             /** Format: int64 */
             revision: number;
+            rod?: string;
             spell_id: string;
             target: string;
             /** @description the name as it stands within a sentence */
             target_in_sentence: string;
             target_name: string;
+            who?: string;
         };
         CatchesOutputBody: {
             catches: components["schemas"]["LoggedCatch"][];
@@ -3054,6 +3095,29 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        DoingBody: {
+            /** @enum {string} */
+            approach?: "live bait" | "cut bait" | "lure";
+            /** Format: double */
+            depth_m?: number;
+            /** Format: double */
+            distance_m?: number;
+            finish?: string;
+            mark?: string;
+            offering?: string;
+            offering_id?: string;
+            rig_id?: string;
+            /** Format: int64 */
+            rods: number;
+            /** Format: double */
+            size_m?: number;
+            /** Format: uuid */
+            spot_id: string;
+            style?: string;
+            target: string;
+            /** Format: double */
+            weight_kg?: number;
+        };
         Drawing: {
             /** Format: double */
             height: number;
@@ -3174,6 +3238,17 @@ export interface components {
             phase_deg: number;
             /** Format: double */
             phase_error_deg: number;
+        };
+        EventBody: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "bite" | "missed" | "bait robbed" | "fish on" | "lost" | "foul-hooked" | "snagged" | "broke off" | "boat passed" | "seen" | "note";
+            note?: string;
+            rod?: string;
+            /** Format: date-time */
+            time: string;
+            who?: string;
         };
         ExcludedOut: {
             name: string;
@@ -3962,6 +4037,15 @@ export interface components {
             /** Format: double */
             y: number;
         };
+        LandedBody: {
+            kept?: boolean;
+            /** Format: double */
+            length_m?: number;
+            /** Format: double */
+            mass_kg?: number;
+            /** @description the one sought if left out */
+            target?: string;
+        };
         LatLon: {
             /** Format: double */
             lat: number;
@@ -4341,6 +4425,7 @@ export interface components {
             readings: components["schemas"]["ReadingOut"][];
             /** Format: int64 */
             revision: number;
+            rod?: string;
             spell_id: string;
             spot_id: string;
             spot_name: string;
@@ -4361,6 +4446,7 @@ export interface components {
             /** Format: int64 */
             tide_third: number;
             time_zone: string;
+            who?: string;
         };
         MarkBody: {
             at?: components["schemas"]["LatLon"];
@@ -4548,6 +4634,63 @@ export interface components {
             edge: number;
             name: string;
             target: string;
+        };
+        OutingBody: {
+            /**
+             * Format: date-time
+             * @description when to call if not back
+             */
+            call_at?: string;
+            note?: string;
+            /** Format: uuid */
+            plan_id?: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock: where that is off, times are set right by it
+             */
+            sent_at?: string;
+            /** @description who is told, and how they are reached */
+            tell?: string;
+            /** @description new ones, or all again: one that is known is left */
+            touches: components["schemas"]["TouchBody"][];
+        };
+        OutingOut: {
+            /** Format: date-time */
+            began_at: string;
+            /** Format: date-time */
+            call_at?: string;
+            /**
+             * Format: double
+             * @description by so much the device's clock is ahead, where that was set right
+             */
+            clock_off_s: number;
+            /**
+             * Format: date-time
+             * @description left out while it goes on
+             */
+            ended_at?: string;
+            id: string;
+            /** @description spells changed by hand since, which stay as they are */
+            kept: string[];
+            note: string;
+            plan_id?: string;
+            /** Format: int64 */
+            revision: number;
+            /** @description as the log holds them */
+            spells: components["schemas"]["SpellOut"][];
+            tell: string;
+            touches: components["schemas"]["TouchBody"][];
+        };
+        OutingRow: {
+            /** Format: date-time */
+            began_at: string;
+            /** Format: date-time */
+            ended_at?: string;
+            id: string;
+            note: string;
+        };
+        OutingsOutputBody: {
+            outings: components["schemas"]["OutingRow"][];
         };
         OutlookOutputBody: {
             /** @description best first */
@@ -4948,6 +5091,23 @@ export interface components {
             heights: components["schemas"]["HeightAt"][];
             turns: components["schemas"]["TurnAt"][];
         };
+        PresentationBody: {
+            /** @enum {string} */
+            approach?: "live bait" | "cut bait" | "lure";
+            /** Format: double */
+            depth_m?: number;
+            /** Format: double */
+            distance_m?: number;
+            finish?: string;
+            offering?: string;
+            offering_id?: string;
+            rig_id?: string;
+            /** Format: double */
+            size_m?: number;
+            style?: string;
+            /** Format: double */
+            weight_kg?: number;
+        };
         PreviewOutputBody: {
             /** @description best first; each leaves out a spot of those before it */
             plans: components["schemas"]["PlanOut"][];
@@ -5309,6 +5469,11 @@ export interface components {
             /** @description the first to warm first */
             waters: components["schemas"]["Warming"][];
         };
+        SaidReadingBody: {
+            kind: string;
+            /** Format: double */
+            value: number;
+        };
         SchoolInputBody: {
             /** @description empty: back to the default */
             position: string;
@@ -5554,21 +5719,42 @@ export interface components {
              * @description the one you read; 0 for a new one
              */
             revision?: number;
+            rod?: string;
             /** @description it really was longer or heavier than the longest known */
             sure?: boolean;
             /** @description the spell's if left out */
             target?: string;
+            /** @description who caught it, if not you */
+            who?: string;
         };
         SpellInputBody: {
             /** @enum {string} */
             approach?: "live bait" | "cut bait" | "lure";
+            /**
+             * Format: int64
+             * @description 0: not counted
+             */
+            casts?: number;
             /** @description stored with the spell, all or none */
             catches?: components["schemas"]["SpellCatchIn"][];
             /** Format: date-time */
             ended_at: string;
+            /** @description bites, misses, losses, with their times */
+            events?: components["schemas"]["EventBody"][];
             mark?: string;
             note?: string;
             offering?: string;
+            /**
+             * Format: uuid
+             * @description it was fished on
+             */
+            outing_id?: string;
+            /**
+             * Format: int64
+             * @description of its time nothing was fished
+             */
+            paused_s?: number;
+            presentation?: components["schemas"]["PresentationBody"];
             /** @description what you saw; the rest is filled in */
             readings?: components["schemas"]["ReadingIn"][];
             /**
@@ -5576,23 +5762,34 @@ export interface components {
              * @description the one you read; 0 for a new one
              */
             revision?: number;
+            rod?: string;
             /**
              * Format: int64
              * @description 1 if left out
              */
             rods?: number;
+            signs?: string[];
             /** Format: uuid */
             spot_id: string;
             /** Format: date-time */
             started_at: string;
             target: string;
+            /** @description who fished it, if not you */
+            who?: string;
         };
         SpellOut: {
             approach: string;
             blank: boolean;
+            /**
+             * Format: int64
+             * @description 0: not counted
+             */
+            casts?: number;
             catches: components["schemas"]["CatchOut"][];
             /** Format: date-time */
             ended_at: string;
+            /** @description bites, misses, losses, with their times */
+            events?: components["schemas"]["EventBody"][];
             id: string;
             light: string;
             mark: string;
@@ -5601,11 +5798,24 @@ export interface components {
             moon_phase: string;
             note: string;
             offering: string;
+            /**
+             * Format: uuid
+             * @description it was fished on
+             */
+            outing_id?: string;
+            /**
+             * Format: int64
+             * @description of its time nothing was fished
+             */
+            paused_s?: number;
+            presentation?: components["schemas"]["PresentationBody"];
             readings: components["schemas"]["ReadingOut"][];
             /** Format: int64 */
             revision: number;
+            rod?: string;
             /** Format: int64 */
             rods: number;
+            signs?: string[];
             spot_id: string;
             spot_name: string;
             /** Format: date-time */
@@ -5626,6 +5836,8 @@ export interface components {
             /** Format: int64 */
             tide_third: number;
             time_zone: string;
+            /** @description who fished it, if not you */
+            who?: string;
         };
         SpellsOutputBody: {
             /** Format: int64 */
@@ -6358,6 +6570,35 @@ export interface components {
             says: string;
             /** Format: date-time */
             time: string;
+        };
+        TouchBody: {
+            catch?: components["schemas"]["LandedBody"];
+            /** @description what is fished from then on */
+            doing?: components["schemas"]["DoingBody"];
+            /**
+             * Format: uuid
+             * @description made by the device; a spell has that of the touch that began it
+             */
+            id: string;
+            /** @description fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost, foul-hooked, and so on */
+            kind: string;
+            /**
+             * Format: int64
+             * @description one more than that of the last touch its device knew of
+             */
+            n: number;
+            /** @description of a sign: which */
+            note?: string;
+            /**
+             * Format: uuid
+             * @description the touch undone or corrected
+             */
+            of?: string;
+            reading?: components["schemas"]["SaidReadingBody"];
+            rod?: string;
+            /** Format: date-time */
+            time: string;
+            who?: string;
         };
         TrendOut: {
             /** Format: int64 */
@@ -11223,6 +11464,240 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Who"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    listOutings: {
+        parameters: {
+            query?: {
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutingsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    getOuting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutingOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putOuting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OutingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OutingOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteOuting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {

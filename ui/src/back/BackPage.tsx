@@ -199,6 +199,8 @@ const written = (c: Spell['catches'][number]) => ({
   note: c.note,
   ...(c.length_m ? { length_m: c.length_m } : {}),
   ...(c.mass_kg ? { mass_kg: c.mass_kg } : {}),
+  ...(c.who ? { who: c.who } : {}),
+  ...(c.rod ? { rod: c.rod } : {}),
 });
 
 /** A spell as it is written, to bring it back. */
@@ -216,6 +218,14 @@ const again = (s: Spell): SpellIn => ({
     .filter((r) => r.origin === 'observed')
     .map((r) => ({ kind: r.kind, value: r.value })) as NonNullable<SpellIn['readings']>,
   catches: s.catches.map((c) => ({ id: c.id, ...written(c) })),
+  ...(s.outing_id ? { outing_id: s.outing_id } : {}),
+  ...(s.rod ? { rod: s.rod } : {}),
+  ...(s.who ? { who: s.who } : {}),
+  ...(s.paused_s ? { paused_s: s.paused_s } : {}),
+  ...(s.casts ? { casts: s.casts } : {}),
+  ...(s.presentation ? { presentation: s.presentation } : {}),
+  ...(s.events ? { events: s.events } : {}),
+  ...(s.signs ? { signs: s.signs } : {}),
 });
 
 function SpellDetail({ s }: { s: Spell }) {

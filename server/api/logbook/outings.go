@@ -1,0 +1,292 @@
+package logbook
+
+import (
+	"context"
+	"database/sql"
+	"errors"
+	"fmt"
+	"slices"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
+
+	"greypebble/core/conditions"
+	"greypebble/core/outing"
+	"greypebble/server/api/web"
+	"greypebble/server/api/wire"
+	"greypebble/server/store"
+)
+
+// TouchBody is one thing told on an outing, as its device made it.
+type TouchBody struct {
+	ID      uuid.UUID        `json:"id" format:"uuid" doc:"made by the device; a spell has that of the touch that began it"`
+	N       int              `json:"n" minimum:"1" doc:"one more than that of the last touch its device knew of"`
+	Time    time.Time        `json:"time"`
+	Kind    string           `json:"kind" doc:"fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost, foul-hooked, and so on"`
+	Of      string           `json:"of,omitempty" format:"uuid" doc:"the touch undone or corrected"`
+	Doing   *DoingBody       `json:"doing,omitempty" doc:"what is fished from then on"`
+	Catch   *LandedBody      `json:"catch,omitempty"`
+	Reading *SaidReadingBody `json:"reading,omitempty"`
+	Note    string           `json:"note,omitempty" maxLength:"1000" doc:"of a sign: which"`
+	Who     string           `json:"who,omitempty" maxLength:"40"`
+	Rod     string           `json:"rod,omitempty" maxLength:"40"`
+}
+
+// DoingBody is what one fishes with, where and for what.
+type DoingBody struct {
+	SpotID uuid.UUID `json:"spot_id" format:"uuid"`
+	Mark   string    `json:"mark,omitempty" maxLength:"40"`
+	Target string    `json:"target"`
+	Rods   int       `json:"rods" minimum:"1" maximum:"12"`
+	PresentationBody
+}
+
+// PresentationBody is what is on the line, as far as it was said.
+type PresentationBody struct {
+	Approach   string  `json:"approach,omitempty" enum:"live bait,cut bait,lure"`
+	OfferingID string  `json:"offering_id,omitempty" maxLength:"40"`
+	Offering   string  `json:"offering,omitempty" maxLength:"40"`
+	RigID      string  `json:"rig_id,omitempty" maxLength:"40"`
+	Style      string  `json:"style,omitempty" maxLength:"40"`
+	Finish     string  `json:"finish,omitempty" maxLength:"40"`
+	SizeM      float64 `json:"size_m,omitempty" minimum:"0" maximum:"1"`
+	WeightKg   float64 `json:"weight_kg,omitempty" minimum:"0" maximum:"5"`
+	DepthM     float64 `json:"depth_m,omitempty" minimum:"0" maximum:"400"`
+	DistanceM  float64 `json:"distance_m,omitempty" minimum:"0" maximum:"400"`
+}
+
+// LandedBody is a fish that was landed.
+type LandedBody struct {
+	Target  string  `json:"target,omitempty" doc:"the one sought if left out"`
+	LengthM float64 `json:"length_m,omitempty" minimum:"0" exclusiveMaximum:"4"`
+	MassKg  float64 `json:"mass_kg,omitempty" minimum:"0" exclusiveMaximum:"500"`
+	Kept    bool    `json:"kept,omitempty"`
+}
+
+// SaidReadingBody is what was read or judged of the water.
+type SaidReadingBody struct {
+	Kind  string  `json:"kind"`
+	Value float64 `json:"value"`
+}
+
+func (b TouchBody) touch() outing.Touch {
+	t := outing.Touch{ID: b.ID.String(), N: b.N, Time: b.Time.UTC().Truncate(time.Millisecond), Kind: outing.Kind(b.Kind), Of: b.Of,
+		Note: b.Note, Who: b.Who, Rod: b.Rod}
+	if d := b.Doing; d != nil {
+		t.Doing = &outing.Doing{SpotID: d.SpotID.String(), Mark: d.Mark, Target: d.Target, Rods: d.Rods,
+			Presentation: outing.Presentation(d.PresentationBody)}
+	}
+	if c := b.Catch; c != nil {
+		k := outing.Catch(*c)
+		t.Catch = &k
+	}
+	if r := b.Reading; r != nil {
+		t.Reading = &outing.Reading{Kind: conditions.Kind(r.Kind), Value: r.Value}
+	}
+	return t
+}
+
+type outingBody struct {
+	Touches []TouchBody `json:"touches" maxItems:"2000" nullable:"false" doc:"new ones, or all again: one that is known is left"`
+	SentAt  time.Time   `json:"sent_at,omitempty" doc:"by the device's clock: where that is off, times are set right by it"`
+	Note    string      `json:"note,omitempty" maxLength:"1000"`
+	Tell    string      `json:"tell,omitempty" maxLength:"400" doc:"who is told, and how they are reached"`
+	CallAt  *time.Time  `json:"call_at,omitempty" doc:"when to call if not back"`
+	PlanID  *uuid.UUID  `json:"plan_id,omitempty" format:"uuid"`
+}
+
+type outingInput struct {
+	wire.ByID
+	Body outingBody
+}
+
+type outingOut struct {
+	ID       string      `json:"id"`
+	Revision int         `json:"revision"`
+	BeganAt  time.Time   `json:"began_at"`
+	EndedAt  *time.Time  `json:"ended_at,omitempty" doc:"left out while it goes on"`
+	Note     string      `json:"note"`
+	Tell     string      `json:"tell"`
+	CallAt   *time.Time  `json:"call_at,omitempty"`
+	PlanID   *string     `json:"plan_id,omitempty"`
+	Spells   []spellOut  `json:"spells" nullable:"false" doc:"as the log holds them"`
+	Touches  []TouchBody `json:"touches" nullable:"false"`
+	Kept     []string    `json:"kept" nullable:"false" doc:"spells changed by hand since, which stay as they are"`
+	ClockOff float64     `json:"clock_off_s" doc:"by so much the device's clock is ahead, where that was set right"`
+}
+
+type outingOutput struct{ Body outingOut }
+
+type outingsInput struct {
+	Most int `query:"most" minimum:"1" maximum:"200" default:"20"`
+}
+
+type outingRow struct {
+	ID      string     `json:"id"`
+	BeganAt time.Time  `json:"began_at"`
+	EndedAt *time.Time `json:"ended_at,omitempty"`
+	Note    string     `json:"note"`
+}
+
+type outingsOutput struct {
+	Body struct {
+		Outings []outingRow `json:"outings" nullable:"false"`
+	}
+}
+
+func (s service) registerOutings(api huma.API) {
+	web.Signed(api, s.Deps, web.Put("/outings/{id}", "putOuting", "Tell an outing's touches; its spells follow from them"), s.putOuting)
+	web.Signed(api, s.Deps, web.Get("/outings/{id}", "getOuting", "An outing with its touches and spells"), s.getOuting)
+	web.Signed(api, s.Deps, web.Get("/outings", "listOutings", "Outings, the newest first"), s.listOutings)
+	web.Signed(api, s.Deps, web.Delete("/outings/{id}", "deleteOuting", "Forget an outing; its spells stay in the log"),
+		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {
+			return nil, s.Store.DeleteOuting(ctx, as.Angler, in.ID)
+		})
+}
+
+// clockOff is by how much a device's clock may be off before its times are set right.
+const clockOff = 5 * time.Minute
+
+func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) (*outingOutput, error) {
+	off := time.Duration(0)
+	if !in.Body.SentAt.IsZero() {
+		if d := in.Body.SentAt.Sub(as.Now()); d.Abs() > clockOff {
+			off = d
+		}
+	}
+	touches := make([]outing.Touch, len(in.Body.Touches))
+	for i, b := range in.Body.Touches {
+		touches[i] = b.touch()
+		touches[i].Time = touches[i].Time.Add(-off)
+		if err := touches[i].Validate(); err != nil {
+			return nil, web.Wrong(fmt.Sprintf("body.touches[%d]", i), err)
+		}
+		if touches[i].Time.After(as.Now().Add(early)) {
+			return nil, web.Wrong(fmt.Sprintf("body.touches[%d].time", i), fmt.Errorf("what was done is told, not what is to come: %s",
+				touches[i].Time.Format(time.RFC3339)))
+		}
+	}
+	var kept []string
+	err := s.Store.Whole(ctx, func(st *store.Store) error {
+		if err := st.BeginOuting(ctx, as.Angler, in.ID, as.Now()); err != nil {
+			return err
+		}
+		if err := st.AddTouches(ctx, as.Angler, in.ID, touches); err != nil {
+			return err
+		}
+		// All of it: another device may have told some.
+		all, err := st.Touches(ctx, as.Angler, in.ID)
+		if err != nil {
+			return err
+		}
+		o, err := outing.Of(all)
+		switch {
+		case err != nil:
+			return web.Wrong("body.touches", err)
+		case o.Began.IsZero():
+			return web.Wrong("body.touches", errors.New("an outing begins with a touch"))
+		}
+		if err := st.PutOuting(ctx, as.Angler, head(in, o)); err != nil {
+			return err
+		}
+		kept, err = s.tell(ctx, as, st, in.ID, &o, all)
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	out, err := s.outing(ctx, as, in.ID)
+	if err != nil {
+		return nil, err
+	}
+	out.Body.Kept, out.Body.ClockOff = append(out.Body.Kept, kept...), off.Seconds()
+	return out, nil
+}
+
+func head(in *outingInput, o outing.Outing) store.Outing {
+	out := store.Outing{ID: in.ID, Began: o.Began, Ended: sql.NullTime{Time: o.Ended, Valid: !o.Ended.IsZero()}, Note: in.Body.Note,
+		Tell: in.Body.Tell}
+	if c := in.Body.CallAt; c != nil {
+		out.Call = sql.NullTime{Time: c.UTC(), Valid: true}
+	}
+	if p := in.Body.PlanID; p != nil {
+		out.Plan = uuid.NullUUID{UUID: *p, Valid: true}
+	}
+	return out
+}
+
+func (s service) getOuting(ctx context.Context, as *web.Scope, in *wire.ByID) (*outingOutput, error) {
+	return s.outing(ctx, as, in.ID)
+}
+
+// mostSpells of an outing.
+const mostSpells = 1000
+
+func (s service) outing(ctx context.Context, as *web.Scope, id uuid.UUID) (*outingOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	o, err := s.Store.Outing(ctx, as.Angler, id)
+	if err != nil {
+		return nil, err
+	}
+	touches, err := s.Store.Touches(ctx, as.Angler, id)
+	if err != nil {
+		return nil, err
+	}
+	spells, _, err := s.Store.Spells(ctx, as.Angler, store.Filter{OutingID: id, Most: mostSpells})
+	if err != nil {
+		return nil, err
+	}
+	out := &outingOutput{Body: outingOut{ID: o.ID.String(), Revision: o.Revision, BeganAt: o.Began, EndedAt: timeOf(o.Ended), Note: o.Note,
+		Tell: o.Tell, CallAt: timeOf(o.Call), Spells: []spellOut{}, Touches: []TouchBody{}, Kept: []string{}}}
+	if o.Plan.Valid {
+		p := o.Plan.UUID.String()
+		out.Body.PlanID = &p
+	}
+	for _, sp := range slices.Backward(spells) {
+		out.Body.Spells = append(out.Body.Spells, n.spell(sp))
+	}
+	for i := range touches {
+		out.Body.Touches = append(out.Body.Touches, touchBody(&touches[i]))
+	}
+	return out, nil
+}
+
+func timeOf(t sql.NullTime) *time.Time {
+	if !t.Valid {
+		return nil
+	}
+	return &t.Time
+}
+
+func touchBody(t *outing.Touch) TouchBody {
+	b := TouchBody{ID: uuid.MustParse(t.ID), N: t.N, Time: t.Time, Kind: string(t.Kind), Of: t.Of, Note: t.Note, Who: t.Who, Rod: t.Rod}
+	if d := t.Doing; d != nil {
+		b.Doing = &DoingBody{SpotID: uuid.MustParse(d.SpotID), Mark: d.Mark, Target: d.Target, Rods: d.Rods,
+			PresentationBody: PresentationBody(d.Presentation)}
+	}
+	if c := t.Catch; c != nil {
+		k := LandedBody(*c)
+		b.Catch = &k
+	}
+	if r := t.Reading; r != nil {
+		b.Reading = &SaidReadingBody{string(r.Kind), r.Value}
+	}
+	return b
+}
+
+func (s service) listOutings(ctx context.Context, as *web.Scope, in *outingsInput) (*outingsOutput, error) {
+	list, err := s.Store.Outings(ctx, as.Angler, in.Most)
+	if err != nil {
+		return nil, err
+	}
+	out := &outingsOutput{}
+	out.Body.Outings = []outingRow{}
+	for _, o := range list {
+		out.Body.Outings = append(out.Body.Outings, outingRow{o.ID.String(), o.Began, timeOf(o.Ended), o.Note})
+	}
+	return out, nil
+}

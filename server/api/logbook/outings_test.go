@@ -1,0 +1,219 @@
+package logbook_test
+
+import (
+	"net/http"
+	"slices"
+	"testing"
+	"time"
+
+	"github.com/google/uuid"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/testkit"
+)
+
+type toldSpell struct {
+	ID, SpotName, Mark, Offering string
+	StartedAt                    time.Time `json:"started_at"`
+	EndedAt                      time.Time `json:"ended_at"`
+	Rods, Revision               int
+	PausedS                      int `json:"paused_s"`
+	Note                         string
+	Presentation                 struct {
+		OfferingID string `json:"offering_id"`
+		Style      string
+	}
+	Events   []struct{ Kind, Note string }
+	Signs    []string
+	Readings []struct {
+		Kind, Origin string
+		Value        float64
+	}
+	Catches []struct {
+		ID, Target, Who string
+		LengthM         *float64 `json:"length_m"`
+		Revision        int
+	}
+}
+
+type toldOuting struct {
+	ID       string
+	EndedAt  *time.Time `json:"ended_at"`
+	CallAt   *time.Time `json:"call_at"`
+	Spells   []toldSpell
+	Touches  []object
+	Kept     []string
+	ClockOff float64 `json:"clock_off_s"`
+}
+
+// an outing of three spells, two fish, one lost, the clarity changed; its touches by name.
+func anOuting(spot string) (id string, touches []object, named map[string]string) {
+	named = map[string]string{}
+	begins := time.Date(2026, 11, 19, 12, 0, 0, 0, time.UTC)
+	add := func(name string, minute int, kind string, more object) {
+		named[name] = uuid.Must(uuid.NewV7()).String()
+		k := object{"id": named[name], "n": len(touches) + 1, "time": begins.Add(time.Duration(minute) * time.Minute), "kind": kind}
+		for key, v := range more {
+			k[key] = v
+		}
+		touches = append(touches, k)
+	}
+	doing := func(offering string, rods int) object {
+		return object{"doing": object{"spot_id": spot, "mark": "Edge", "target": "red-drum", "rods": rods, "approach": "lure",
+			"offering_id": "paddle-tail-white", "offering": offering, "style": "hop"}}
+	}
+	add("first", 0, "fish", doing("White paddle tail", 1))
+	add("bite", 8, "bite", nil)
+	add("fish", 12, "landed", object{"catch": object{"length_m": 0.61}})
+	add("second", 30, "fish", doing("Dark paddle tail", 2))
+	add("rest", 35, "rest", nil)
+	add("on again", 45, "resume", nil)
+	add("clarity", 46, "water", object{"reading": object{"kind": "clarity_secchi_m", "value": 0.4}})
+	add("birds", 47, "seen", object{"note": "birds"})
+	add("lost", 50, "lost", nil)
+	add("third", 60, "fish", doing("Jig", 1))
+	add("drum", 70, "landed", object{"catch": object{"target": "black-drum"}, "who": "Reed"})
+	add("end", 90, "end", nil)
+	return uuid.Must(uuid.NewV7()).String(), touches, named
+}
+
+// An outing is told in any parts, any number of times: the log holds exactly it, once.
+func TestAnOutingIsToldOnce(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	before := logged(t, c)
+	id, touches, named := anOuting(c.ID("Kettle Bar"))
+	path := "/outings/" + id
+	var o toldOuting
+	for _, part := range [][]object{touches[:1], touches[:4], touches[3:9], touches, touches} {
+		require.Equal(t, http.StatusOK, c.Do("PUT", path, object{"touches": part, "tell": "Reed, at home",
+			"call_at": "2026-11-19T16:00:00Z"}, &o))
+	}
+	require.Len(t, o.Spells, 3)
+	assert.NotNil(t, o.EndedAt)
+	assert.NotNil(t, o.CallAt)
+	assert.Empty(t, o.Kept)
+	first, second, third := o.Spells[0], o.Spells[1], o.Spells[2]
+	assert.Equal(t, named["first"], first.ID)
+	assert.Equal(t, first.EndedAt, second.StartedAt)
+	require.Len(t, first.Catches, 1)
+	assert.Equal(t, named["fish"], first.Catches[0].ID)
+	assert.InDelta(t, 0.61, *first.Catches[0].LengthM, 1e-9)
+	assert.Equal(t, "paddle-tail-white", first.Presentation.OfferingID)
+	assert.Equal(t, 600, second.PausedS)
+	assert.Equal(t, 2, second.Rods)
+	assert.Equal(t, []string{"birds"}, second.Signs)
+	kinds := []string{}
+	for _, e := range second.Events {
+		kinds = append(kinds, e.Kind)
+	}
+	assert.Equal(t, []string{"seen", "lost"}, kinds)
+	clarity := slices.IndexFunc(second.Readings, func(r struct {
+		Kind, Origin string
+		Value        float64
+	}) bool {
+		return r.Kind == "clarity_secchi_m"
+	})
+	require.GreaterOrEqual(t, clarity, 0)
+	assert.InDelta(t, 0.4, second.Readings[clarity].Value, 1e-9)
+	assert.Equal(t, "black-drum", third.Catches[0].Target)
+	assert.Equal(t, "Reed", third.Catches[0].Who)
+
+	after := logged(t, c)
+	assert.Equal(t, before.Total+3, after.Total)
+	assert.Equal(t, before.Catches+2, after.Catches)
+	// 30 min, 20 min of two rods, 30 min.
+	assert.InDelta(t, before.RodHours+0.5+2.0/3+0.5, after.RodHours, 1e-3)
+
+	var got toldOuting
+	require.Equal(t, http.StatusOK, c.Do("GET", path, nil, &got))
+	assert.Len(t, got.Touches, len(touches))
+	var list struct{ Outings []struct{ ID string } }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/outings", nil, &list))
+	assert.Equal(t, id, list.Outings[0].ID)
+}
+
+type summary struct {
+	Total, Catches, Blanks int
+	RodHours               float64 `json:"rod_hours"`
+}
+
+func logged(t *testing.T, c *testkit.Client) (s summary) {
+	require.Equal(t, http.StatusOK, c.Do("GET", "/spells?most=1", nil, &s))
+	return s
+}
+
+// What is taken back leaves the log; what somebody changed in the log by hand stays as they made it, and is
+// said; an outing that is forgotten leaves its spells.
+func TestTouchesTakenBackLeaveTheLog(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	before := logged(t, c)
+	id, touches, named := anOuting(c.ID("Kettle Bar"))
+	path := "/outings/" + id
+	var o toldOuting
+	tell := func(more ...object) {
+		for i := range more {
+			more[i]["n"] = len(touches) + 1
+			touches = append(touches, more[i])
+		}
+		o = toldOuting{}
+		require.Equal(t, http.StatusOK, c.Do("PUT", path, object{"touches": touches}, &o))
+	}
+	undo := func(name string) object {
+		return object{"id": uuid.NewString(), "time": "2026-11-19T13:30:00Z", "kind": "undo", "of": named[name]}
+	}
+	tell()
+	tell(undo("fish"))
+	assert.Empty(t, o.Spells[0].Catches)
+	tell(undo("third"))
+	require.Len(t, o.Spells, 2, "the second goes on to the end")
+	assert.Len(t, o.Spells[1].Catches, 1, "its fish belongs to the one before")
+	assert.Equal(t, before.Total+2, logged(t, c).Total)
+	assert.Equal(t, before.Catches+1, logged(t, c).Catches)
+
+	// By hand: a note on the first spell.
+	edit := object{"spot_id": c.ID("Kettle Bar"), "target": "red-drum", "started_at": o.Spells[0].StartedAt,
+		"ended_at": o.Spells[0].EndedAt, "mark": "Crest", "note": "it was the crest", "revision": o.Spells[0].Revision}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+o.Spells[0].ID, edit, nil))
+	tell(object{"id": uuid.NewString(), "time": "2026-11-19T13:31:00Z", "kind": "correct", "of": named["drum"],
+		"catch": object{"target": "black-drum", "length_m": 0.5}})
+	assert.Equal(t, []string{named["first"]}, o.Kept)
+	assert.Equal(t, "it was the crest", o.Spells[0].Note)
+	assert.Equal(t, "Crest", o.Spells[0].Mark)
+	assert.Equal(t, "paddle-tail-white", o.Spells[0].Presentation.OfferingID, "what the change left out stays")
+	assert.InDelta(t, 0.5, *o.Spells[1].Catches[0].LengthM, 1e-9)
+
+	require.Equal(t, http.StatusNoContent, c.Do("DELETE", path, nil, nil))
+	require.Equal(t, http.StatusNotFound, c.Do("GET", path, nil, nil))
+	assert.Equal(t, before.Total+2, logged(t, c).Total)
+}
+
+// A clock that is off by hours is set right by the time it was sent; what is to come and what says nothing is
+// refused, and names the touch.
+func TestAnOutingByAClockThatIsOff(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	id, touches, _ := anOuting(c.ID("Kettle Bar"))
+	for _, k := range touches {
+		k["time"] = k["time"].(time.Time).Add(5 * time.Hour)
+	}
+	now := testkit.Now.Add(5 * time.Hour)
+	var o toldOuting
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches, "sent_at": now}, &o))
+	assert.InDelta(t, 5*3600, o.ClockOff, 600)
+	assert.WithinDuration(t, time.Date(2026, 11, 19, 12, 0, 0, 0, time.UTC), o.Spells[0].StartedAt, 10*time.Minute)
+
+	refused := func(change func(object)) problem {
+		other, list, _ := anOuting(c.ID("Kettle Bar"))
+		change(list[2])
+		var p problem
+		require.Equal(t, 422, c.Do("PUT", "/outings/"+other, object{"touches": list}, &p))
+		require.Equal(t, http.StatusNotFound, c.Do("GET", "/outings/"+other, nil, nil), "nothing of it is stored")
+		return p
+	}
+	assert.Contains(t, refused(func(k object) { k["time"] = testkit.Now.AddDate(0, 0, 2) }).Errors[0].Location, "touches[2].time")
+	assert.Contains(t, refused(func(k object) { k["kind"] = "cast" }).Detail, "unknown kind of touch")
+	assert.NotEmpty(t, refused(func(k object) { k["catch"] = object{"target": "kraken"} }).Detail)
+	var p problem
+	require.Equal(t, 422, c.Do("PUT", "/outings/"+uuid.NewString(), object{"touches": []object{}}, &p))
+	assert.Contains(t, p.Detail, "begins with a touch")
+}
