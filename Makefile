@@ -24,9 +24,16 @@ ui/node_modules/.stamp: ui/package.json ui/package-lock.json
 	cd ui && npm ci --no-audit --no-fund --loglevel=error
 	@touch $@
 
-UI_SOURCES := $(shell find ui/src ui/public -type f) ui/index.html ui/vite.config.ts ui/openapi.yaml
+UI_SOURCES := $(shell find ui/src ui/public -type f -not -path '*/built/*') ui/index.html ui/vite.config.ts ui/openapi.yaml
 
-ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES)
+# The core for the browser, and what Go runs it with there.
+WASM := ui/src/core/built
+$(WASM)/core.wasm: $(shell find core wasm -name '*.go' -not -name '*_test.go') $(shell find core -name '*.yaml') go.mod
+	@mkdir -p $(WASM)
+	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./wasm
+	@cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" $(WASM)/wasm_exec.js
+
+ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES) $(WASM)/core.wasm
 	cd ui && npx vite build --logLevel warn
 	@touch ui/dist/.gitkeep
 

@@ -66,6 +66,9 @@ var allowed = map[string][]string{
 	"interchange/soundings": {"core/ground", "interchange/feature", "interchange/parse", "interchange/nmea", "interchange/table"},
 	"interchange/format":    {"core/ground", "core/quantity", "interchange/*"},
 
+	// What the page asks of the core in the browser.
+	"wasm/call":       {"core/*"},
+	"wasm":            {"wasm/call"},
 	"server/feed":     {"core/*", "interchange/*", "server/store"},
 	"server/feed/sim": {"core/*", "interchange/*"},
 	"server/localdb":  {},

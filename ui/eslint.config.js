@@ -21,7 +21,7 @@ const wordsInAView = [
 ].map((selector) => ({ selector, message: elsewhere }));
 
 export default tseslint.config(
-  { ignores: ['dist', 'src/api/schema.d.ts'] },
+  { ignores: ['dist', 'src/api/schema.d.ts', 'src/core/built'] },
   ...tseslint.configs.recommended,
   hooks.configs.flat.recommended,
   a11y.flatConfigs.recommended,

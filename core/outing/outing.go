@@ -296,6 +296,30 @@ func (o *Outing) Total(t time.Time) Tally {
 	return out
 }
 
+// CameTo is the spell with which one came to the place one is at; nil where nothing is fished.
+func (o *Outing) CameTo() *Spell {
+	now := o.Now()
+	for i := len(o.Spells) - 1; i >= 0 && now != nil && o.Spells[i].SpotID == now.SpotID; i-- {
+		now = &o.Spells[i]
+	}
+	return now
+}
+
+// Lately is how long a sign on the water holds.
+const Lately = 15 * time.Minute
+
+// SawLately a sign.
+func (o *Outing) SawLately(sign string, t time.Time) bool {
+	for i := range o.Spells {
+		for _, e := range o.Spells[i].Events {
+			if e.Kind == Seen && e.Note == sign && t.Sub(e.Time) < Lately {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // Signs seen in the spell, each once.
 func (s *Spell) Signs() (out []string) {
 	for _, e := range s.Events {

@@ -3,22 +3,38 @@ package outing
 import (
 	"math"
 	"time"
+
+	"gonum.org/v1/gonum/mathext"
 )
 
 // Rate of fish a rod-hour as it is believed: gamma, of so many fish in so many rod-hours.
 type Rate struct{ Fish, RodHours float64 }
 
 // RateOf what an advice expects: the median catch a rod-hour and the interval that holds it four times in
-// five, which is log-normal; the gamma has its mean and its variance. Mood, Graybill, Boes 1974,
-// for both distributions' moments.
+// five, which is log-normal. The gamma has the mean and the variance of its logarithm, ψ(k) − ln θ and
+// ψ′(k) (Abramowitz and Stegun 6.3, 6.4): matched as they stand, a wide log-normal's own mean and variance would
+// give one that a single early fish carries off.
 func RateOf(median, low, high float64) Rate {
 	if !(median > 0) || !(high > low) || !(low > 0) {
 		return Rate{}
 	}
 	sd := math.Log(high/low) / 2 / z80
-	mean := median * math.Exp(sd*sd/2)
-	shape := 1 / (math.Exp(sd*sd) - 1)
-	return Rate{shape, shape / mean}
+	shape := shapeOf(sd * sd)
+	return Rate{shape, math.Exp(mathext.Digamma(shape)) / median}
+}
+
+// shapeOf a gamma whose logarithm has a variance: ψ′, which is Hurwitz's ζ(2, k) (6.4.10), falls from
+// infinity to nought, so it is halved down to.
+func shapeOf(variance float64) float64 {
+	low, high := 1e-3, 1e6
+	for range 100 {
+		if middle := math.Sqrt(low * high); mathext.Zeta(2, middle) > variance {
+			low = middle
+		} else {
+			high = middle
+		}
+	}
+	return math.Sqrt(low * high)
 }
 
 // z80 is the 90 % quantile of the standard normal.

@@ -12,14 +12,22 @@ import (
 	"greypebble/core/outing"
 )
 
-// A gamma of the log-normal's mean and variance; the mean of a log-normal is exp(μ + σ²/2), its variance
-// (exp σ² − 1) mean² (Mood, Graybill, Boes 1974).
-func TestARateHasTheAdvicesMeanAndVariance(t *testing.T) {
-	sd := 0.8
-	r := outing.RateOf(0.5, 0.5*math.Exp(-1.2815515655*sd), 0.5*math.Exp(1.2815515655*sd))
-	mean := 0.5 * math.Exp(sd*sd/2)
-	assert.InDelta(t, mean, r.Mean(), 1e-6)
-	assert.InDelta(t, (math.Exp(sd*sd)-1)*mean*mean, r.Fish/r.RodHours/r.RodHours, 1e-6)
+// A gamma whose logarithm has the advice's mean and variance. ψ′(1) = π²/6 and ψ(1) = −γ, ψ′(½) = π²/2
+// and ψ(½) = −γ − 2 ln 2 (Abramowitz and Stegun 6.3.2, 6.3.3, 6.4.2, 6.4.4).
+func TestARateHasTheAdvicesSpread(t *testing.T) {
+	of := func(variance float64) outing.Rate {
+		sd := math.Sqrt(variance)
+		return outing.RateOf(0.5, 0.5*math.Exp(-1.2815515655446*sd), 0.5*math.Exp(1.2815515655446*sd))
+	}
+	const euler = 0.57721566490153286
+	one, half := of(math.Pi*math.Pi/6), of(math.Pi*math.Pi/2)
+	assert.InDelta(t, 1, one.Fish, 1e-9)
+	assert.InDelta(t, math.Exp(-euler)/0.5, one.RodHours, 1e-9)
+	assert.InDelta(t, 0.5, half.Fish, 1e-9)
+	assert.InDelta(t, math.Exp(-euler)/4/0.5, half.RodHours, 1e-9)
+	assert.InDelta(t, 0.5, of(0.0001).Mean(), 1e-3, "what is sure is as it is said")
+	// A fish in the first half minute is a fish, not thirty an hour.
+	assert.Less(t, outing.RateOf(0.5, 0.05, 5).Seen(1, 0.01).Mean(), 4.0)
 	// A gamma of shape 2 and rate 4, 3 fish in 2 rod-hours: shape 5, rate 6 (Gelman and others, 2.6).
 	assert.Equal(t, outing.Rate{Fish: 5, RodHours: 6}, outing.Rate{Fish: 2, RodHours: 4}.Seen(3, 2))
 	// Of a Poisson whose rate is gamma the chance of none is (β/(β+h))^α: negative binomial.

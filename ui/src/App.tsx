@@ -21,6 +21,7 @@ const SpotEditor = lazy(() => import('./spot/SpotEditor'));
 const TiePage = lazy(() => import('./tie/TiePage'));
 const BenchPage = lazy(() => import('./bench/BenchPage'));
 const CardsPage = lazy(() => import('./cards/CardsPage'));
+const FishPage = lazy(() => import('./fish/FishPage'));
 const BackPage = lazy(() => import('./back/BackPage'));
 const FirstWater = lazy(() => import('./begin/FirstWater'));
 const SetupPage = lazy(() => import('./setup/SetupPage'));
@@ -58,6 +59,7 @@ function Pages() {
               <Route path="/tie-on/cards" element={<CardsPage />} />
               <Route path="/tie-on/cards/:id" element={<CardsPage />} />
               <Route path="/begin" element={<FirstWater />} />
+              <Route path="/fish" element={<FishPage />} />
               <Route path="/back" element={<BackPage />} />
               <Route path="/set-up/*" element={<SetupPage />} />
               <Route path="*" element={<Navigate to="/ahead" replace />} />

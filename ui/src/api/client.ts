@@ -351,6 +351,8 @@ export const api = {
     settle(client.POST('/v1/interchange/import', { params: { query }, ...asText(text) })),
   importGrid: (query: GridQuery, text: string) =>
     settle(client.POST('/v1/interchange/grid', { params: { query }, ...asText(text) })),
+  putOuting: (id: string, body: Schemas['OutingBody']) =>
+    settle(client.PUT('/v1/outings/{id}', { params: { path: { id } }, body })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/spells', { params: { query } })),
 };

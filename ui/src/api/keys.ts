@@ -25,6 +25,8 @@ export const keys = {
   limits: ['limits'],
   stations: ['stations'],
   plans: ['plans'],
+  /** What this device keeps; the server does not know of it yet. */
+  outing: ['outing'],
   seasons: ['seasons'],
 } as const;
 
@@ -40,6 +42,8 @@ const ofReadings = [
   'chart',
   'conditions',
   'advise',
+  'state-in-hand',
+  'advice-in-hand',
   'compare-advice',
   'edge',
   'shelter',
@@ -58,7 +62,8 @@ const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf', 'month'];
 export const rests = {
   session: ['me'],
   account: ['account', 'sessions', 'invites'],
-  log: ['spells'],
+  // Where a run lies rests on what the log met.
+  log: ['spells', 'seasons'],
   readings: ofReadings,
   spots: [...ofSpots, 'waters', 'account', 'me', 'water', 'spot-tide', 'spells', 'imported'],
   /** Shores, zones and depths of a water. */

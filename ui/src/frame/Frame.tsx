@@ -17,10 +17,11 @@ const places = [
   { to: '/ahead', name: say.ahead },
   { to: '/water', name: say.water },
   { to: '/tie-on', name: say.tieOn },
+  { to: '/fish', name: say.fish },
   { to: '/back', name: say.back },
 ];
 
-/** Those of the five places that do something yet, in the order of the day, with the ribbon along the foot. */
+/** The five places, in the order of the day, with the ribbon along the foot. */
 export function Frame() {
   const here = usePlace();
   const ribbon = momentMatters(useLocation().pathname);

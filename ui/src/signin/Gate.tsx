@@ -5,6 +5,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
 import { chosenSpot } from '../moment/usePlaceState';
+import { wipe } from '../fish/device';
 import { AskUnits } from './AskUnits';
 import { forgetDevice } from './device';
 import { SessionContext } from './session';
@@ -46,6 +47,8 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   const signOut = async () => {
     await api.logout().catch(() => undefined);
     forgetDevice();
+    // The next to sign in may be somebody else.
+    if (who.data) await wipe(who.data.name).catch(() => undefined);
     queries.clear();
     window.location.assign('/');
   };

@@ -19,6 +19,7 @@ export const frame = {
   ahead: 'Ahead',
   water: 'Water',
   tieOn: 'Tie on',
+  fish: 'Fish',
   back: 'Back',
   toThePageItself: 'To the page itself',
   places: 'Places',

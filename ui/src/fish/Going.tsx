@@ -1,0 +1,218 @@
+import { useEffect, useState } from 'react';
+import type { Spot, Target } from '../api/client';
+import { show } from '../format/spoken';
+import { Change } from './Change';
+import { Landed } from './Landed';
+import { More } from './More';
+import type { Doing, Said, Told, Touch } from './touch';
+import type { Waters } from './useAround';
+import { fish as say } from '../words/fish';
+
+/** Under so long the time left is the largest thing on the screen, and the alarm comes, ms. */
+const hour = 3_600_000;
+const margin = 20 * 60_000;
+
+export function Going(props: {
+  told: Told;
+  touches: Touch[];
+  doing: Doing;
+  around: Waters;
+  spots: Spot[];
+  targets: Target[];
+  present: () => Date;
+  say: (said: Said) => Promise<void>;
+  onEnd: () => void;
+}) {
+  const { told, touches, doing, around, spots, targets, present } = props;
+  const [open, setOpen] = useState<'change' | 'more' | 'landed' | 'end'>();
+  const spot = spots.find((s) => s.id === doing.spot_id);
+  const target = targets.find((t) => t.id === doing.target);
+  const spell = told.spells.at(-1);
+  const left = around.until ? Date.parse(around.until) - present().getTime() : undefined;
+  const tell = (said: Said) => {
+    setOpen(undefined);
+    if (navigator.vibrate) navigator.vibrate(20);
+    void props.say(said);
+  };
+  useAwake();
+
+  return (
+    <>
+      <section className="panel fish-now" aria-live="polite">
+        {left !== undefined && (
+          <p className={left < margin ? 'fish-left soon' : left < hour ? 'fish-left near' : 'fish-left'}>
+            {say.wayShutsIn(duration(left))}
+          </p>
+        )}
+        <Alarm left={left} />
+        <p>
+          {[around.says, around.levelM === undefined ? '' : show('depth', around.levelM)]
+            .filter(Boolean)
+            .join(', ')}
+        </p>
+        <p className="fish-doing">
+          <b>{say.placeAt(spot?.name ?? '', doing.mark ?? '')}</b>
+        </p>
+        <p>
+          {say.doing(target?.name ?? doing.target, doing.offering ?? '', doing.rods)}{' '}
+          {spell && (
+            <span className="quiet">
+              {say.forSoLong(duration(spell.lasted_s * 1000), !!told.resting_since)}
+            </span>
+          )}
+        </p>
+        <dl className="fish-tally">
+          {(['fish', 'lost', 'missed', 'bites'] as const).map((k) => (
+            <div key={k}>
+              <dt>{say.tally[k]}</dt>
+              <dd>{told.total[k]}</dd>
+            </div>
+          ))}
+          <div>
+            <dt>{say.tally.rodHours}</dt>
+            <dd>{told.total.rod_hours.toFixed(1)}</dd>
+          </div>
+        </dl>
+        {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
+        {told.next && told.total.fish === 0 && <p className="quiet">{say.nextChange(told.next)}</p>}
+      </section>
+
+      {open === 'change' && (
+        <section className="panel">
+          <h2>{say.change}</h2>
+          <Change
+            spots={spots}
+            targets={targets}
+            now={doing}
+            word={say.fishThis}
+            onDone={(d) => tell({ kind: 'fish', doing: d })}
+            onClose={() => setOpen(undefined)}
+          />
+        </section>
+      )}
+      {open === 'more' && <More tell={tell} onClose={() => setOpen(undefined)} />}
+      {open === 'landed' && (
+        <Landed targets={targets} sought={doing.target} tell={tell} onClose={() => setOpen(undefined)} />
+      )}
+      {open === 'end' && (
+        <section className="panel">
+          <p>{say.endIt}</p>
+          <div className="fish-row">
+            <button className="act" onClick={props.onEnd}>
+              {say.end}
+            </button>
+            <button className="act" onClick={() => setOpen(undefined)}>
+              {say.goOn}
+            </button>
+          </div>
+        </section>
+      )}
+      {!open && (
+        <div className="fish-pad" role="group" aria-label={say.whatHappened}>
+          <Taken touches={touches} present={present} onUndo={(of) => tell({ kind: 'undo', of })} />
+          <div className="fish-row small">
+            <button onClick={() => tell({ kind: told.resting_since ? 'resume' : 'rest' })}>
+              {told.resting_since ? say.resume : say.rest}
+            </button>
+            <button onClick={() => setOpen('change')}>{say.change}</button>
+            <button onClick={() => setOpen('more')}>{say.more}</button>
+            <button onClick={() => setOpen('end')}>{say.end}</button>
+          </div>
+          <div className="fish-row">
+            <button onClick={() => tell({ kind: 'bite' })}>{say.kinds.bite}</button>
+            <button onClick={() => tell({ kind: 'missed' })}>{say.kinds.missed}</button>
+            <button onClick={() => tell({ kind: 'bait robbed' })}>{say.kinds['bait robbed']}</button>
+          </div>
+          {told.hooked_since ? (
+            <div className="fish-row big">
+              <button onClick={() => tell({ kind: 'lost' })}>{say.kinds.lost}</button>
+              <button className="chosen" onClick={() => tell({ kind: 'landed' })}>
+                {say.kinds.landed}
+              </button>
+              <button onClick={() => setOpen('landed')}>{say.landedWith}</button>
+            </div>
+          ) : (
+            <div className="fish-row big">
+              <button className="chosen" onClick={() => tell({ kind: 'fish on' })}>
+                {say.kinds['fish on']}
+              </button>
+            </div>
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+/** So long the last touch can be taken back here; later it is corrected in Back, ms. */
+const undoable = 60_000;
+
+/** The last touch, to be taken back within a minute. */
+function Taken(props: { touches: Touch[]; present: () => Date; onUndo: (id: string) => void }) {
+  const last = props.touches.at(-1);
+  const age = last ? props.present().getTime() - Date.parse(last.time) : Infinity;
+  const [, redraw] = useState(0);
+  useEffect(() => {
+    if (age >= undoable) return undefined;
+    const t = setTimeout(() => redraw((n) => n + 1), undoable - age + 100);
+    return () => clearTimeout(t);
+  }, [age, last]);
+  // The first of all begins the outing: it is ended, not taken back.
+  if (!last || age >= undoable || last.kind === 'undo' || props.touches.length < 2)
+    return <p className="fish-taken" />;
+  return (
+    <p className="fish-taken">
+      {say.isKept(say.kinds[last.kind])} <button onClick={() => props.onUndo(last.id)}>{say.undo}</button>
+    </p>
+  );
+}
+
+/** Comes at the margin before the way shuts, and stays until it is acknowledged. */
+function Alarm({ left }: { left: number | undefined }) {
+  const [heard, setHeard] = useState(false);
+  const due = left !== undefined && left > 0 && left < margin;
+  useEffect(() => {
+    if (!due || heard) return undefined;
+    const ring = () => navigator.vibrate?.([400, 200, 400]);
+    ring();
+    const t = setInterval(ring, 5_000);
+    return () => clearInterval(t);
+  }, [due, heard]);
+  if (!due || heard) return null;
+  return (
+    <p role="alert" className="fish-alarm">
+      {say.beOut} <button onClick={() => setHeard(true)}>{say.iHaveSeenIt}</button>
+    </p>
+  );
+}
+
+/** Keeps the screen awake while one fishes, where the device can. */
+function useAwake() {
+  useEffect(() => {
+    let lock: WakeLockSentinel | undefined;
+    let gone = false;
+    const hold = () => {
+      if (document.visibilityState !== 'visible' || !('wakeLock' in navigator)) return;
+      navigator.wakeLock.request('screen').then(
+        (l) => {
+          if (gone) void l.release();
+          else lock = l;
+        },
+        () => undefined,
+      );
+    };
+    hold();
+    document.addEventListener('visibilitychange', hold);
+    return () => {
+      gone = true;
+      document.removeEventListener('visibilitychange', hold);
+      void lock?.release();
+    };
+  }, []);
+}
+
+/** "1 h 20" or "18 min". */
+export function duration(ms: number): string {
+  const min = Math.max(Math.floor(ms / 60_000), 0);
+  return min < 60 ? say.minutes(min) : say.hours(Math.floor(min / 60), min % 60);
+}

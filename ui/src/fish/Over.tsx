@@ -1,0 +1,38 @@
+import { Link } from 'react-router';
+import type { Target } from '../api/client';
+import { duration } from './Going';
+import type { Told } from './touch';
+import { fish as say } from '../words/fish';
+
+/** What an outing came to, when it is over. */
+export function Over({ told, targets, onClose }: { told: Told; targets: Target[]; onClose: () => void }) {
+  const name = (id: string) => targets.find((t) => t.id === id)?.name ?? id;
+  return (
+    <section className="panel fish-over">
+      <h1>{say.isOver}</h1>
+      <p>{say.cameTo(told.total.fish, told.total.rod_hours)}</p>
+      <ul>
+        {told.spells.map((s) => (
+          <li key={s.id}>
+            {say.spellCameTo(
+              name(s.target),
+              s.offering ?? '',
+              duration(s.lasted_s * 1000),
+              s.tally.fish,
+              s.tally.rod_hours,
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="quiet">{say.beforeYouGo}</p>
+      <div className="fish-row">
+        <Link className="act" to="/back">
+          {say.inTheLog}
+        </Link>
+        <button className="act" onClick={onClose}>
+          {say.done}
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,116 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { v7 } from 'uuid';
+import type { Said, Touch } from './touch';
+
+/** An outing as this device keeps it, beside its touches. */
+export interface Kept {
+  id: string;
+  /** Who is signed in: another user of the browser sees nothing of it. */
+  owner: string;
+  began: string;
+  /** Told the end. */
+  over: boolean;
+  /** So many touches there are, and so many the server has. */
+  count: number;
+  sent: number;
+  /** The spot's name, for the line that says what is kept. */
+  spot: string;
+  plan_id?: string;
+}
+
+interface Schema extends DBSchema {
+  outings: { key: string; value: Kept; indexes: { owner: string } };
+  touches: { key: [string, number]; value: Touch & { outing: string } };
+  /** What was last known of a thing, to be read with no signal. */
+  known: { key: [string, string]; value: { owner: string; name: string; at: string; value: unknown } };
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | undefined;
+
+function db() {
+  opened ??= openDB<Schema>('greypebble', 1, {
+    upgrade(d) {
+      d.createObjectStore('outings', { keyPath: 'id' }).createIndex('owner', 'owner');
+      d.createObjectStore('touches', { keyPath: ['outing', 'n'] });
+      d.createObjectStore('known', { keyPath: ['owner', 'name'] });
+    },
+    terminated() {
+      opened = undefined;
+    },
+  });
+  return opened;
+}
+
+/** Other pages of the program in this browser hear of what was written. */
+const others = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('greypebble');
+export function heard(f: () => void): () => void {
+  others?.addEventListener('message', f);
+  return () => others?.removeEventListener('message', f);
+}
+
+const strictly = { durability: 'strict' } as const;
+
+/** Writes a touch, and the outing it begins, before anybody is told that it is done. */
+export async function write(o: Kept, said: Said, time: Date): Promise<Touch> {
+  const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
+  const outings = tx.objectStore('outings');
+  // What another tab wrote meanwhile counts.
+  const kept = (await outings.get(o.id)) ?? o;
+  const touch: Touch = { id: v7(), n: kept.count + 1, time: time.toISOString(), ...said };
+  await tx.objectStore('touches').add({ ...touch, outing: o.id });
+  await outings.put({
+    ...kept,
+    count: touch.n,
+    over: said.kind === 'end' || (kept.over && said.kind !== 'fish'),
+  });
+  await tx.done;
+  others?.postMessage('written');
+  return touch;
+}
+
+const range = (id: string) => IDBKeyRange.bound([id, 0], [id, Infinity]);
+
+export async function touchesOf(id: string): Promise<Touch[]> {
+  const list = await (await db()).getAll('touches', range(id));
+  return list.map(({ outing: _, ...t }) => t);
+}
+
+export async function outingsOf(owner: string): Promise<Kept[]> {
+  const list = await (await db()).getAllFromIndex('outings', 'owner', owner);
+  return list.sort((a, b) => a.began.localeCompare(b.began));
+}
+
+/** The server has so many touches of an outing. One that is over and sent is not needed here any more. */
+export async function sent(id: string, n: number): Promise<void> {
+  const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
+  const kept = await tx.objectStore('outings').get(id);
+  if (kept) {
+    if (kept.over && kept.count <= n) {
+      await tx.objectStore('outings').delete(id);
+      await tx.objectStore('touches').delete(range(id));
+    } else {
+      await tx.objectStore('outings').put({ ...kept, sent: Math.max(kept.sent, n) });
+    }
+  }
+  await tx.done;
+  others?.postMessage('sent');
+}
+
+export async function remember(owner: string, name: string, value: unknown, at: Date): Promise<void> {
+  await (await db()).put('known', { owner, name, at: at.toISOString(), value });
+}
+
+export async function recall<T>(owner: string, name: string): Promise<{ at: string; value: T } | undefined> {
+  return (await (await db()).get('known', [owner, name])) as { at: string; value: T } | undefined;
+}
+
+/** Forgets everything: whoever signs out takes it along. What was not sent yet stays, for its owner only. */
+export async function wipe(owner: string): Promise<void> {
+  const d = await db();
+  for (const k of await d.getAllFromIndex('outings', 'owner', owner))
+    if (k.count <= k.sent) {
+      await d.delete('outings', k.id);
+      await d.delete('touches', range(k.id));
+    }
+  for (const k of await d.getAllKeys('known')) if (k[0] === owner) await d.delete('known', k);
+}

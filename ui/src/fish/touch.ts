@@ -1,0 +1,67 @@
+import type { Schemas } from '../api/client';
+
+export type Touch = Omit<Schemas['TouchBody'], 'kind'> & { kind: Kind };
+export type Doing = Schemas['DoingBody'];
+
+/** Kinds of touch, as the core names them. */
+export type Kind =
+  | 'fish'
+  | 'rest'
+  | 'resume'
+  | 'bite'
+  | 'missed'
+  | 'bait robbed'
+  | 'fish on'
+  | 'landed'
+  | 'lost'
+  | 'foul-hooked'
+  | 'snagged'
+  | 'broke off'
+  | 'boat passed'
+  | 'seen'
+  | 'water'
+  | 'note'
+  | 'correct'
+  | 'undo'
+  | 'end';
+
+/** What is said in a touch, beside when and in which order. */
+export type Said = Omit<Touch, 'id' | 'n' | 'time'>;
+
+export interface Tally {
+  rod_hours: number;
+  fish: number;
+  lost: number;
+  missed: number;
+  bites: number;
+  robbed: number;
+  broken: number;
+}
+
+/** An outing as the core reads it from its touches. */
+export interface Told {
+  began_at: string;
+  ended_at?: string;
+  resting_since?: string;
+  hooked_since?: string;
+  spells: (Doing & {
+    id: string;
+    started_at: string;
+    ended_at: string;
+    lasted_s: number;
+    going: boolean;
+    tally: Tally;
+    catches: { id: string; time: string; target: string; length_m?: number }[] | null;
+  })[];
+  total: Tally;
+  next?: { change: string; left_s: number };
+  stay?: {
+    stay: boolean;
+    reason: string;
+    staying: number;
+    going: number;
+    best?: string;
+    over_min: number;
+    left_s: number;
+  };
+}

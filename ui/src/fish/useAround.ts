@@ -1,0 +1,66 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { api } from '../api/client';
+import { keys } from '../api/keys';
+import { usePlace } from '../moment/moment';
+import { useSession } from '../signin/session';
+import { recall, remember } from './device';
+import type { Around } from './useOuting';
+
+/** What the water does and when the way shuts, as last told. */
+export interface Waters extends Around {
+  says?: string | undefined;
+  rising?: boolean | undefined;
+  levelM?: number | undefined;
+  cautions?: string[] | undefined;
+  /** When that was told: older than now where there is no signal. */
+  at?: string | undefined;
+}
+
+/** How often it is asked anew, ms. */
+const anew = 5 * 60_000;
+
+/** What is known around a spot, kept on the device for when there is no signal. */
+export function useAround(spot: string, target: string | undefined): Waters {
+  const { name } = useSession();
+  const { present } = usePlace();
+  const state = useQuery({
+    queryKey: ['state-in-hand', spot],
+    queryFn: ({ signal }) => api.state(spot, present().toISOString(), signal),
+    refetchInterval: anew,
+  });
+  const advice = useQuery({
+    queryKey: ['advice-in-hand', spot, target],
+    queryFn: () => api.advise({ spot_id: spot, target: target!, time: present().toISOString(), most: 1 }),
+    enabled: !!target,
+    refetchInterval: anew,
+  });
+  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook, staleTime: Infinity });
+  const [old, setOld] = useState<Waters>();
+
+  const w = state.data;
+  const closes = w?.windows.find(
+    (k) => k.closes && new Date(k.closes) > present() && (!k.opens || new Date(k.opens) <= present()),
+  );
+  const told: Waters | undefined = w && {
+    until: closes?.closes ?? undefined,
+    says: w.stage.says,
+    rising: w.stage.direction === 'flood',
+    levelM: w.level_m,
+    cautions: w.cautions,
+    here: advice.data?.choices[0]?.per_rod_hour,
+    school: schoolOf(book.data?.schools.find((s) => s.id === 'Q3')?.chosen),
+    at: w.time,
+  };
+  const text = told && JSON.stringify(told);
+  const key = `around ${spot} ${target ?? ''}`;
+  useEffect(() => {
+    if (text) void remember(name, key, JSON.parse(text), present());
+    else void recall<Waters>(name, key).then((k) => setOld(k?.value));
+  }, [text, key, name, present]);
+  return told ?? old ?? {};
+}
+
+/** The school of when to leave, as the core of the outing names it. */
+const schoolOf = (position: string | undefined) =>
+  ({ clock: 'fixed clock', bite: 'while any bite' })[position ?? ''] ?? 'odds';

@@ -1,0 +1,122 @@
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState } from 'react';
+import { v7 } from 'uuid';
+import { keys, useInvalidate } from '../api/keys';
+import { ask } from '../core/core';
+import { usePlace } from '../moment/moment';
+import { useSession } from '../signin/session';
+import { heard, outingsOf, touchesOf, write, type Kept } from './device';
+import { Outbox, type Post } from './outbox';
+import type { Said, Told, Touch } from './touch';
+
+/** What is known of the water and the fish there, for stay or go. */
+export interface Around {
+  until?: string | undefined;
+  here?: { median: number; low: number; high: number } | undefined;
+  school?: string | undefined;
+}
+
+export interface Outing {
+  /** Read from the device: undefined until it has been, null where none goes on. */
+  kept: Kept | null | undefined;
+  touches: Touch[];
+  post: Post;
+  say: (said: Said) => Promise<void>;
+  begin: (spot: string, said: Said, plan?: string) => Promise<void>;
+  sendNow: () => void;
+}
+
+/** The outing in hand: kept on the device touch by touch, sent when there is signal. */
+export function useOuting(): Outing {
+  const { name } = useSession();
+  const { present } = usePlace();
+  const invalidate = useInvalidate();
+  const [failed, setFailed] = useState<Post['failed']>();
+  const box = useRef<Outbox>(undefined);
+
+  const { data: read, refetch } = useQuery({
+    queryKey: [...keys.outing, name],
+    queryFn: async () => {
+      const list = await outingsOf(name);
+      const kept = list.findLast((o) => !o.over) ?? null;
+      return {
+        kept,
+        touches: kept ? await touchesOf(kept.id) : [],
+        waiting: list.reduce((n, o) => n + o.count - o.sent, 0),
+      };
+    },
+    staleTime: 0,
+  });
+
+  useEffect(() => heard(() => void refetch()), [refetch]);
+
+  useEffect(() => {
+    const told = (p: Post) => {
+      setFailed(p.failed);
+      void refetch();
+    };
+    const mine = new Outbox(name, present, told, () => void invalidate('log'));
+    box.current = mine;
+    mine.now();
+    return () => mine.stop();
+  }, [name, present, invalidate, refetch]);
+
+  const add = async (o: Kept, said: Said) => {
+    await write(o, said, present());
+    await refetch();
+    box.current?.now();
+  };
+  return {
+    kept: read?.kept,
+    touches: read?.touches ?? [],
+    post: { waiting: read?.waiting ?? 0, ...(failed ? { failed } : {}) },
+    say: async (said) => {
+      if (read?.kept) await add(read.kept, said);
+    },
+    begin: (spot, said, plan) =>
+      add(
+        {
+          id: v7(),
+          owner: name,
+          began: present().toISOString(),
+          over: false,
+          count: 0,
+          sent: 0,
+          spot,
+          ...(plan ? { plan_id: plan } : {}),
+        },
+        said,
+      ),
+    sendNow: () => box.current?.now(),
+  };
+}
+
+/** How often the clock on the page goes on, ms. */
+const tick = 10_000;
+
+/** What the core reads from the touches, as time goes on. */
+export function useTold(touches: Touch[], around: Around): { told?: Told; fault: string } {
+  const { present } = usePlace();
+  const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });
+  const asked = JSON.stringify({ until: around.until, here: around.here, school: around.school });
+  useEffect(() => {
+    if (touches.length === 0) return undefined;
+    let stale = false;
+    const look = async () => {
+      try {
+        const body = { touches, now: present().toISOString(), ...(JSON.parse(asked) as Around) };
+        const told = await ask<Told>('outing', body);
+        if (!stale) setAnswer({ told, fault: '' });
+      } catch (e) {
+        if (!stale) setAnswer((a) => ({ ...a, fault: e instanceof Error ? e.message : String(e) }));
+      }
+    };
+    void look();
+    const timer = setInterval(() => void look(), tick);
+    return () => {
+      stale = true;
+      clearInterval(timer);
+    };
+  }, [touches, present, asked]);
+  return touches.length === 0 ? { fault: '' } : answer;
+}

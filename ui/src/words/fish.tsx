@@ -1,0 +1,135 @@
+import { counted } from './joined';
+
+const two = (n: number) => (n < 0.1 ? n.toFixed(2) : n.toFixed(1));
+
+export const fish = {
+  // FishPage.tsx
+  fish: 'Fish',
+  goFishing: 'Go fishing',
+  begin: 'Begin',
+  cautionAtTheStart:
+    'Tell somebody where you go and when to call. Look at the water before you trust a forecast; local warnings and lifeguards come first.',
+
+  // Going.tsx
+  wayShutsIn: (time: string) => `The way shuts in ${time}`,
+  beOut: 'Be out now: the way shuts soon.',
+  iHaveSeenIt: 'I have seen it',
+  placeAt: (spot: string, mark: string) => (mark ? `${spot}, ${mark}` : spot),
+  doing: (target: string, offering: string, rods: number) =>
+    `${target}${offering ? ` with ${offering}` : ''}${rods > 1 ? `, ${rods} rods` : ''}`,
+  forSoLong: (time: string, resting: boolean) => (resting ? `${time} so far, resting` : `for ${time}`),
+  minutes: (n: number) => `${n} min`,
+  hours: (h: number, min: number) => (min > 0 ? `${h} h ${min}` : `${h} h`),
+  tally: { fish: 'Fish', lost: 'Lost', missed: 'Missed', bites: 'Bites', rodHours: 'Rod-hours' },
+  stayOrGo: (s: {
+    stay: boolean;
+    reason: string;
+    staying: number;
+    going: number;
+    best?: string;
+    over_min: number;
+    left_s: number;
+  }) => {
+    const here = `Another ${Math.round(s.over_min)} min here: about ${two(s.staying)} fish.`;
+    const left = `${Math.ceil(s.left_s / 60)} min`;
+    switch (s.reason) {
+      case 'odds':
+        return s.best ? `${here} At ${s.best}, the way there counted: about ${two(s.going)}.` : here;
+      case 'clock':
+        return s.stay
+          ? `By the clock ${left} more here. ${here}`
+          : `Half an hour without a fish: go. ${here}`;
+      case 'bites':
+        return s.stay ? `Something bit: stay ${left} more. ${here}` : `Nothing bites any more: go. ${here}`;
+      case 'winter':
+        return s.stay ? `A winter school is worked until it stops: ${left} more.` : 'The school has stopped.';
+      case 'dolphins':
+        return s.stay ? `Dolphins: ${left} at the nearest structure, then go.` : 'Dolphins: go.';
+      case 'time':
+        return 'The time here is up.';
+      default:
+        return here;
+    }
+  },
+  nextChange: (n: { change: string; left_s: number }) =>
+    n.change
+      ? `Nothing yet: change the ${n.change} next.`
+      : `Give this ${Math.ceil(n.left_s / 60)} min more before you change one thing.`,
+  change: 'Change',
+  fishThis: 'Fish this',
+  more: 'More',
+  end: 'End',
+  goOn: 'Go on',
+  endIt: 'End the outing? What was told stays.',
+  whatHappened: 'What happened',
+  rest: 'Rest',
+  resume: 'Resume',
+  landedWith: 'With length',
+  isKept: (what: string) => `${what}: kept.`,
+  undo: 'Undo',
+  kinds: {
+    fish: 'What is fished',
+    rest: 'Rest',
+    resume: 'Fishing again',
+    bite: 'Bite',
+    missed: 'Missed',
+    'bait robbed': 'Bait robbed',
+    'fish on': 'Hooked',
+    landed: 'Landed',
+    lost: 'Lost',
+    'foul-hooked': 'Foul-hooked',
+    snagged: 'Snagged',
+    'broke off': 'Broke off',
+    'boat passed': 'A boat passed',
+    seen: 'Seen',
+    water: 'The water',
+    note: 'Note',
+    correct: 'Corrected',
+    undo: 'Undone',
+    end: 'The end',
+  },
+
+  // Landed.tsx
+  which: 'Which fish',
+  length: 'Length',
+  keptIt: 'Kept it',
+  notNow: 'Not now',
+
+  // More.tsx
+  seen: 'Seen on the water',
+  waterIs: 'The water is',
+  clearTo: 'Clear to',
+  warm: 'Warm',
+  keepIt: 'Keep it',
+
+  // Change.tsx
+  where: 'Where',
+  mark: 'Mark',
+  forWhich: 'For',
+  onTheHook: 'On the hook',
+  rods: 'Rods out',
+
+  // Mail.tsx
+  allSent: 'All told to the server.',
+  keptHere: (n: number, status: number | undefined, why: string | undefined) => {
+    const kept = `Kept here: ${n}.`;
+    if (status === 0) return `No signal. ${kept}`;
+    if (status === 401) return `${kept} Sign in again, and it is sent.`;
+    if (status !== undefined) return `${kept} The server refuses it: ${why ?? ''}`;
+    return kept;
+  },
+  sendNow: 'Send now',
+
+  // Over.tsx
+  isOver: 'The outing is over',
+  cameTo: (n: number, hours: number) =>
+    n > 0
+      ? `${counted(n, 'fish', 'fish')} in ${hours.toFixed(1)} rod-hours.`
+      : `A blank of ${hours.toFixed(1)} rod-hours; it counts as much as a fish.`,
+  spellCameTo: (target: string, offering: string, time: string, n: number, hours: number) =>
+    `${target}${offering ? ` with ${offering}` : ''}, ${time}: ${n > 0 ? counted(n, 'fish', 'fish') : 'none'} in ${hours.toFixed(1)} rod-hours.`,
+  beforeYouGo:
+    'Before you go: line and hooks off the rocks and the sand, rods rinsed, and a word to whoever waits that you are back.',
+  inTheLog: 'In the log',
+  done: 'Done',
+};
