@@ -144,7 +144,8 @@ func touchesOf(t *rapid.T) []outing.Touch {
 	out := []outing.Touch{{ID: "first", Time: at(0), Kind: outing.Fish, Doing: doing("jig", rapid.IntRange(1, 4).Draw(t, "rods"))}}
 	kinds := slices.DeleteFunc(slices.Clone(outing.Kinds), func(k outing.Kind) bool { return k == outing.End })
 	for i := range rapid.IntRange(0, 30).Draw(t, "touches") {
-		k := outing.Touch{ID: fmt.Sprint("t", i), Time: at(rapid.IntRange(0, 400).Draw(t, "minute")), Kind: rapid.SampledFrom(kinds).Draw(t, "kind")}
+		k := outing.Touch{ID: fmt.Sprint("t", i), Time: at(rapid.IntRange(0, 400).Draw(t, "minute")),
+			Kind: rapid.SampledFrom(kinds).Draw(t, "kind")}
 		switch k.Kind {
 		case outing.Fish:
 			k.Doing = doing(rapid.SampledFrom([]string{"jig", "crab"}).Draw(t, "offering"), rapid.IntRange(1, 4).Draw(t, "rods"))

@@ -72,7 +72,8 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		c.Revision = 1
 		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg,
 			kept, note, who, rod)
-			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note, :who, :rod)`, row{c, angler})
+			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note,
+				:who, :rod)`, row{c, angler})
 		return 1, err
 	case nil:
 	default:

@@ -16,8 +16,8 @@ import (
 func TestThePageAsksOfAnOuting(t *testing.T) {
 	begin := time.Date(2026, 11, 20, 12, 0, 0, 0, time.UTC)
 	touch := func(n, minute int, kind, more string) string {
-		return fmt.Sprintf(`{"id":"t%d","n":%d,"time":%q,"kind":%q%s}`, n, n, begin.Add(time.Duration(minute)*time.Minute).Format(time.RFC3339),
-			kind, more)
+		return fmt.Sprintf(`{"id":"t%d","n":%d,"time":%q,"kind":%q%s}`, n, n,
+			begin.Add(time.Duration(minute)*time.Minute).Format(time.RFC3339), kind, more)
 	}
 	touches := touch(1, 0, "fish", `,"doing":{"spot_id":"bar","target":"red-drum","rods":2,"offering":"jig"}`) + "," +
 		touch(2, 10, "bite", "") + "," + touch(3, 20, "landed", `,"catch":{"length_m":0.6}`)
@@ -72,7 +72,8 @@ func TestThePageAsksOfAnOuting(t *testing.T) {
 }
 
 func FuzzCall(f *testing.F) {
-	f.Add([]byte(`{"touches":[{"id":"a","n":1,"time":"2026-11-20T12:00:00Z","kind":"fish","doing":{"spot_id":"b","target":"c","rods":1}}]}`))
+	f.Add([]byte(`{"touches":[{"id":"a","n":1,"time":"2026-11-20T12:00:00Z","kind":"fish",
+		"doing":{"spot_id":"b","target":"c","rods":1}}]}`))
 	f.Fuzz(func(t *testing.T, raw []byte) {
 		if out, err := call.Call("outing", raw); err == nil && !json.Valid(out) {
 			t.Fatalf("%q is answered with %q", raw, out)

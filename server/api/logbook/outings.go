@@ -23,7 +23,7 @@ type TouchBody struct {
 	ID      uuid.UUID        `json:"id" format:"uuid" doc:"made by the device; a spell has that of the touch that began it"`
 	N       int              `json:"n" minimum:"1" doc:"one more than that of the last touch its device knew of"`
 	Time    time.Time        `json:"time"`
-	Kind    string           `json:"kind" doc:"fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost, foul-hooked, and so on"`
+	Kind    string           `json:"kind" doc:"fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost and so on"`
 	Of      string           `json:"of,omitempty" format:"uuid" doc:"the touch undone or corrected"`
 	Doing   *DoingBody       `json:"doing,omitempty" doc:"what is fished from then on"`
 	Catch   *LandedBody      `json:"catch,omitempty"`

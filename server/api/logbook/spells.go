@@ -133,7 +133,8 @@ func more(e *store.SpellEntry) SpellMore {
 		b.Presentation = &p
 	}
 	for _, k := range e.Events {
-		b.Events = append(b.Events, EventBody{ID: uuid.MustParse(k.ID), Time: k.Time, Kind: string(k.Kind), Note: k.Note, Who: k.Who, Rod: k.Rod})
+		b.Events = append(b.Events, EventBody{ID: uuid.MustParse(k.ID), Time: k.Time, Kind: string(k.Kind), Note: k.Note,
+			Who: k.Who, Rod: k.Rod})
 	}
 	return b
 }

@@ -162,7 +162,8 @@ func asked(t *testing.T, c *testkit.Client, bar, sound string) map[string]string
 			bar + "/tide",
 		"/spots/" + bar + "/visits", "/chart?" + at, "/conditions?spot_id=" + bar + "&" + at, "/spells?most=1000", "/catches?most=1000",
 		"/kit",
-		"/outings", "/outings/018f0000-0000-7000-8000-0000000000c2", "/plans", "/plans/018f0000-0000-7000-8000-0000000000c1", "/plans/018f0000-0000-7000-8000-0000000000c1/sheet", "/seasons",
+		"/outings", "/outings/018f0000-0000-7000-8000-0000000000c2", "/plans",
+		"/plans/018f0000-0000-7000-8000-0000000000c1", "/plans/018f0000-0000-7000-8000-0000000000c1/sheet", "/seasons",
 		"/waters/" + sound + "/usual", "/spots/" + bar + "/month",
 		"/playbook", "/targets", "/limits", "/stations", "/interchange/export?format=geojson&private=include",
 		"/interchange/export?format=geojson&private=blur", "/interchange/kit.csv", "/interchange/playbook.yaml", "/account"} {

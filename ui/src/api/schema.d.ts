@@ -6580,7 +6580,7 @@ export interface components {
              * @description made by the device; a spell has that of the touch that began it
              */
             id: string;
-            /** @description fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost, foul-hooked, and so on */
+            /** @description fish, rest, resume, bite, missed, bait robbed, fish on, landed, lost and so on */
             kind: string;
             /**
              * Format: int64
