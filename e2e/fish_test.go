@@ -79,7 +79,8 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 	picture(t, p, "fish-no-signal")
 
 	require.NoError(t, p.Signal(true))
-	require.NoError(t, p.Click("Send now"))
+	// It may have been sent by itself meanwhile.
+	require.NoError(t, p.Wait(`(document.querySelector('.fish-mail .plain')?.click(), true)`))
 	require.NoError(t, p.WaitText("All told to the server."))
 	assert.Equal(t, "White paddle tail 1 1 bite+fish on | Jig 2 0 seen+fish on+lost", eval[string](t, p, logOf))
 

@@ -1,8 +1,42 @@
 import react from '@vitejs/plugin-react';
+import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
-  plugins: [react()],
+  plugins: [
+    react(),
+    // The page itself, its fonts and the core, for when there is no signal; what is known of the water is
+    // kept by the page (src/device/device.ts). A newer program waits until the last page of the old is gone.
+    VitePWA({
+      injectRegister: false,
+      registerType: 'prompt',
+      manifest: {
+        name: 'Grey Pebble',
+        short_name: 'Grey Pebble',
+        description: 'When and where to fish, with what, and what it came to.',
+        id: '/',
+        start_url: '/fish',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#e8e6e1',
+        theme_color: '#20282c',
+        icons: [
+          { src: '/pebble.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/pebble-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/pebble-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/pebble-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
+        maximumFileSizeToCacheInBytes: 8_000_000,
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        inlineWorkboxRuntime: true,
+        sourcemap: false,
+      },
+    }),
+  ],
   build: {
     outDir: 'dist',
     emptyOutDir: true,

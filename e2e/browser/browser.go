@@ -31,6 +31,11 @@ func Open() (*Browser, error) {
 	if err != nil {
 		return nil, err
 	}
+	return OpenIn(dir)
+}
+
+// OpenIn starts Chromium on a directory in which it keeps what pages keep: opened on it again, it has that.
+func OpenIn(dir string) (*Browser, error) {
 	options := append(chromedp.DefaultExecAllocatorOptions[:], chromedp.ExecPath("/usr/bin/chromium"), chromedp.UserDataDir(dir),
 		chromedp.NoSandbox, chromedp.Flag("disable-gpu", true), chromedp.Flag("disable-quic", true),
 		chromedp.Flag("disable-background-networking", true),
@@ -45,6 +50,21 @@ func Open() (*Browser, error) {
 		return nil, fmt.Errorf("chromium did not start: %w", err)
 	}
 	return b, nil
+}
+
+// Quit ends it as a person does, and leaves its directory.
+func (b *Browser) Quit() error {
+	err := chromedp.Cancel(b.ctx)
+	b.cancel()
+	return err
+}
+
+// Kill ends its process as a device that takes memory back does, and leaves its directory.
+func (b *Browser) Kill() {
+	if p := chromedp.FromContext(b.ctx).Browser.Process(); p != nil {
+		_ = p.Kill()
+	}
+	b.cancel()
 }
 
 // Close ends it.
@@ -81,7 +101,25 @@ const patience = 15 * time.Second
 // Page opens a tab on a site. Every page is a person of their own: it shares no
 // cookies with others.
 func (b *Browser) Page(base string, s Size) (*Page, error) {
-	ctx, cancel := chromedp.NewContext(b.ctx, chromedp.WithNewBrowserContext())
+	p, err := b.page(base, s, chromedp.WithNewBrowserContext())
+	if err != nil {
+		return nil, err
+	}
+	// The page for when there is no signal is tried by tests of its own: elsewhere it would hide that.
+	if _, err := chromedp.Call(p.ctx, page.AddScriptToEvaluateOnNewDocument, page.AddScriptToEvaluateOnNewDocumentParams{
+		Source: `Object.defineProperty(navigator, 'serviceWorker', {value: undefined})`}); err != nil {
+		p.cancel()
+		return nil, err
+	}
+	return p, nil
+}
+
+// Own opens a tab whose cookies and whatever else it keeps lie in the browser's directory, a page for when
+// there is no signal too.
+func (b *Browser) Own(base string, s Size) (*Page, error) { return b.page(base, s) }
+
+func (b *Browser) page(base string, s Size, how ...chromedp.ContextOption) (*Page, error) {
+	ctx, cancel := chromedp.NewContext(b.ctx, how...)
 	view := []chromedp.EmulateViewportOption{}
 	if s.Phone {
 		view = append(view, chromedp.EmulateScale(2), chromedp.EmulateMobile, chromedp.EmulateTouch)

@@ -7,4 +7,9 @@ import { App } from './App';
 import { applyLight, storedLight } from './theme/light';
 
 applyLight(storedLight());
+// The page for when there is no signal is fetched once this one stands.
+if (import.meta.env.PROD)
+  window.addEventListener('load', () => {
+    setTimeout(() => void navigator.serviceWorker?.register('/sw.js').catch(() => undefined), 3_000);
+  });
 createRoot(document.getElementById('root')!).render(<App />);

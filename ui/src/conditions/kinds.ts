@@ -1,6 +1,7 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { api, type Schemas } from '../api/client';
 import { keys } from '../api/keys';
+import { lastKnown } from '../device/device';
 import { bearing, fixed } from '../format/measure';
 import { show, way } from '../format/spoken';
 
@@ -13,7 +14,11 @@ export const theAngler = 'the angler';
 
 /** All kinds of reading, in the order they are asked after. The page is not shown before they are here. */
 export function useKinds() {
-  const { data } = useSuspenseQuery({ queryKey: keys.kinds, queryFn: api.kinds, staleTime: Infinity });
+  const { data } = useSuspenseQuery({
+    queryKey: keys.kinds,
+    queryFn: () => lastKnown('kinds', api.kinds, ''),
+    staleTime: Infinity,
+  });
   return table(data);
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api, type Spot, type Target } from '../api/client';
 import { keys } from '../api/keys';
 import { NumberField } from '../format/NumberField';
+import { lastKnown } from '../device/device';
 import type { Doing } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -17,8 +18,15 @@ export function Change(props: {
   onClose?: () => void;
 }) {
   const [d, setD] = useState(props.now);
-  const spot = useQuery({ queryKey: ['spot', d.spot_id], queryFn: () => api.spot(d.spot_id) });
-  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook, staleTime: Infinity });
+  const spot = useQuery({
+    queryKey: ['spot', d.spot_id],
+    queryFn: () => lastKnown(`spot ${d.spot_id}`, () => api.spot(d.spot_id)),
+  });
+  const book = useQuery({
+    queryKey: keys.playbook,
+    queryFn: () => lastKnown('playbook', api.playbook),
+    staleTime: Infinity,
+  });
   const place = props.spots.find((s) => s.id === d.spot_id)?.place ?? '';
   const set = (part: Partial<Doing>) => setD((was) => ({ ...was, ...part }));
   // Those that live there come first.

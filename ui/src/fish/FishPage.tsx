@@ -5,6 +5,7 @@ import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { usePlace } from '../moment/moment';
 import { Change } from './Change';
+import { lastKnown } from '../device/device';
 import './fish.css';
 import { Going } from './Going';
 import { Mail } from './Mail';
@@ -22,7 +23,11 @@ export default function FishPage() {
   const now = last(outing.touches);
   const around = useAround(now?.spot_id ?? here.spot.id, now?.target);
   const { told, fault } = useTold(outing.touches, around);
-  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  const targets = useQuery({
+    queryKey: keys.targets,
+    queryFn: () => lastKnown('targets', api.targets),
+    staleTime: Infinity,
+  });
   const [over, setOver] = useState<Told>();
 
   if (outing.kept === undefined) return null;

@@ -3,6 +3,7 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { useState } from 'react';
+import { lastKnown } from '../device/device';
 import type { Said } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -11,7 +12,11 @@ const some = ['birds', 'nervous bait', 'slick', 'colour line', 'weed', 'dolphins
 
 /** What happens less often: snags, boats, signs, what the water is. */
 export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: () => void }) {
-  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook, staleTime: Infinity });
+  const book = useQuery({
+    queryKey: keys.playbook,
+    queryFn: () => lastKnown('playbook', api.playbook),
+    staleTime: Infinity,
+  });
   const [clarity, setClarity] = useState<number>();
   const [warmth, setWarmth] = useState<number>();
   return (

@@ -1,5 +1,5 @@
 import { api, Problem } from '../api/client';
-import { outingsOf, sent, touchesOf } from './device';
+import { outingsOf, sent, touchesOf } from '../device/device';
 
 /** How sending stands. */
 export interface Post {

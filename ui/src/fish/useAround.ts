@@ -4,7 +4,7 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
-import { recall, remember } from './device';
+import { lastKnown, recall, remember } from '../device/device';
 import type { Around } from './useOuting';
 
 /** What the water does and when the way shuts, as last told. */
@@ -35,7 +35,11 @@ export function useAround(spot: string, target: string | undefined): Waters {
     enabled: !!target,
     refetchInterval: anew,
   });
-  const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook, staleTime: Infinity });
+  const book = useQuery({
+    queryKey: keys.playbook,
+    queryFn: () => lastKnown('playbook', api.playbook),
+    staleTime: Infinity,
+  });
   const [old, setOld] = useState<Waters>();
 
   const w = state.data;

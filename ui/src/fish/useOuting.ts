@@ -5,7 +5,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { ask } from '../core/core';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
-import { heard, outingsOf, touchesOf, write, type Kept } from './device';
+import { heard, outingsOf, touchesOf, write, type Kept } from '../device/device';
 import { Outbox, type Post } from './outbox';
 import type { Said, Told, Touch } from './touch';
 

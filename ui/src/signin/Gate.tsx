@@ -5,7 +5,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
 import { chosenSpot } from '../moment/usePlaceState';
-import { wipe } from '../fish/device';
+import { keepFor, lastKnown, wipe } from '../device/device';
 import { AskUnits } from './AskUnits';
 import { forgetDevice } from './device';
 import { SessionContext } from './session';
@@ -13,9 +13,15 @@ import { SignIn } from './SignIn';
 
 /** Who is signed in; from then on measures are written as they speak of them. */
 const me = async () => {
-  const who = await api.me();
+  // Of whoever was here last; their clock went on.
+  const ask = async () => {
+    const fresh = await api.me();
+    return { ...fresh, ahead: Date.parse(fresh.now) - Date.now() };
+  };
+  const { ahead, ...who } = await lastKnown('me', ask, '');
+  keepFor(who.name);
   speak(who.settings);
-  return who;
+  return { ...who, now: new Date(Date.now() + ahead).toISOString() };
 };
 
 /**
@@ -28,7 +34,7 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   const who = useQuery({ queryKey: keys.me, queryFn: me, staleTime: Infinity });
   const spots = useQuery({
     queryKey: keys.spots,
-    queryFn: api.spots,
+    queryFn: () => lastKnown('spots', api.spots),
     enabled: who.isSuccess,
     staleTime: Infinity,
   });

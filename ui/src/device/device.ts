@@ -1,6 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
-import type { Said, Touch } from './touch';
+import { Problem } from '../api/client';
+import type { Said, Touch } from '../fish/touch';
 
 /** An outing as this device keeps it, beside its touches. */
 export interface Kept {
@@ -104,6 +105,27 @@ export async function recall<T>(owner: string, name: string): Promise<{ at: stri
   return (await (await db()).get('known', [owner, name])) as { at: string; value: T } | undefined;
 }
 
+/** Whose answers are kept from now on: who is signed in, as the page learns it. */
+let whose = '';
+export const keepFor = (owner: string) => {
+  whose = owner;
+};
+
+/** The last answer to a question, for when there is no signal to ask again. */
+export async function lastKnown<T>(name: string, ask: () => Promise<T>, owner = whose): Promise<T> {
+  try {
+    const value = await ask();
+    // That it cannot be kept (no room, a private window) is no reason not to show it.
+    void remember(owner, name, value, new Date()).catch(() => undefined);
+    return value;
+  } catch (e) {
+    const known =
+      e instanceof Problem && e.status === 0 && (await recall<T>(owner, name).catch(() => undefined));
+    if (known) return known.value;
+    throw e;
+  }
+}
+
 /** Forgets everything: whoever signs out takes it along. What was not sent yet stays, for its owner only. */
 export async function wipe(owner: string): Promise<void> {
   const d = await db();
@@ -112,5 +134,5 @@ export async function wipe(owner: string): Promise<void> {
       await d.delete('outings', k.id);
       await d.delete('touches', range(k.id));
     }
-  for (const k of await d.getAllKeys('known')) if (k[0] === owner) await d.delete('known', k);
+  for (const k of await d.getAllKeys('known')) if (k[0] === owner || k[0] === '') await d.delete('known', k);
 }
