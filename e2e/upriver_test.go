@@ -52,7 +52,7 @@ func TestTheBendsOfARiverAreCounted(t *testing.T) {
 	assert.Equal(t, []string{"5 · Heron Reach 4", "4 · Heron Reach 3", "3", "2 · Heron Reach 2", "1 · Heron Reach 1"}, rows)
 	says := eval[string](t, p, `document.querySelector('.upriver figcaption').textContent`)
 	assert.Contains(t, says, "Sedge Sound. ")
-	assert.Regexp(t, `the run (is most likely|comes about)`, says)
+	assert.Regexp(t, `the spring run (is most likely|comes about)`, says)
 	picture(t, p, fmt.Sprintf("upriver-%d", browser.Desk.Width))
 	noViolations(t, p, "a run up a river")
 }

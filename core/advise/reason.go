@@ -7,7 +7,7 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 	"greypebble/core/words"
 )
 
@@ -83,7 +83,7 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 	}
 	var out []Reason
 	if c := o.on.run; math.Abs(math.Log(c)) >= tells {
-		out = append(out, Reason{Part: playbook.There.String(), Family: "run", Rule: RunRule, Says: run.Says(c), Factor: c, Applies: 1})
+		out = append(out, Reason{Part: playbook.There.String(), Family: "run", Rule: RunRule, Says: springrun.Says(c), Factor: c, Applies: 1})
 	} else {
 		rest += math.Log(c)
 	}

@@ -14,7 +14,7 @@ import (
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/rate"
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 	"greypebble/core/sweep"
 )
 
@@ -33,10 +33,10 @@ func TestTheBendOfARunMovesUpstreamByDays(t *testing.T) {
 	require.NoError(t, err)
 	perch, err := book.Target("white-perch")
 	require.NoError(t, err)
-	river := func(met ...run.Met) *plan.Outlook {
+	river := func(met ...springrun.Met) *plan.Outlook {
 		a := plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Units: quantity.Metric, From: from, Days: 14,
 			Targets: []*playbook.Target{perch}}
-		r := &run.River{Bends: 8, Readings: usual, Now: from, Met: map[string][]run.Met{"white-perch": met}}
+		r := &springrun.River{Bends: 8, Readings: usual, Now: from, Met: map[string][]springrun.Met{"white-perch": met}}
 		for bend := 1; bend <= 8; bend++ {
 			shore := cases.Usual("river bend", 3, 10)
 			shore.Time = from
@@ -64,10 +64,10 @@ func TestTheBendOfARunMovesUpstreamByDays(t *testing.T) {
 	free := river()
 	assert.Less(t, best(free, 0), best(free, 6))
 	assert.Less(t, best(free, 6), best(free, 13))
-	met := river(run.Met{At: from.AddDate(0, 0, -1).Add(9 * time.Hour), Bend: 4, Fish: 5, RodHours: 2})
+	met := river(springrun.Met{At: from.AddDate(0, 0, -1).Add(9 * time.Hour), Bend: 4, Fish: 5, RodHours: 2})
 	assert.Equal(t, 4, best(met, 0))
 	assert.Greater(t, best(met, 8), 5)
-	blank := river(run.Met{At: from.AddDate(0, 0, -1).Add(9 * time.Hour), Bend: best(free, 0), RodHours: 4})
+	blank := river(springrun.Met{At: from.AddDate(0, 0, -1).Add(9 * time.Hour), Bend: best(free, 0), RodHours: 4})
 	assert.NotEqual(t, best(free, 0), best(blank, 0), "after four blank hours one tries another")
 
 	// The same number wherever it is asked, and the reason told.
@@ -87,11 +87,11 @@ func TestTheBendOfARunMovesUpstreamByDays(t *testing.T) {
 			product *= r.Factor
 			if r.Rule == advise.RunRule {
 				says = r.Says
-				assert.InEpsilon(t, sp.Run("white-perch", run.Warmth{From: 9, To: 15}, at), r.Factor, 1e-9)
+				assert.InEpsilon(t, sp.Run("white-perch", springrun.Warmth{From: 9, To: 15}, at), r.Factor, 1e-9)
 			}
 		}
 		assert.InEpsilon(t, a.Choices[0].Edge.Value, product, 1e-6)
-		assert.Equal(t, map[int]string{0: "The run is likely at another bend", 3: "The run is likely at this bend"}[k], says)
+		assert.Equal(t, map[int]string{0: "The spring run is likely at another bend", 3: "The spring run is likely at this bend"}[k], says)
 	}
 }
 

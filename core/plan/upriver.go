@@ -5,7 +5,7 @@ import (
 	"math"
 	"time"
 
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 	"greypebble/core/words"
 )
 
@@ -21,7 +21,7 @@ type UpRiver struct {
 }
 
 // UpRiverOf a course from a day on, for the weeks a season tells of.
-func UpRiverOf(name string, c *run.Course, now time.Time) UpRiver {
+func UpRiverOf(name string, c *springrun.Course, now time.Time) UpRiver {
 	out := UpRiver{From: now.UTC().Truncate(24 * time.Hour)}
 	for d := range 7 * weeks {
 		at := out.From.AddDate(0, 0, d)

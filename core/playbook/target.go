@@ -8,7 +8,7 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 	"greypebble/core/tackle"
 )
 
@@ -68,11 +68,11 @@ type Target struct {
 type Span struct{ From, To float64 }
 
 // RunWarmth is the warmth it runs up rivers in; false where it does not.
-func (t *Target) RunWarmth() (run.Warmth, bool) {
+func (t *Target) RunWarmth() (springrun.Warmth, bool) {
 	if t.Runs == nil {
-		return run.Warmth{}, false
+		return springrun.Warmth{}, false
 	}
-	return run.Warmth(*t.Runs), true
+	return springrun.Warmth(*t.Runs), true
 }
 
 // LivesAt a kind of place.

@@ -7,7 +7,7 @@ import (
 	"strings"
 
 	"greypebble/core/ground"
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 )
 
 // FieldError says which field of a spot is wrong, in the words its forms use: "place",
@@ -55,9 +55,9 @@ func (s *Spot) Validate() error {
 	case s.StandM != nil && !(*s.StandM >= lowestStand && *s.StandM <= highestStand):
 		return wrong("stand_m", fmt.Errorf("spot: how high one stands must lie between %d and %d m above datum, not %v", lowestStand,
 			highestStand, *s.StandM))
-	case s.Bend != 0 && (s.Place != RiverBend || s.Bend < 0 || s.Bend > run.MostBends):
+	case s.Bend != 0 && (s.Place != RiverBend || s.Bend < 0 || s.Bend > springrun.MostBends):
 		return wrong("bend", fmt.Errorf("spot: a bend of a river, counted from its mouth, is expected from 1 to %d, not %d of a %s",
-			run.MostBends, s.Bend, s.Place))
+			springrun.MostBends, s.Bend, s.Place))
 	case math.IsNaN(s.SectionBearing) || math.Abs(s.SectionBearing) > 360:
 		return wrong("section_bearing_deg", fmt.Errorf("spot: a section's bearing must lie between 0 and 360°, not %v", s.SectionBearing))
 	}

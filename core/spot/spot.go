@@ -5,8 +5,8 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
-	"greypebble/core/run"
 	"greypebble/core/sky"
+	"greypebble/core/springrun"
 	"greypebble/core/tide"
 	"greypebble/core/water"
 )
@@ -56,7 +56,7 @@ type Spot struct {
 	// Clock of the place, for the days of rules; nil is UTC.
 	Clock *time.Location
 	// River it lies on, where it lies at a bend of one.
-	River *run.River
+	River *springrun.River
 	// Readings of its water around the time it is asked about.
 	Readings conditions.Readings
 
@@ -82,7 +82,7 @@ func (s *Spot) Count(k ground.MarkKind) int {
 
 // Run is how many times what an ordinary bend is this spot is worth to one after a fish that runs
 // up rivers in a warmth, by where its school is likely to lie then; 1 where nothing is known.
-func (s *Spot) Run(target string, w run.Warmth, t time.Time) float64 {
+func (s *Spot) Run(target string, w springrun.Warmth, t time.Time) float64 {
 	if s.River == nil {
 		return 1
 	}

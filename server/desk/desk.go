@@ -12,8 +12,8 @@ import (
 	"github.com/maypok86/otter/v2"
 
 	"greypebble/core/conditions"
-	"greypebble/core/run"
 	"greypebble/core/spot"
+	"greypebble/core/springrun"
 	"greypebble/core/tide"
 	"greypebble/server/store"
 )
@@ -42,7 +42,7 @@ type ground struct {
 	spots  []*store.Spot
 	lists  map[uuid.UUID][]conditions.Reading
 	sorted map[uuid.UUID]conditions.Readings
-	rivers map[uuid.UUID]*run.River
+	rivers map[uuid.UUID]*springrun.River
 	count  int
 	weight uint32
 }
@@ -114,14 +114,14 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 const metSince = 90
 
 // rivers of the angler's waters that have bends, as they are around an hour.
-func (d Desk) rivers(ctx context.Context, angler uuid.UUID, hour time.Time, g *ground) (map[uuid.UUID]*run.River, error) {
-	out := map[uuid.UUID]*run.River{}
+func (d Desk) rivers(ctx context.Context, angler uuid.UUID, hour time.Time, g *ground) (map[uuid.UUID]*springrun.River, error) {
+	out := map[uuid.UUID]*springrun.River{}
 	for _, sp := range g.spots {
 		if sp.Bend == 0 {
 			continue
 		}
 		if out[sp.Water.ID] == nil {
-			out[sp.Water.ID] = &run.River{Readings: g.sorted[sp.Water.ID], Now: hour}
+			out[sp.Water.ID] = &springrun.River{Readings: g.sorted[sp.Water.ID], Now: hour}
 		}
 		out[sp.Water.ID].Bends = max(out[sp.Water.ID].Bends, sp.Bend)
 	}

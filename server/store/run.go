@@ -7,12 +7,12 @@ import (
 	"github.com/google/uuid"
 	"github.com/jmoiron/sqlx"
 
-	"greypebble/core/run"
+	"greypebble/core/springrun"
 )
 
 // Met of an angler at the bends of their rivers since a time: by water and by what was sought there or
 // caught, what each spell told.
-func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map[uuid.UUID]map[string][]run.Met, error) {
+func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map[uuid.UUID]map[string][]springrun.Met, error) {
 	var rows []struct {
 		Water  uuid.UUID `db:"water_id"`
 		Target string    `db:"target"`
@@ -30,14 +30,14 @@ func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map
 		FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id
 		WHERE p.angler_id = ? AND p.ended_at >= ? AND s.bend > 0 AND c.target <> p.target GROUP BY p.id, c.target`,
 		angler, since, angler, since)
-	out := map[uuid.UUID]map[string][]run.Met{}
+	out := map[uuid.UUID]map[string][]springrun.Met{}
 	for _, r := range rows {
 		of := out[r.Water]
 		if of == nil {
-			of = map[string][]run.Met{}
+			of = map[string][]springrun.Met{}
 			out[r.Water] = of
 		}
-		of[r.Target] = append(of[r.Target], run.Met{At: r.At, Bend: r.Bend, Fish: r.Fish, RodHours: r.Hours})
+		of[r.Target] = append(of[r.Target], springrun.Met{At: r.At, Bend: r.Bend, Fish: r.Fish, RodHours: r.Hours})
 	}
 	return out, err
 }

@@ -88,7 +88,7 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 	after, says := perch()
 	assert.Greater(t, after[1], 0.5, "a fish the day before tells")
 	assert.Greater(t, after[1], before[1])
-	assert.Contains(t, says, "White perch: the run is most likely at bend 2 now")
+	assert.Contains(t, says, "White perch: the spring run is most likely at bend 2 now")
 
 	// The days ahead know it as well: the bend where they were met is worth most on the first day.
 	var days struct {

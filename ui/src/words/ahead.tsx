@@ -184,7 +184,7 @@ export const ahead = {
     there: 'there; nobody has said how warm the water is',
   },
   upTheRivers: 'Up the rivers',
-  runOfIn: (fish: string, water: string) => `Run of ${fish} in ${water}`,
+  runOfIn: (fish: string, water: string) => `Spring run of ${fish} in ${water}`,
   bendOf: (bend: number, spots: string[]) => (spots.length > 0 ? `${bend} · ${allOf(spots)}` : String(bend)),
   shareOfRun: (day: string, share: number) => `${day}: ${Math.round(share * 100)} in 100`,
   fromTheMouthUp: 'Bends from the mouth up',
