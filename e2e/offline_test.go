@@ -66,7 +66,8 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	// Installed: the page, its manifest and what it needs with no signal.
-	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.installed = !!r?.active }), window.installed)`))
+	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.installed = !!r?.active }),
+		window.installed)`))
 	manifest := eval[map[string]any](t, p, `fetch(document.querySelector('link[rel=manifest]').href).then((r) => r.json())`)
 	assert.Equal(t, "/fish", manifest["start_url"])
 	assert.Equal(t, "standalone", manifest["display"])

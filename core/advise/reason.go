@@ -83,7 +83,8 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 	}
 	var out []Reason
 	if c := o.on.run; math.Abs(math.Log(c)) >= tells {
-		out = append(out, Reason{Part: playbook.There.String(), Family: "run", Rule: RunRule, Says: springrun.Says(c), Factor: c, Applies: 1})
+		out = append(out, Reason{Part: playbook.There.String(), Family: "run", Rule: RunRule, Says: springrun.Says(c), Factor: c,
+			Applies: 1})
 	} else {
 		rest += math.Log(c)
 	}

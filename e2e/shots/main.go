@@ -58,7 +58,7 @@ var shots = []shot{
 	{name: "map", size: browser.Desk, path: "/water", steps: 46, setUp: click("Map")},
 	{name: "spot", size: browser.Desk, path: "/water", steps: 40, setUp: editor},
 	{name: "surf-phone", size: browser.Phone, path: "/water", steps: 40, setUp: surf},
-	{name: "water-phone", size: browser.Phone, path: "/water", steps: 14},
+	{name: "fish-glare-phone", size: browser.Phone, path: "/fish", light: "glare", setUp: fishing},
 	{name: "map-night", size: browser.Desk, path: "/water", light: "night", steps: 46, setUp: click("Map", "Features")},
 	{name: "first-place-phone", size: browser.Phone, path: "/begin", setUp: firstPlace},
 	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 34},
@@ -86,6 +86,26 @@ func showing(p *browser.Page, selector string, texts ...string) error {
 	}
 	_, err := browser.Eval[any](p, `(document.querySelector('`+selector+`').scrollIntoView(), 1)`)
 	return err
+}
+
+// fishing from a bar whose way shuts, with a fish landed.
+func fishing(p *browser.Page) error {
+	for _, step := range []func() error{
+		func() error { return p.WaitText("Go fishing") },
+		func() error { return p.Pick("Where", "Kettle Bar") },
+		func() error { return p.Fill("On the hook", "White paddle tail") },
+		func() error { return p.Click("Begin") },
+		func() error { return p.WaitText("Rod-hours") },
+		func() error { return p.Click("Hooked") },
+		func() error { return p.Click("Landed") },
+		func() error { return p.WaitText("Landed: kept.") },
+		func() error { return p.WaitText("All told to the server.") },
+	} {
+		if err := step(); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 func editor(p *browser.Page) error { return showing(p, ".spot-ground", "Change Kettle Bar") }
@@ -254,7 +274,8 @@ func (s shot) arrange(p *browser.Page) error {
 	if err := p.Go(s.path); err != nil {
 		return err
 	}
-	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input')`); err != nil {
+	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input,
+		.fish .panel')`); err != nil {
 		return err
 	}
 	if err := p.Type(strings.Repeat(".", s.steps)); err != nil {
