@@ -274,8 +274,8 @@ func (s shot) arrange(p *browser.Page) error {
 	if err := p.Go(s.path); err != nil {
 		return err
 	}
-	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input,
-		.fish .panel')`); err != nil {
+	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input, '+
+		'.fish .panel')`); err != nil {
 		return err
 	}
 	if err := p.Type(strings.Repeat(".", s.steps)); err != nil {
