@@ -115,3 +115,26 @@ func TestAnOutingOutlivesItsPage(t *testing.T) {
 	require.NoError(t, p.WaitText("All told to the server."))
 	assert.Equal(t, "Dark paddle tail 1 0 bite+bite+bite", eval[string](t, p, logOf))
 }
+
+// Where the way is shut it is said first, with why and when it opens; what the water warns of stands there until it
+// is acknowledged, and not again.
+func TestAnOutingBehindAShutWayIsWarned(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, p.Click("Fish"))
+	require.NoError(t, p.WaitText("Go fishing"))
+	require.NoError(t, p.Pick("Where", "Kettle Bar"))
+	require.NoError(t, p.Click("Begin"))
+	require.NoError(t, p.WaitText("The way is shut now: too deep at the gut on the way in. It opens at "))
+	warned := eval[int](t, p, `document.querySelectorAll('.fish-cautions li').length`)
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-shut")
+	noViolations(t, p, "an outing behind a shut way")
+	require.NotContains(t, eval[string](t, p, `document.querySelector('.fish').innerText`), "The way shuts in")
+	if warned > 0 {
+		require.NoError(t, p.Click("I have seen it"))
+		require.NoError(t, p.Wait(`!document.querySelector('.fish-cautions')`))
+		require.NoError(t, p.Click("Bite"))
+		require.NoError(t, p.WaitText("Bite: kept."))
+		assert.Zero(t, eval[int](t, p, `document.querySelectorAll('.fish-cautions li').length`))
+	}
+}

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Spot, Target } from '../api/client';
 import { show } from '../format/spoken';
+import { clock } from '../format/time';
 import { Change } from './Change';
 import { Landed } from './Landed';
 import { More } from './More';
@@ -27,6 +28,7 @@ export function Going(props: {
   const [open, setOpen] = useState<'change' | 'more' | 'landed' | 'end'>();
   const spot = spots.find((s) => s.id === doing.spot_id);
   const target = targets.find((t) => t.id === doing.target);
+  const zone = spot?.time_zone ?? 'UTC';
   const spell = told.spells.at(-1);
   const left = around.until ? Date.parse(around.until) - present().getTime() : undefined;
   const tell = (said: Said) => {
@@ -39,12 +41,18 @@ export function Going(props: {
   return (
     <>
       <section className="panel fish-now" aria-live="polite">
-        {left !== undefined && (
+        {around.shut && (
+          <p role="alert" className="fish-shut">
+            {say.wayIsShut(around.shut.why, around.shut.opens ? clock(around.shut.opens, zone) : '')}
+          </p>
+        )}
+        {left !== undefined && !around.shut && (
           <p className={left < margin ? 'fish-left soon' : left < hour ? 'fish-left near' : 'fish-left'}>
             {say.wayShutsIn(duration(left))}
           </p>
         )}
-        <Alarm left={left} />
+        <Alarm left={around.shut ? undefined : left} />
+        <Cautions list={around.cautions ?? []} />
         <p>
           {[around.says, around.levelM === undefined ? '' : show('depth', around.levelM)]
             .filter(Boolean)
@@ -74,7 +82,9 @@ export function Going(props: {
           </div>
         </dl>
         {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
-        {told.next && told.total.fish === 0 && <p className="quiet">{say.nextChange(told.next)}</p>}
+        {told.next && told.total.fish === 0 && !around.shut && (
+          <p className="quiet">{say.nextChange(told.next)}</p>
+        )}
       </section>
 
       {open === 'change' && (
@@ -183,6 +193,26 @@ function Alarm({ left }: { left: number | undefined }) {
     <p role="alert" className="fish-alarm">
       {say.beOut} <button onClick={() => setHeard(true)}>{say.iHaveSeenIt}</button>
     </p>
+  );
+}
+
+/** What the water and the place warn of: each once, at the start and when another comes. */
+function Cautions({ list }: { list: string[] }) {
+  const [seen, setSeen] = useState<string[]>([]);
+  const fresh = list.filter((c) => !seen.includes(c));
+  if (fresh.length === 0) return null;
+  return (
+    <div className="fish-cautions">
+      <b>{say.cautions}</b>
+      <ul>
+        {fresh.map((c) => (
+          <li key={c}>{c}</li>
+        ))}
+      </ul>
+      <button className="act" onClick={() => setSeen([...seen, ...fresh])}>
+        {say.iHaveSeenIt}
+      </button>
+    </div>
   );
 }
 

@@ -13,6 +13,8 @@ export interface Waters extends Around {
   rising?: boolean | undefined;
   levelM?: number | undefined;
   cautions?: string[] | undefined;
+  /** The way is shut now: why, and when it opens. */
+  shut?: { why: string; opens?: string | undefined } | undefined;
   /** When that was told: older than now where there is no signal. */
   at?: string | undefined;
 }
@@ -46,8 +48,11 @@ export function useAround(spot: string, target: string | undefined): Waters {
   const closes = w?.windows.find(
     (k) => k.closes && new Date(k.closes) > present() && (!k.opens || new Date(k.opens) <= present()),
   );
+  const next = w?.windows.find((k) => k.opens && new Date(k.opens) > present());
+  const before = w?.windows.findLast((k) => k.closes && new Date(k.closes) <= present());
   const told: Waters | undefined = w && {
-    until: closes?.closes ?? undefined,
+    until: w.open ? (closes?.closes ?? undefined) : w.time,
+    shut: w.open ? undefined : { why: before?.closed_by ?? '', opens: next?.opens ?? undefined },
     says: w.stage.says,
     rising: w.stage.direction === 'flood',
     levelM: w.level_m,

@@ -12,8 +12,11 @@ export const fish = {
 
   // Going.tsx
   wayShutsIn: (time: string) => `The way shuts in ${time}`,
+  wayIsShut: (why: string, opens: string) =>
+    `The way is shut now${why ? `: ${why}` : ''}.${opens ? ` It opens at ${opens}.` : ''}`,
   beOut: 'Be out now: the way shuts soon.',
   iHaveSeenIt: 'I have seen it',
+  cautions: 'Before you go on',
   placeAt: (spot: string, mark: string) => (mark ? `${spot}, ${mark}` : spot),
   doing: (target: string, offering: string, rods: number) =>
     `${target}${offering ? ` with ${offering}` : ''}${rods > 1 ? `, ${rods} rods` : ''}`,
