@@ -86,7 +86,7 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 
 	require.NoError(t, p.Click("End"))
 	require.NoError(t, p.WaitText("End the outing?"))
-	require.NoError(t, p.Wait(`(document.querySelector('.fish .panel .act').click(), true)`))
+	require.NoError(t, p.Wait(`(document.querySelector('.fish-end').click(), true)`))
 	require.NoError(t, p.WaitText("The outing is over"))
 	require.NoError(t, p.WaitText("1 fish in"))
 	require.NoError(t, p.Still())

@@ -108,7 +108,7 @@ export function Going(props: {
         <section className="panel">
           <p>{say.endIt}</p>
           <div className="fish-row">
-            <button className="act" onClick={props.onEnd}>
+            <button className="act fish-end" onClick={props.onEnd}>
               {say.end}
             </button>
             <button className="act" onClick={() => setOpen(undefined)}>
