@@ -22,7 +22,7 @@ export default function FishPage() {
   const outing = useOuting();
   const now = last(outing.touches);
   const around = useAround(now?.spot_id ?? here.spot.id, now?.target);
-  const { told, fault } = useTold(outing.touches, around);
+  const { told, fault } = useTold(outing.touches, around, around.windows);
   const targets = useQuery({
     queryKey: keys.targets,
     queryFn: () => lastKnown('targets', api.targets),

@@ -7,6 +7,7 @@ import { Landed } from './Landed';
 import { More } from './More';
 import type { Doing, Said, Told, Touch } from './touch';
 import type { Waters } from './useAround';
+import { wayAt } from './way';
 import { fish as say } from '../words/fish';
 
 /** Under so long the time left is the largest thing on the screen, and the alarm comes, ms. */
@@ -30,7 +31,9 @@ export function Going(props: {
   const target = targets.find((t) => t.id === doing.target);
   const zone = spot?.time_zone ?? 'UTC';
   const spell = told.spells.at(-1);
-  const left = around.until ? Date.parse(around.until) - present().getTime() : undefined;
+  const way = wayAt(around.windows, present());
+  const left = way?.shuts ? Date.parse(way.shuts) - present().getTime() : undefined;
+  const shut = way && !way.open ? way : undefined;
   const tell = (said: Said) => {
     setOpen(undefined);
     if (navigator.vibrate) navigator.vibrate(20);
@@ -41,17 +44,17 @@ export function Going(props: {
   return (
     <>
       <section className="panel fish-now" aria-live="polite">
-        {around.shut && (
+        {shut && (
           <p role="alert" className="fish-shut">
-            {say.wayIsShut(around.shut.why, around.shut.opens ? clock(around.shut.opens, zone) : '')}
+            {say.wayIsShut(shut.why, shut.opens ? clock(shut.opens, zone) : '')}
           </p>
         )}
-        {left !== undefined && !around.shut && (
+        {left !== undefined && (
           <p className={left < margin ? 'fish-left soon' : left < hour ? 'fish-left near' : 'fish-left'}>
             {say.wayShutsIn(duration(left))}
           </p>
         )}
-        <Alarm left={around.shut ? undefined : left} />
+        <Alarm left={left} />
         <Cautions list={around.cautions ?? []} />
         <p>
           {[around.says, around.levelM === undefined ? '' : show('depth', around.levelM)]
@@ -82,9 +85,7 @@ export function Going(props: {
           </div>
         </dl>
         {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
-        {told.next && told.total.fish === 0 && !around.shut && (
-          <p className="quiet">{say.nextChange(told.next)}</p>
-        )}
+        {told.next && told.total.fish === 0 && !shut && <p className="quiet">{say.nextChange(told.next)}</p>}
       </section>
 
       {open === 'change' && (

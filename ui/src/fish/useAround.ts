@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api } from '../api/client';
+import { api, type Window } from '../api/client';
 import { keys } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
@@ -13,8 +13,8 @@ export interface Waters extends Around {
   rising?: boolean | undefined;
   levelM?: number | undefined;
   cautions?: string[] | undefined;
-  /** The way is shut now: why, and when it opens. */
-  shut?: { why: string; opens?: string | undefined } | undefined;
+  /** When the way is open, for two days. */
+  windows?: Window[] | undefined;
   /** When that was told: older than now where there is no signal. */
   at?: string | undefined;
 }
@@ -45,14 +45,8 @@ export function useAround(spot: string, target: string | undefined): Waters {
   const [old, setOld] = useState<Waters>();
 
   const w = state.data;
-  const closes = w?.windows.find(
-    (k) => k.closes && new Date(k.closes) > present() && (!k.opens || new Date(k.opens) <= present()),
-  );
-  const next = w?.windows.find((k) => k.opens && new Date(k.opens) > present());
-  const before = w?.windows.findLast((k) => k.closes && new Date(k.closes) <= present());
   const told: Waters | undefined = w && {
-    until: w.open ? (closes?.closes ?? undefined) : w.time,
-    shut: w.open ? undefined : { why: before?.closed_by ?? '', opens: next?.opens ?? undefined },
+    windows: w.windows,
     says: w.stage.says,
     rising: w.stage.direction === 'flood',
     levelM: w.level_m,

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
+import type { Window } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { ask } from '../core/core';
 import { usePlace } from '../moment/moment';
@@ -8,10 +9,10 @@ import { useSession } from '../signin/session';
 import { heard, outingsOf, touchesOf, write, type Kept } from '../device/device';
 import { Outbox, type Post } from './outbox';
 import type { Said, Told, Touch } from './touch';
+import { wayAt } from './way';
 
 /** What is known of the water and the fish there, for stay or go. */
 export interface Around {
-  until?: string | undefined;
   here?: { median: number; low: number; high: number } | undefined;
   school?: string | undefined;
 }
@@ -95,16 +96,29 @@ export function useOuting(): Outing {
 const tick = 10_000;
 
 /** What the core reads from the touches, as time goes on. */
-export function useTold(touches: Touch[], around: Around): { told?: Told; fault: string } {
+export function useTold(
+  touches: Touch[],
+  around: Around,
+  windows: Window[] | undefined,
+): { told?: Told; fault: string } {
   const { present } = usePlace();
   const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });
-  const asked = JSON.stringify({ until: around.until, here: around.here, school: around.school });
+  const asked = JSON.stringify({ here: around.here, school: around.school });
+  const known = JSON.stringify(windows ?? null);
   useEffect(() => {
     if (touches.length === 0) return undefined;
     let stale = false;
     const look = async () => {
       try {
-        const body = { touches, now: present().toISOString(), ...(JSON.parse(asked) as Around) };
+        const now = present();
+        const way = wayAt((JSON.parse(known) as Window[] | null) ?? undefined, now);
+        const until = way && !way.open ? now.toISOString() : way?.shuts;
+        const body = {
+          touches,
+          now: now.toISOString(),
+          ...(until ? { until } : {}),
+          ...(JSON.parse(asked) as Around),
+        };
         const told = await ask<Told>('outing', body);
         if (!stale) setAnswer({ told, fault: '' });
       } catch (e) {
@@ -117,6 +131,6 @@ export function useTold(touches: Touch[], around: Around): { told?: Told; fault:
       stale = true;
       clearInterval(timer);
     };
-  }, [touches, present, asked]);
+  }, [touches, present, asked, known]);
   return touches.length === 0 ? { fault: '' } : answer;
 }
