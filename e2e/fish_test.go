@@ -114,6 +114,12 @@ func TestAnOutingOutlivesItsPage(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.fish-tally dd')[3].innerText === '3'`))
 	require.NoError(t, p.WaitText("All told to the server."))
 	assert.Equal(t, "Dark paddle tail 1 0 bite+bite+bite", eval[string](t, p, logOf))
+
+	// A device with no room says so, and nothing is taken for done.
+	eval[int](t, p, `(IDBObjectStore.prototype.add = () => { throw new DOMException('no room', 'QuotaExceededError'); }, 1)`)
+	require.NoError(t, p.Click("Missed"))
+	require.NoError(t, p.WaitText("This device could not keep it"))
+	assert.Equal(t, "0", eval[string](t, p, `document.querySelectorAll('.fish-tally dd')[2].innerText`))
 }
 
 // Where the way is shut it is said first, with why and when it opens; what the water warns of stands there until it

@@ -34,6 +34,7 @@ export default function FishPage() {
   if (!outing.kept)
     return (
       <div className="fish">
+        {outing.unkept && <p role="alert">{say.notKept(outing.unkept)}</p>}
         {over ? (
           <Over told={over} targets={targets.data ?? []} onClose={() => setOver(undefined)} />
         ) : (
@@ -59,6 +60,7 @@ export default function FishPage() {
   return (
     <div className="fish">
       {fault && <p role="alert">{fault}</p>}
+      {outing.unkept && <p role="alert">{say.notKept(outing.unkept)}</p>}
       {told && now && (
         <Going
           told={told}

@@ -25,6 +25,8 @@ export interface Outing {
   say: (said: Said) => Promise<void>;
   begin: (spot: string, said: Said, plan?: string) => Promise<void>;
   sendNow: () => void;
+  /** Why the last touch could not be kept on the device; empty where it was. */
+  unkept: string;
 }
 
 /** The outing in hand: kept on the device touch by touch, sent when there is signal. */
@@ -33,6 +35,7 @@ export function useOuting(): Outing {
   const { present } = usePlace();
   const invalidate = useInvalidate();
   const [failed, setFailed] = useState<Post['failed']>();
+  const [unkept, setUnkept] = useState('');
   const box = useRef<Outbox>(undefined);
 
   const { data: read, refetch } = useQuery({
@@ -63,7 +66,13 @@ export function useOuting(): Outing {
   }, [name, present, invalidate, refetch]);
 
   const add = async (o: Kept, said: Said) => {
-    await write(o, said, present());
+    try {
+      await write(o, said, present());
+      setUnkept('');
+    } catch (e) {
+      // No room, or a window in which nothing is kept: nobody may take it for done.
+      setUnkept(e instanceof Error ? e.message : String(e));
+    }
     await refetch();
     box.current?.now();
   };
@@ -89,6 +98,7 @@ export function useOuting(): Outing {
         said,
       ),
     sendNow: () => box.current?.now(),
+    unkept,
   };
 }
 

@@ -10,6 +10,9 @@ export const fish = {
   cautionAtTheStart:
     'Tell somebody where you go and when to call. Look at the water before you trust a forecast; local warnings and lifeguards come first.',
 
+  notKept: (why: string) =>
+    `This device could not keep it: it has no room, or this is a private window. Write it down. (${why})`,
+
   // Going.tsx
   wayShutsIn: (time: string) => `The way shuts in ${time}`,
   wayIsShut: (why: string, opens: string) =>

@@ -1,0 +1,56 @@
+import 'fake-indexeddb/auto';
+import { describe, expect, it } from 'vitest';
+import { Problem } from '../api/client';
+import { lastKnown, outingsOf, sent, touchesOf, wipe, write, type Kept } from './device';
+
+const outing = (id: string, owner: string): Kept => ({
+  id,
+  owner,
+  began: '2026-11-20T09:00:00Z',
+  over: false,
+  count: 0,
+  sent: 0,
+  spot: 'Kettle Bar',
+});
+const at = new Date('2026-11-20T09:00:00Z');
+
+describe('what a device keeps', () => {
+  it('numbers touches in the order they were made, from two pages too', async () => {
+    const o = outing('two', 'wren');
+    await Promise.all(['bite', 'missed', 'bite'].map((kind) => write(o, { kind: kind as 'bite' }, at)));
+    expect((await touchesOf('two')).map((t) => t.n)).toEqual([1, 2, 3]);
+    expect((await outingsOf('wren')).find((k) => k.id === 'two')?.count).toBe(3);
+    expect(await outingsOf('tern')).toEqual([]);
+  });
+  it('forgets an outing when it is over and the server has all of it, not before', async () => {
+    const o = outing('over', 'moss');
+    await write(o, { kind: 'bite' }, at);
+    await sent('over', 1);
+    expect(await outingsOf('moss')).toHaveLength(1);
+    await write(o, { kind: 'end' }, at);
+    await sent('over', 1);
+    expect((await outingsOf('moss'))[0]).toMatchObject({ over: true, count: 2, sent: 1 });
+    await sent('over', 2);
+    expect(await outingsOf('moss')).toEqual([]);
+    expect(await touchesOf('over')).toEqual([]);
+  });
+  it('wipes what was sent and known when its owner signs out, keeps what was not sent', async () => {
+    await write(outing('sent', 'reed'), { kind: 'bite' }, at);
+    await sent('sent', 1);
+    await write(outing('unsent', 'reed'), { kind: 'bite' }, at);
+    await lastKnown('spots', () => Promise.resolve(['a']), 'reed');
+    await wipe('reed');
+    expect((await outingsOf('reed')).map((o) => o.id)).toEqual(['unsent']);
+    const gone = lastKnown('spots', () => Promise.reject(new Problem(0, 'no signal')), 'reed');
+    await expect(gone).rejects.toThrow('no signal');
+  });
+  it('answers from what was last known only when the server cannot be reached', async () => {
+    expect(await lastKnown('targets', () => Promise.resolve(1), 'wren')).toBe(1);
+    const silent = () => Promise.reject(new Problem(0, 'no signal'));
+    await expect(lastKnown('targets', silent, 'wren')).resolves.toBe(1);
+    await expect(lastKnown('targets', silent, 'tern')).rejects.toThrow('no signal');
+    await expect(
+      lastKnown('targets', () => Promise.reject(new Problem(401, 'sign in')), 'wren'),
+    ).rejects.toThrow('sign in');
+  });
+});
