@@ -87,7 +87,7 @@ e2e: ui ## the interface driven in Chromium
 	@scripts/setup.sh mariadb chromium
 	go test -count=1 ./e2e
 
-dev: ui/node_modules/.stamp $(KNOWN) ## live reload of the interface on port 5173, the server behind it on $(PORT)
+dev: ui/node_modules/.stamp $(KNOWN) $(WASM)/core.wasm ## live reload of the interface on port 5173, the server behind it on $(PORT)
 	@scripts/setup.sh mariadb
 	@mkdir -p ui/dist && go build -o $(BIN) ./cmd/greypebble
 	@trap 'kill 0' EXIT; $(BIN) demo --port $(PORT) --data $(DATA) & cd ui && GREYPEBBLE_API=http://127.0.0.1:$(PORT) npx vite

@@ -14,14 +14,16 @@ import { SignIn } from './SignIn';
 /** Who is signed in; from then on measures are written as they speak of them. */
 const me = async () => {
   // Of whoever was here last; their clock went on.
+  let told = false;
   const ask = async () => {
     const fresh = await api.me();
+    told = true;
     return { ...fresh, ahead: Date.parse(fresh.now) - Date.now() };
   };
   const { ahead, ...who } = await lastKnown('me', ask, '');
   keepFor(who.name);
   speak(who.settings);
-  return { ...who, now: new Date(Date.now() + ahead).toISOString() };
+  return told ? who : { ...who, now: new Date(Date.now() + ahead).toISOString() };
 };
 
 /**
