@@ -90,6 +90,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.Fill("On the hook", "White paddle tail"))
 	require.NoError(t, p.Click("Begin"))
 	require.NoError(t, p.WaitText("Rod-hours"))
+	require.NoError(t, p.Wait(`/With no signal nothing is known|The way|flood|ebb/.test(document.querySelector('.fish-now').innerText)`))
 	require.NoError(t, p.Click("Hooked"))
 	require.NoError(t, p.Click("Landed"))
 	require.NoError(t, p.WaitText("No signal. Kept here: 3."))

@@ -49,6 +49,7 @@ export function Going(props: {
             {say.wayIsShut(shut.why, shut.opens ? clock(shut.opens, zone) : '')}
           </p>
         )}
+        {around.lost && <p className="fish-left">{say.nothingKnown}</p>}
         {left !== undefined && (
           <p className={left < margin ? 'fish-left soon' : left < hour ? 'fish-left near' : 'fish-left'}>
             {say.wayShutsIn(duration(left))}

@@ -15,6 +15,8 @@ export interface Waters extends Around {
   cautions?: string[] | undefined;
   /** When the way is open, for two days. */
   windows?: Window[] | undefined;
+  /** Nothing is known: there is no signal, and this was not asked before. */
+  lost?: boolean | undefined;
   /** When that was told: older than now where there is no signal. */
   at?: string | undefined;
 }
@@ -61,7 +63,7 @@ export function useAround(spot: string, target: string | undefined): Waters {
     if (text) void remember(name, key, JSON.parse(text), present());
     else void recall<Waters>(name, key).then((k) => setOld(k?.value));
   }, [text, key, name, present]);
-  return told ?? old ?? {};
+  return told ?? old ?? { lost: state.isError };
 }
 
 /** The school of when to leave, as the core of the outing names it. */

@@ -15,6 +15,8 @@ export const fish = {
 
   // Going.tsx
   wayShutsIn: (time: string) => `The way shuts in ${time}`,
+  nothingKnown:
+    'With no signal nothing is known here of the way and the water: this spot was not opened in Fish before. Look for yourself, and be out early.',
   wayIsShut: (why: string, opens: string) =>
     `The way is shut now${why ? `: ${why}` : ''}.${opens ? ` It opens at ${opens}.` : ''}`,
   beOut: 'Be out now: the way shuts soon.',
