@@ -308,16 +308,24 @@ func (o *Outing) CameTo() *Spell {
 // Lately is how long a sign on the water holds.
 const Lately = 15 * time.Minute
 
-// SawLately a sign.
-func (o *Outing) SawLately(sign string, t time.Time) bool {
+// SawLately when a sign that still holds was first seen; zero where none does.
+func (o *Outing) SawLately(sign string, t time.Time) (first time.Time) {
+	var last time.Time
 	for i := range o.Spells {
 		for _, e := range o.Spells[i].Events {
-			if e.Kind == Seen && e.Note == sign && t.Sub(e.Time) < Lately {
-				return true
+			if e.Kind != Seen || e.Note != sign {
+				continue
 			}
+			if first.IsZero() || e.Time.Sub(last) >= Lately {
+				first = e.Time
+			}
+			last = e.Time
 		}
 	}
-	return false
+	if last.IsZero() || t.Sub(last) >= Lately {
+		return time.Time{}
+	}
+	return first
 }
 
 // Signs seen in the spell, each once.

@@ -107,6 +107,19 @@ func TestTouchesAreUndoneAndCorrected(t *testing.T) {
 	assert.Zero(t, o.Spells[0].Ended)
 }
 
+// A sign holds for a quarter of an hour after it was last seen, from when it was first.
+func TestASignHoldsForAWhile(t *testing.T) {
+	seen := func(id string, minute int) outing.Touch {
+		return outing.Touch{ID: id, Time: at(minute), Kind: outing.Seen, Note: "dolphins"}
+	}
+	o, err := outing.Of([]outing.Touch{{ID: "s", Time: at(0), Kind: outing.Fish, Doing: doing("jig", 1)}, seen("a", 10), seen("b", 40),
+		seen("c", 50)})
+	require.NoError(t, err)
+	assert.Equal(t, at(40), o.SawLately("dolphins", at(60)))
+	assert.Zero(t, o.SawLately("dolphins", at(65)))
+	assert.Zero(t, o.SawLately("birds", at(60)))
+}
+
 func TestTouchesThatSayNothingAreRefused(t *testing.T) {
 	for want, k := range map[string]outing.Touch{
 		"has an id":          {Time: at(0), Kind: outing.Bite},

@@ -97,8 +97,10 @@ type Stay struct {
 	Here   Rate
 	Others []Elsewhere
 	School School
-	// Winter: a school that is found is worked until it stops, not left. Dolphins are about.
-	Winter, Dolphins bool
+	// Winter: a school that is found is worked until it stops, not left.
+	Winter bool
+	// Dolphins are about since then; zero: none are.
+	Dolphins time.Time
 }
 
 // Choice to stay or to go.
@@ -164,8 +166,8 @@ func (s Stay) Choose() Choice {
 	switch {
 	case c.Over == 0:
 		c.Reason = TimeIsUpHere
-	case s.Dolphins:
-		c.Reason, c.Left = ByDolphins, WithDolphins-quiet
+	case !s.Dolphins.IsZero():
+		c.Reason, c.Left = ByDolphins, WithDolphins-s.Now.Sub(s.Dolphins)
 		c.Stay = c.Left > 0
 	case s.Winter && s.Fish > 0:
 		// Worked until it stops, whatever the school.

@@ -90,9 +90,9 @@ func TestTheSchoolsOfWhenToLeave(t *testing.T) {
 	winter := func(s *outing.Stay) { s.Winter, s.Fish = true, 2 }
 	assert.True(t, stays(outing.Odds, 60, 50, winter))
 	assert.False(t, stays(outing.Clock, 60, 39, winter), "it has stopped")
-	dolphins := func(s *outing.Stay) { s.Dolphins, s.Fish = true, 5 }
-	assert.True(t, stays(outing.Odds, 4, 0, dolphins))
-	assert.False(t, stays(outing.Odds, 6, 0, dolphins))
+	dolphins := func(s *outing.Stay) { s.Dolphins, s.Fish = at(60), 5 }
+	assert.True(t, stays(outing.Odds, 64, 0, dolphins), "from when they came, however long one was there before")
+	assert.False(t, stays(outing.Odds, 66, 65, dolphins))
 }
 
 // The more is fished without a fish, the less is expected; with each fish more. Nothing is expected of no time.
