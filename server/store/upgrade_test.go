@@ -165,6 +165,38 @@ func TestAnUpgradeCutOffIsFinishedByTheNextStart(t *testing.T) {
 	}
 }
 
+// Whichever of a step's statements were the last to be done, it can be begun again: what the
+// random ends above meet by luck.
+func TestAStepBegunIsBegunAgain(t *testing.T) {
+	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
+	tr.start()
+	defer func() { _ = tr.srv.Stop() }()
+	steps, err := filepath.Glob("migrations/*.sql")
+	require.NoError(t, err)
+	require.NotEmpty(t, fixtures(t))
+	for i := range len(steps) - 1 {
+		file := fmt.Sprintf("testdata/schema-%d.sql", i+1)
+		tr.fill(file)
+		require.Zero(t, upgradeAndExit(tr.srv.DSN()), file)
+		whole := tr.all()
+		text, err := os.ReadFile(filepath.Clean(steps[i+1]))
+		require.NoError(t, err)
+		up, _, found := strings.Cut(string(text), "-- +goose Down")
+		require.True(t, found, steps[i+1])
+		parts := strings.SplitAfter(up, ";\n")
+		for done := 1; done < len(parts); done++ {
+			tr.fill(file)
+			tr.exec(strings.Join(parts[:done], ""))
+			require.Zero(t, upgradeAndExit(tr.srv.DSN()), "%s after %d statements", steps[i+1], done)
+			now := tr.all()
+			require.Len(t, now, len(whole))
+			for n := range whole {
+				require.Equal(t, whole[n], now[n], "%s after %d statements", steps[i+1], done)
+			}
+		}
+	}
+}
+
 // What somebody had entered by the first schema reads the same today.
 func TestAnUpgradeLosesNothing(t *testing.T) {
 	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}

@@ -44,8 +44,9 @@ ALTER TABLE spell
   ADD COLUMN IF NOT EXISTS presentation VARCHAR(1000) NULL CHECK (presentation IS NULL OR JSON_VALID(presentation)),
   ADD COLUMN IF NOT EXISTS signs        VARCHAR(1000) NULL CHECK (signs IS NULL OR JSON_VALID(signs)),
   ADD KEY IF NOT EXISTS spell_outing (outing_id);
-ALTER TABLE spell DROP FOREIGN KEY IF EXISTS spell_of_outing,
-  ADD CONSTRAINT spell_of_outing FOREIGN KEY (outing_id) REFERENCES outing (id) ON DELETE SET NULL;
+-- In two: one statement cannot drop a key and add it anew by its name.
+ALTER TABLE spell DROP FOREIGN KEY IF EXISTS spell_of_outing;
+ALTER TABLE spell ADD CONSTRAINT spell_of_outing FOREIGN KEY (outing_id) REFERENCES outing (id) ON DELETE SET NULL;
 ALTER TABLE catch
   ADD COLUMN IF NOT EXISTS told INT NOT NULL DEFAULT 0,
   ADD COLUMN IF NOT EXISTS who  VARCHAR(60) NOT NULL DEFAULT '',
