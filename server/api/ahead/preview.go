@@ -10,6 +10,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/answer"
 	"greypebble/core/advise"
 	"greypebble/core/ground"
 	"greypebble/core/kit"
@@ -62,7 +63,7 @@ type SpareBody struct {
 
 // spareOf a window within a stay, and back.
 func spareOf(w ground.Window) SpareBody {
-	return SpareBody{wire.Moment(w.Opens), wire.Moment(w.Closes)}
+	return SpareBody{answer.Moment(w.Opens), answer.Moment(w.Closes)}
 }
 
 func (b SpareBody) window() ground.Window {

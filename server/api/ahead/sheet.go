@@ -4,6 +4,7 @@ import (
 	"context"
 	"time"
 
+	"greypebble/answer"
 	"greypebble/core/plan"
 	"greypebble/core/rigcard"
 	"greypebble/server/api/web"
@@ -38,32 +39,32 @@ type stopTurn struct {
 
 // sheetChoice is what to tie on at a stop, with its rig drawn.
 type sheetChoice struct {
-	Offering string        `json:"offering"`
-	Rig      string        `json:"rig"`
-	Mark     string        `json:"mark"`
-	Says     string        `json:"says"`
-	Retrieve string        `json:"retrieve"`
-	Bite     string        `json:"bite"`
-	Handling string        `json:"handling"`
-	Drawing  *wire.Drawing `json:"drawing,omitempty"`
+	Offering string          `json:"offering"`
+	Rig      string          `json:"rig"`
+	Mark     string          `json:"mark"`
+	Says     string          `json:"says"`
+	Retrieve string          `json:"retrieve"`
+	Bite     string          `json:"bite"`
+	Handling string          `json:"handling"`
+	Drawing  *answer.Drawing `json:"drawing,omitempty"`
 }
 
 type sheetOutput struct {
 	Body struct {
-		Name      string            `json:"name"`
-		Says      string            `json:"says"`
-		LeaveHome time.Time         `json:"leave_home"`
-		BackHome  time.Time         `json:"back_home"`
-		TimeZone  string            `json:"time_zone"`
-		Against   []string          `json:"against" nullable:"false"`
-		Cautions  []wire.CautionOut `json:"cautions" nullable:"false" doc:"gravest first"`
-		Stops     []stopOut         `json:"stops" nullable:"false"`
-		Sun       []toldOut         `json:"sun" nullable:"false"`
-		Bring     []string          `json:"bring" nullable:"false"`
-		Missing   []string          `json:"missing" nullable:"false"`
-		Bait      []string          `json:"bait" nullable:"false"`
-		Bylaws    []string          `json:"bylaws" nullable:"false"`
-		Tell      string            `json:"tell" doc:"for whoever is told where one goes"`
+		Name      string              `json:"name"`
+		Says      string              `json:"says"`
+		LeaveHome time.Time           `json:"leave_home"`
+		BackHome  time.Time           `json:"back_home"`
+		TimeZone  string              `json:"time_zone"`
+		Against   []string            `json:"against" nullable:"false"`
+		Cautions  []answer.CautionOut `json:"cautions" nullable:"false" doc:"gravest first"`
+		Stops     []stopOut           `json:"stops" nullable:"false"`
+		Sun       []toldOut           `json:"sun" nullable:"false"`
+		Bring     []string            `json:"bring" nullable:"false"`
+		Missing   []string            `json:"missing" nullable:"false"`
+		Bait      []string            `json:"bait" nullable:"false"`
+		Bylaws    []string            `json:"bylaws" nullable:"false"`
+		Tell      string              `json:"tell" doc:"for whoever is told where one goes"`
 	}
 }
 
@@ -83,7 +84,7 @@ func (s service) sheet(ctx context.Context, as *web.Scope, in *wire.ByID) (*shee
 	out := &sheetOutput{}
 	b := &out.Body
 	b.Name, b.Says, b.LeaveHome, b.BackHome, b.Against, b.Tell = p.Name, now.Says, now.LeaveHome, now.BackHome, now.Against, sh.Tell
-	b.Cautions, b.Bring, b.Missing, b.Bait, b.Bylaws = wire.Cautions(sh.Cautions), listed(sh.Bring), listed(sh.Missing), listed(sh.Bait),
+	b.Cautions, b.Bring, b.Missing, b.Bait, b.Bylaws = answer.Cautions(sh.Cautions), listed(sh.Bring), listed(sh.Missing), listed(sh.Bait),
 		listed(sh.Bylaws)
 	b.Sun, b.Stops, b.TimeZone = []toldOut{}, []stopOut{}, "UTC"
 	for _, k := range sh.Sun {
@@ -116,7 +117,7 @@ func (d *asked) stopOf(s *plan.Stop, leg LegOut) stopOut {
 	book := d.o.Asked.Book
 	rig, drawn := book.Rig(k.RigID)
 	if o, known := book.Offering(k.OfferingID); known && drawn {
-		out.Tie.Drawing = wire.DrawingIf(rigcard.Rig(rig, rigcard.Tied{WeightKg: k.WeightKg, Hook: k.Hook, LeaderN: k.LeaderN,
+		out.Tie.Drawing = answer.DrawingIf(rigcard.Rig(rig, rigcard.Tied{WeightKg: k.WeightKg, Hook: k.Hook, LeaderN: k.LeaderN,
 			LeaderOf: k.LeaderOf, Offering: o, Units: d.as.Units}))
 	}
 	return out

@@ -5,10 +5,10 @@ import (
 	"slices"
 	"time"
 
+	"greypebble/answer"
 	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/server/api/web"
-	"greypebble/server/api/wire"
 	"greypebble/server/desk"
 )
 
@@ -152,8 +152,8 @@ func windowOf(o *plan.Outlook, w plan.Window, sp *desk.Laid, as *web.Scope) ahea
 	t := o.Asked.Targets[w.Target]
 	out := aheadWindow{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner),
 		TimeZone: sp.Water.TimeZone, Target: t.ID, TargetName: t.Name,
-		From: wire.Moment(w.From), To: wire.Moment(w.To), BestFrom: w.BestFrom, BestUntil: w.BestUntil,
-		Opens: wire.Moment(w.Opens), Shuts: wire.Moment(w.Shuts), BeOutBy: wire.Moment(w.BeOutBy), Edge: w.Edge, Catch: w.Catch,
+		From: answer.Moment(w.From), To: answer.Moment(w.To), BestFrom: w.BestFrom, BestUntil: w.BestUntil,
+		Opens: answer.Moment(w.Opens), Shuts: answer.Moment(w.Shuts), BeOutBy: answer.Moment(w.BeOutBy), Edge: w.Edge, Catch: w.Catch,
 		Others: []otherTarget{}, Dark: w.Dark, Told: w.Told, Says: o.Says(w, sp.Clock, as.Units)}
 	for _, k := range w.Others {
 		other := o.Asked.Targets[k.Target]

@@ -5,10 +5,10 @@ import (
 	"errors"
 	"fmt"
 
+	"greypebble/answer"
 	"greypebble/core/tackle"
 	"greypebble/core/water"
 	"greypebble/server/api/web"
-	"greypebble/server/api/wire"
 )
 
 type lengthWeightIn struct {
@@ -58,9 +58,9 @@ type lightFinishIn struct {
 }
 
 type lightFinishOut struct {
-	Class    string           `json:"class"`
-	Lux      float64          `json:"lux"`
-	Finishes []wire.FinishOut `json:"finishes" nullable:"false" doc:"best first"`
+	Class    string             `json:"class"`
+	Lux      float64            `json:"lux"`
+	Finishes []answer.FinishOut `json:"finishes" nullable:"false" doc:"best first"`
 }
 
 func lightFinish(_ context.Context, in *lightFinishIn) (o lightFinishOut, err error) {
@@ -70,6 +70,6 @@ func lightFinish(_ context.Context, in *lightFinishIn) (o lightFinishOut, err er
 	}
 	o.Lux = water.Sky{SunAltitude: in.SunAltitudeDeg, Cloud: in.CloudFraction}.Surface() * water.Remaining(k, in.DepthM)
 	class := water.Class(o.Lux)
-	o.Class, o.Finishes = class.String(), wire.Finishes(class, in.SecchiM)
+	o.Class, o.Finishes = class.String(), answer.Finishes(class, in.SecchiM)
 	return o, nil
 }

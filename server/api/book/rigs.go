@@ -6,9 +6,9 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/rigcard"
 	"greypebble/server/api/web"
-	"greypebble/server/api/wire"
 )
 
 type rigCardInput struct {
@@ -29,19 +29,19 @@ type wayOut struct {
 
 type rigCardOutput struct {
 	Body struct {
-		ID      string       `json:"id"`
-		Name    string       `json:"name"`
-		Bite    string       `json:"bite"`
-		Refused string       `json:"refused"`
-		Tip     string       `json:"tip"`
-		Ways    []wayOut     `json:"ways" nullable:"false"`
-		Drawing wire.Drawing `json:"drawing"`
+		ID      string         `json:"id"`
+		Name    string         `json:"name"`
+		Bite    string         `json:"bite"`
+		Refused string         `json:"refused"`
+		Tip     string         `json:"tip"`
+		Ways    []wayOut       `json:"ways" nullable:"false"`
+		Drawing answer.Drawing `json:"drawing"`
 	}
 }
 
 type knotStepOut struct {
-	Says    string       `json:"says"`
-	Drawing wire.Drawing `json:"drawing"`
+	Says    string         `json:"says"`
+	Drawing answer.Drawing `json:"drawing"`
 }
 
 type knotOut struct {
@@ -63,7 +63,7 @@ func (s service) registerRigs(api huma.API) {
 		for _, k := range rigcard.Knots() {
 			o := knotOut{ID: k.ID, Name: k.Name, For: k.For}
 			for _, step := range k.Steps {
-				o.Steps = append(o.Steps, knotStepOut{step.Says, wire.DrawingOf(step.Drawing)})
+				o.Steps = append(o.Steps, knotStepOut{step.Says, answer.DrawingOf(step.Drawing)})
 			}
 			out.Body = append(out.Body, o)
 		}
@@ -100,7 +100,7 @@ func (s service) rigCard(ctx context.Context, as *web.Scope, in *rigCardInput) (
 	b := &out.Body
 	u := as.Units
 	b.ID, b.Name, b.Bite, b.Refused, b.Tip, b.Drawing, b.Ways = r.ID, r.Name, u.Fill(r.Bite), u.Fill(r.Refused), u.Fill(r.Tip),
-		wire.DrawingOf(rigcard.Rig(r, t)), []wayOut{}
+		answer.DrawingOf(rigcard.Rig(r, t)), []wayOut{}
 	for _, w := range r.Ways {
 		b.Ways = append(b.Ways, wayOut{w.Style, u.Fill(w.Move), w.Cadence})
 	}

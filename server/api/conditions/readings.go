@@ -8,6 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/answer"
 	"greypebble/core/conditions"
 	"greypebble/interchange/logger"
 	"greypebble/server/api/web"
@@ -17,9 +18,9 @@ import (
 type readingsInput struct {
 	wire.ByID
 	Body struct {
-		Time     time.Time        `json:"time,omitempty" doc:"now if left out; what is said of a time to come is not kept as observed"`
-		SpotID   *uuid.UUID       `json:"spot_id,omitempty" format:"uuid" doc:"where it was taken"`
-		Readings []wire.ReadingIn `json:"readings" minItems:"1" maxItems:"20" nullable:"false"`
+		Time     time.Time          `json:"time,omitempty" doc:"now if left out; what is said of a time to come is not kept as observed"`
+		SpotID   *uuid.UUID         `json:"spot_id,omitempty" format:"uuid" doc:"where it was taken"`
+		Readings []answer.ReadingIn `json:"readings" minItems:"1" maxItems:"20" nullable:"false"`
 	}
 }
 
@@ -80,7 +81,7 @@ const clockSlack = time.Minute
 
 func (s service) addReadings(ctx context.Context, as *web.Scope, in *readingsInput) (*struct{}, error) {
 	t := as.At(in.Body.Time).Truncate(time.Millisecond)
-	list, err := wire.ObservedAt(in.Body.Readings, t)
+	list, err := answer.ObservedAt(in.Body.Readings, t)
 	if err != nil {
 		return nil, err
 	}

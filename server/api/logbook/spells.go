@@ -11,6 +11,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/answer"
 	"greypebble/core/conditions"
 	"greypebble/core/outing"
 	"greypebble/core/playbook"
@@ -42,18 +43,18 @@ type spellCatchIn struct {
 type spellInput struct {
 	wire.ByID
 	Body struct {
-		SpotID    uuid.UUID        `json:"spot_id" format:"uuid"`
-		Target    string           `json:"target"`
-		StartedAt time.Time        `json:"started_at"`
-		EndedAt   time.Time        `json:"ended_at"`
-		Rods      int              `json:"rods,omitempty" minimum:"1" maximum:"12" doc:"1 if left out"`
-		Mark      string           `json:"mark,omitempty" maxLength:"60"`
-		Approach  string           `json:"approach,omitempty" enum:"live bait,cut bait,lure"`
-		Offering  string           `json:"offering,omitempty" maxLength:"80"`
-		Note      string           `json:"note,omitempty" maxLength:"1000"`
-		Readings  []wire.ReadingIn `json:"readings,omitempty" maxItems:"10" nullable:"false" doc:"what you saw; the rest is filled in"`
-		Catches   []spellCatchIn   `json:"catches,omitempty" maxItems:"200" nullable:"false" doc:"stored with the spell, all or none"`
-		Revision  int              `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+		SpotID    uuid.UUID          `json:"spot_id" format:"uuid"`
+		Target    string             `json:"target"`
+		StartedAt time.Time          `json:"started_at"`
+		EndedAt   time.Time          `json:"ended_at"`
+		Rods      int                `json:"rods,omitempty" minimum:"1" maximum:"12" doc:"1 if left out"`
+		Mark      string             `json:"mark,omitempty" maxLength:"60"`
+		Approach  string             `json:"approach,omitempty" enum:"live bait,cut bait,lure"`
+		Offering  string             `json:"offering,omitempty" maxLength:"80"`
+		Note      string             `json:"note,omitempty" maxLength:"1000"`
+		Readings  []answer.ReadingIn `json:"readings,omitempty" maxItems:"10" nullable:"false" doc:"what you saw; the rest is filled in"`
+		Catches   []spellCatchIn     `json:"catches,omitempty" maxItems:"200" nullable:"false" doc:"stored with the spell, all or none"`
+		Revision  int                `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
 		SpellMore
 	}
 }
@@ -262,7 +263,7 @@ func (s service) putSpell(ctx context.Context, as *web.Scope, in *spellInput) (*
 	if err != nil {
 		return nil, web.Wrong("body.target", err)
 	}
-	said, err := wire.ObservedAt(b.Readings, middle)
+	said, err := answer.ObservedAt(b.Readings, middle)
 	if err != nil {
 		return nil, err
 	}

@@ -6,6 +6,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/quantity"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
@@ -21,17 +22,17 @@ type chartInput struct {
 // chartSpot is a spot on the map at a moment.
 type chartSpot struct {
 	SpotSummary
-	Open     bool            `json:"open"`
-	Closing  bool            `json:"closing"`
-	Closes   *time.Time      `json:"closes,omitempty"`
-	Opens    *time.Time      `json:"opens,omitempty" doc:"when it opens next, if it is shut"`
-	ClosedBy string          `json:"closed_by,omitempty" doc:"the zone whose rule closes it now"`
-	Says     string          `json:"says"`
-	Surface  wire.SurfaceOut `json:"surface"`
-	Warnings []string        `json:"warnings" nullable:"false" doc:"of zones that hold there now"`
-	Line     []wire.LatLon   `json:"line" nullable:"false" doc:"its section on the map"`
-	Shape    *wire.ShapeBody `json:"shape,omitempty"`
-	Marks    []chartMark     `json:"marks" nullable:"false"`
+	Open     bool              `json:"open"`
+	Closing  bool              `json:"closing"`
+	Closes   *time.Time        `json:"closes,omitempty"`
+	Opens    *time.Time        `json:"opens,omitempty" doc:"when it opens next, if it is shut"`
+	ClosedBy string            `json:"closed_by,omitempty" doc:"the zone whose rule closes it now"`
+	Says     string            `json:"says"`
+	Surface  answer.SurfaceOut `json:"surface"`
+	Warnings []string          `json:"warnings" nullable:"false" doc:"of zones that hold there now"`
+	Line     []wire.LatLon     `json:"line" nullable:"false" doc:"its section on the map"`
+	Shape    *wire.ShapeBody   `json:"shape,omitempty"`
+	Marks    []chartMark       `json:"marks" nullable:"false"`
 }
 
 type chartMark struct {
@@ -122,13 +123,13 @@ func (s service) chart(ctx context.Context, as *web.Scope, in *chartInput) (*cha
 }
 
 func onChart(sp *desk.Laid, memo *tide.Memo, t time.Time, u quantity.Units) (chartSpot, error) {
-	m, c, err := sp.AtWith(memo, t, windowsBefore, windowsAfter)
+	m, c, err := sp.AtWith(memo, t, answer.WindowsBefore, answer.WindowsAfter)
 	if err != nil {
 		return chartSpot{}, err
 	}
 	gate := spot.GateAt(sp.Open(c), t)
-	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: wire.Moment(gate.Closes),
-		Opens: wire.Moment(gate.Opens), Says: m.Headline(u), Surface: wire.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t),
+	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: answer.Moment(gate.Closes),
+		Opens: answer.Moment(gate.Opens), Says: m.Headline(u), Surface: answer.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t),
 		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
 	if z := sp.Spot.Spot.Closing(t); z != nil {
@@ -151,7 +152,7 @@ func (s service) shelter(ctx context.Context, as *web.Scope, in *shelterInput) (
 	out := &shelterOutput{Body: []shelterOut{}}
 	all := m.Shelter(in.WindMS)
 	for i, s := range all.Surfaces {
-		f := wire.Surface(s)
+		f := answer.Surface(s)
 		out.Body = append(out.Body, shelterOut{FromDeg: all.FromDeg(i), Word: f.Word, WaveM: f.WaveM, FetchM: f.FetchM, Side: f.Side,
 			Sheltered: f.Sheltered})
 	}

@@ -7,6 +7,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/ground"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
@@ -78,9 +79,9 @@ func (s service) listVisits(ctx context.Context, as *web.Scope, in *visitsInput)
 	out := &visitsOutput{}
 	out.Body.Visits, out.Body.Why = []visitOut{}, why
 	for _, v := range visits {
-		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: wire.Moment(v.Opens), Closes: wire.Moment(v.BeOutBy),
-			LimitedBy: v.ClosedBy, Shuts: wire.Moment(v.Closes), SureFrom: wire.Moment(v.SureFrom), SureUntil: wire.Moment(v.SureUntil),
-			BestFrom: wire.Moment(v.BestFrom), BestUntil: wire.Moment(v.BestUntil),
+		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: answer.Moment(v.Opens), Closes: answer.Moment(v.BeOutBy),
+			LimitedBy: v.ClosedBy, Shuts: answer.Moment(v.Closes), SureFrom: answer.Moment(v.SureFrom), SureUntil: answer.Moment(v.SureUntil),
+			BestFrom: answer.Moment(v.BestFrom), BestUntil: answer.Moment(v.BestUntil),
 			Marks: v.Marks, Says: v.Says(sp.Clock, as.Units)})
 	}
 	return out, nil

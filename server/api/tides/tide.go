@@ -7,9 +7,9 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/tide"
 	"greypebble/server/api/web"
-	"greypebble/server/api/wire"
 )
 
 type predictInput struct {
@@ -35,8 +35,8 @@ type heightAt struct {
 
 type predictOutput struct {
 	Body struct {
-		Heights []heightAt    `json:"heights" nullable:"false"`
-		Turns   []wire.TurnAt `json:"turns" nullable:"false"`
+		Heights []heightAt      `json:"heights" nullable:"false"`
+		Turns   []answer.TurnAt `json:"turns" nullable:"false"`
 	}
 }
 
@@ -72,7 +72,7 @@ func registerTide(api huma.API, d *web.Deps) {
 			for i, v := range levels {
 				out.Body.Heights[i] = heightAt{from.Add(time.Duration(i) * step), v}
 			}
-			out.Body.Turns = wire.Turns(turns)
+			out.Body.Turns = answer.Turns(turns)
 			return out, nil
 		})
 }

@@ -16,8 +16,8 @@ import (
 
 type answerKey struct{}
 
-// answer that was written out by its handler's wrapper, on its way to the wire.
-type answer struct{ raw json.RawMessage }
+// writtenOut is an answer that was written out by its handler's wrapper, on its way to the wire.
+type writtenOut struct{ raw json.RawMessage }
 
 // Answering gives an API's JSON its way through; for the configuration of the API.
 func Answering(c *huma.Config) {
@@ -26,7 +26,7 @@ func Answering(c *huma.Config) {
 		c.Formats[name] = huma.Format{Marshal: write, Unmarshal: json.Unmarshal}
 	}
 	c.Transformers = append(c.Transformers, func(ctx huma.Context, _ string, v any) (any, error) {
-		if a, ok := ctx.Context().Value(answerKey{}).(*answer); ok && a.raw != nil {
+		if a, ok := ctx.Context().Value(answerKey{}).(*writtenOut); ok && a.raw != nil {
 			if _, failed := v.(error); !failed {
 				return a.raw, nil
 			}
@@ -45,12 +45,12 @@ func write(w io.Writer, v any) error {
 
 // carry lets the wrapper of a handler hand over what it wrote.
 func carry(ctx huma.Context, next func(huma.Context)) {
-	next(huma.WithValue(ctx, answerKey{}, &answer{}))
+	next(huma.WithValue(ctx, answerKey{}, &writtenOut{}))
 }
 
 // writeOut the body of an output, if it has one that is JSON.
 func writeOut(ctx context.Context, out any) error {
-	a, ok := ctx.Value(answerKey{}).(*answer)
+	a, ok := ctx.Value(answerKey{}).(*writtenOut)
 	if !ok || a.raw != nil {
 		return nil
 	}

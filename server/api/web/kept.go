@@ -39,7 +39,7 @@ func (k Kept[K]) Send(ctx context.Context, key K, workOut func(context.Context) 
 	if err != nil {
 		return err
 	}
-	if a, ok := ctx.Value(answerKey{}).(*answer); ok {
+	if a, ok := ctx.Value(answerKey{}).(*writtenOut); ok {
 		a.raw = raw
 	}
 	return nil

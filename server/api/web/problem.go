@@ -15,6 +15,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/server/store"
 )
 
@@ -104,9 +105,12 @@ func Failed(err error) error {
 	var conflict store.ConflictError
 	var inUse store.InUseError
 	var status huma.StatusError
+	var wrong *answer.WrongError
 	switch {
 	case err == nil:
 		return nil
+	case errors.As(err, &wrong):
+		return Wrong(wrong.At, wrong.Err)
 	case errors.As(err, &status):
 		return err
 	case errors.Is(err, store.ErrFull), store.DiskFull(err):

@@ -156,7 +156,7 @@ func TestAKeptAnswerIsWorkedOutOnce(t *testing.T) {
 	n := 0
 	work := func(context.Context) (any, error) { n++; return map[string]int{"n": n}, nil }
 	for range 3 {
-		a := &answer{}
+		a := &writtenOut{}
 		require.NoError(t, k.Send(context.WithValue(t.Context(), answerKey{}, a), 1, work))
 		assert.JSONEq(t, `{"n":1}`, string(a.raw))
 	}

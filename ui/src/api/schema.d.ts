@@ -2261,6 +2261,38 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Advice: {
+            /** @description what the edges rest on */
+            basis: string;
+            /** @description the best that is not in your kit, where it is better */
+            beyond?: components["schemas"]["ChoiceOut"];
+            /** @description of the way, the sea and the place, gravest first */
+            cautions: components["schemas"]["CautionOut"][];
+            choices: components["schemas"]["ChoiceOut"][];
+            conditions: components["schemas"]["Condition"][];
+            /**
+             * @description at do not the choices are no advice to go
+             * @enum {string}
+             */
+            gravest: "note" | "think" | "do not";
+            /** @description you have a kit, and it was asked first */
+            kit: boolean;
+            /** @description why there is no choice, where there is none */
+            note: string;
+            /** @description what cannot work now, and why */
+            ruled_out: components["schemas"]["RuledOutOut"][];
+            stage: components["schemas"]["StageOut"];
+            /** @description when to move on */
+            stay: string;
+            /**
+             * Format: double
+             * @description what something usual on the hook would be worth, as a share of the best
+             */
+            usual: number;
+            /** @description that the way is shut or soon will be; empty when there is no hurry */
+            way: string;
+            what_would_change: components["schemas"]["TurningOut"][];
+        };
         AdviseBody: {
             /**
              * Format: double
@@ -2305,38 +2337,6 @@ export interface components {
             units?: "metric" | "us";
             /** @description say which reading would change the choice */
             what_would_change?: boolean;
-        };
-        AdviseOutputBody: {
-            /** @description what the edges rest on */
-            basis: string;
-            /** @description the best that is not in your kit, where it is better */
-            beyond?: components["schemas"]["ChoiceOut"];
-            /** @description of the way, the sea and the place, gravest first */
-            cautions: components["schemas"]["CautionOut"][];
-            choices: components["schemas"]["ChoiceOut"][];
-            conditions: components["schemas"]["Condition"][];
-            /**
-             * @description at do not the choices are no advice to go
-             * @enum {string}
-             */
-            gravest: "note" | "think" | "do not";
-            /** @description you have a kit, and it was asked first */
-            kit: boolean;
-            /** @description why there is no choice, where there is none */
-            note: string;
-            /** @description what cannot work now, and why */
-            ruled_out: components["schemas"]["RuledOutOut"][];
-            stage: components["schemas"]["StageOut"];
-            /** @description when to move on */
-            stay: string;
-            /**
-             * Format: double
-             * @description what something usual on the hook would be worth, as a share of the best
-             */
-            usual: number;
-            /** @description that the way is shut or soon will be; empty when there is no hurry */
-            way: string;
-            what_would_change: components["schemas"]["TurningOut"][];
         };
         AheadOutputBody: {
             /** @description names of spots without a mark, of which nothing can be said: some */
@@ -2899,22 +2899,9 @@ export interface components {
             needed: boolean;
             says: string;
         };
-        CompareAdviceInputBody: {
+        CompareBody: {
             a: components["schemas"]["PickBody"];
             b: components["schemas"]["PickBody"];
-        };
-        CompareAdviceOutputBody: {
-            a: components["schemas"]["ChoiceOut"];
-            b: components["schemas"]["ChoiceOut"];
-            /**
-             * Format: double
-             * @description a over b
-             */
-            ratio: number;
-            /** @description what differs most first */
-            reasons: components["schemas"]["BesideOut"][];
-            /** @description both on one sheet, as wide as a's drawn_px; not of two spots */
-            side?: components["schemas"]["Drawing"];
         };
         CompareOutputBody: {
             /** @description levels of both over the first three days */
@@ -2958,6 +2945,19 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        ComparedAdvice: {
+            a: components["schemas"]["ChoiceOut"];
+            b: components["schemas"]["ChoiceOut"];
+            /**
+             * Format: double
+             * @description a over b
+             */
+            ratio: number;
+            /** @description what differs most first */
+            reasons: components["schemas"]["BesideOut"][];
+            /** @description both on one sheet, as wide as a's drawn_px; not of two spots */
+            side?: components["schemas"]["Drawing"];
+        };
         Condition: {
             /**
              * Format: double
@@ -2998,28 +2998,6 @@ export interface components {
             of: string;
             /** @description the width over which it fades */
             soft?: string;
-        };
-        ConditionsOutputBody: {
-            /** @description layers of light down to the deepest mark, and what shows there */
-            bands: components["schemas"]["BandOut"][];
-            /** @description what the words for clarity stand for */
-            clarity_words: components["schemas"]["ClarityWord"][];
-            /** @description where the forecast comes from and how it went last time */
-            forecast?: components["schemas"]["FeedOut"];
-            /** @description readings of the last three days and the next day and a half */
-            history: components["schemas"]["HistoryOf"][];
-            /** @enum {string} */
-            light: "bright" | "dim" | "twilight" | "dark";
-            readings: components["schemas"]["Condition"][];
-            spot_id: string;
-            stage: components["schemas"]["StageOut"];
-            surface: components["schemas"]["SurfaceOut"];
-            /** Format: date-time */
-            time: string;
-            /** @description of the water over each mark, from the day before to the day after */
-            warmth: components["schemas"]["MarkWarmth"][];
-            /** @description over the last days; left out where too little is known */
-            water_temp_trend?: components["schemas"]["TrendOut"];
         };
         ConfirmInputBody: {
             password: string;
@@ -5334,7 +5312,7 @@ export interface components {
             /** Format: int64 */
             revision: number;
         };
-        RibbonBody: {
+        Ribbon: {
             /** @description sun up */
             daylight: components["schemas"]["SpanOut"][];
             frames: components["schemas"]["Frame"][];
@@ -5568,6 +5546,28 @@ export interface components {
         ShapeBody: {
             area: boolean;
             points: components["schemas"]["LatLon"][];
+        };
+        Sheet: {
+            /** @description layers of light down to the deepest mark, and what shows there */
+            bands: components["schemas"]["BandOut"][];
+            /** @description what the words for clarity stand for */
+            clarity_words: components["schemas"]["ClarityWord"][];
+            /** @description where the forecast comes from and how it went last time */
+            forecast?: components["schemas"]["FeedOut"];
+            /** @description readings of the last three days and the next day and a half */
+            history: components["schemas"]["HistoryOf"][];
+            /** @enum {string} */
+            light: "bright" | "dim" | "twilight" | "dark";
+            readings: components["schemas"]["Condition"][];
+            spot_id: string;
+            stage: components["schemas"]["StageOut"];
+            surface: components["schemas"]["SurfaceOut"];
+            /** Format: date-time */
+            time: string;
+            /** @description of the water over each mark, from the day before to the day after */
+            warmth: components["schemas"]["MarkWarmth"][];
+            /** @description over the last days; left out where too little is known */
+            water_temp_trend?: components["schemas"]["TrendOut"];
         };
         SheetChoice: {
             bite: string;
@@ -6090,7 +6090,7 @@ export interface components {
             /** Format: int64 */
             third: number;
         };
-        StateOutputBody: {
+        State: {
             /** @description gravest first, those of rules before all */
             cautions: string[];
             conditions: components["schemas"]["Condition"][];
@@ -7914,7 +7914,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AdviseOutputBody"];
+                    "application/json": components["schemas"]["Advice"];
                 };
             };
             /** @description Unauthorized */
@@ -7964,7 +7964,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["CompareAdviceInputBody"];
+                "application/json": components["schemas"]["CompareBody"];
             };
         };
         responses: {
@@ -7974,7 +7974,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CompareAdviceOutputBody"];
+                    "application/json": components["schemas"]["ComparedAdvice"];
                 };
             };
             /** @description Unauthorized */
@@ -9753,7 +9753,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ConditionsOutputBody"];
+                    "application/json": components["schemas"]["Sheet"];
                 };
             };
             /** @description Unauthorized */
@@ -13900,7 +13900,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RibbonBody"];
+                    "application/json": components["schemas"]["Ribbon"];
                 };
             };
             /** @description Unauthorized */
@@ -14021,7 +14021,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StateOutputBody"];
+                    "application/json": components["schemas"]["State"];
                 };
             };
             /** @description Unauthorized */

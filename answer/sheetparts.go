@@ -1,25 +1,23 @@
-package conditions
+package answer
 
 import (
-	"time"
-
 	"greypebble/core/conditions"
 	"greypebble/core/spot"
 	"greypebble/core/water"
-	"greypebble/server/api/wire"
+	"time"
 )
 
 // The parts of the conditions sheet that are drawn.
 
-type markWarmth struct {
+type MarkWarmth struct {
 	MarkID string      `json:"mark_id"`
 	Name   string      `json:"name"`
 	Bottom string      `json:"bottom"`
 	Now    *float64    `json:"now_c,omitempty" doc:"left out when dry"`
-	Points []warmPoint `json:"points" nullable:"false"`
+	Points []WarmPoint `json:"points" nullable:"false"`
 }
 
-type warmPoint struct {
+type WarmPoint struct {
 	Time time.Time `json:"time"`
 	C    *float64  `json:"c,omitempty" doc:"left out when dry"`
 }
@@ -31,7 +29,7 @@ const (
 	warmEvery  = 30 * time.Minute
 )
 
-func warmthOf(sp *spot.Spot, t time.Time) ([]markWarmth, error) {
+func warmthOf(sp *spot.Spot, t time.Time) ([]MarkWarmth, error) {
 	from, to := t.Add(-warmBefore), t.Add(warmAfter)
 	w, err := sp.Warmth(from, to)
 	if err != nil {
@@ -43,43 +41,43 @@ func warmthOf(sp *spot.Spot, t time.Time) ([]markWarmth, error) {
 		}
 		return nil
 	}
-	out := []markWarmth{}
+	out := []MarkWarmth{}
 	for i, m := range sp.Marks {
-		o := markWarmth{MarkID: m.ID, Name: m.Name, Bottom: m.Bottom, Now: at(i, t), Points: []warmPoint{}}
+		o := MarkWarmth{MarkID: m.ID, Name: m.Name, Bottom: m.Bottom, Now: at(i, t), Points: []WarmPoint{}}
 		for k := from; !k.After(to); k = k.Add(warmEvery) {
-			o.Points = append(o.Points, warmPoint{k, at(i, k)})
+			o.Points = append(o.Points, WarmPoint{k, at(i, k)})
 		}
 		out = append(out, o)
 	}
 	return out, nil
 }
 
-type bandOut struct {
-	Light    string           `json:"light" enum:"bright,dim,twilight,dark"`
-	FromM    float64          `json:"from_m"`
-	ToM      float64          `json:"to_m"`
-	Finishes []wire.FinishOut `json:"finishes" nullable:"false" doc:"best first"`
+type BandOut struct {
+	Light    string      `json:"light" enum:"bright,dim,twilight,dark"`
+	FromM    float64     `json:"from_m"`
+	ToM      float64     `json:"to_m"`
+	Finishes []FinishOut `json:"finishes" nullable:"false" doc:"best first"`
 }
 
-func bandsOf(m *spot.Moment) []bandOut {
-	out := []bandOut{}
+func bandsOf(m *spot.Moment) []BandOut {
+	out := []BandOut{}
 	secchi := m.Believed[conditions.Clarity].Value
 	k, err := water.Attenuation(secchi)
 	if err != nil {
 		return out
 	}
 	for _, b := range water.LightBands(m.SurfaceLight(m.Believed[conditions.Cloud].Value), k, m.DeepestM()) {
-		out = append(out, bandOut{Light: b.Light.String(), FromM: b.FromM, ToM: b.ToM, Finishes: wire.Finishes(b.Light, secchi)})
+		out = append(out, BandOut{Light: b.Light.String(), FromM: b.FromM, ToM: b.ToM, Finishes: Finishes(b.Light, secchi)})
 	}
 	return out
 }
 
-type historyOf struct {
+type HistoryOf struct {
 	Kind   string         `json:"kind"`
-	Points []historyPoint `json:"points" nullable:"false"`
+	Points []HistoryPoint `json:"points" nullable:"false"`
 }
 
-type historyPoint struct {
+type HistoryPoint struct {
 	Time   time.Time `json:"time"`
 	Value  float64   `json:"value"`
 	Origin string    `json:"origin"`
@@ -92,17 +90,17 @@ const (
 	historyAfter  = 36 * time.Hour
 )
 
-func historiesOf(list []conditions.Reading, t time.Time) []historyOf {
-	by := map[conditions.Kind][]historyPoint{}
+func historiesOf(list []conditions.Reading, t time.Time) []HistoryOf {
+	by := map[conditions.Kind][]HistoryPoint{}
 	for _, r := range list {
 		if gap := r.Time.Sub(t); gap >= -historyBefore && gap <= historyAfter {
-			by[r.Kind] = append(by[r.Kind], historyPoint{r.Time, r.Value, string(r.Origin), r.Source == conditions.TheAngler})
+			by[r.Kind] = append(by[r.Kind], HistoryPoint{r.Time, r.Value, string(r.Origin), r.Source == conditions.TheAngler})
 		}
 	}
-	out := []historyOf{}
+	out := []HistoryOf{}
 	for _, k := range conditions.Kinds() {
 		if points := by[k]; len(points) > 0 {
-			out = append(out, historyOf{string(k), points})
+			out = append(out, HistoryOf{string(k), points})
 		}
 	}
 	return out

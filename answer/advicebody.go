@@ -1,7 +1,6 @@
-package advice
+package answer
 
 import (
-	"greypebble/server/api/wire"
 	"time"
 
 	"github.com/google/uuid"
@@ -13,7 +12,7 @@ type AdviseBody struct {
 	Time        time.Time         `json:"time,omitempty" doc:"now if left out"`
 	Target      string            `json:"target,omitempty" example:"red-drum"`
 	Targets     []string          `json:"targets,omitempty" maxItems:"12" nullable:"false" doc:"several at once, each by its own measure"`
-	Readings    []wire.ReadingIn  `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there overrules the forecast"`
+	Readings    []ReadingIn       `json:"readings,omitempty" maxItems:"50" nullable:"false" doc:"what you see there overrules the forecast"`
 	Signs       []string          `json:"signs,omitempty" maxItems:"20" nullable:"false" doc:"seen on the water now"`
 	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
 	Manner      string            `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"this time: the spot's, or a further one"`
@@ -24,10 +23,8 @@ type AdviseBody struct {
 	Most        int               `json:"most,omitempty" minimum:"1" maximum:"20" doc:"choices wanted, three if left out"`
 }
 
-type adviseInput struct{ Body AdviseBody }
-
-// reasonOut is what a family of rules says of a part of the edge.
-type reasonOut struct {
+// ReasonOut is what a family of rules says of a part of the edge.
+type ReasonOut struct {
 	Part      string          `json:"part" enum:"there,feeding,taken," doc:"empty for what is left over"`
 	Rule      string          `json:"rule" doc:"that says most"`
 	Says      string          `json:"says"`
@@ -40,11 +37,11 @@ type reasonOut struct {
 	Origin    string          `json:"origin"`
 	Idea      string          `json:"idea"`
 	School    string          `json:"school"`
-	Rules     []ruleReasonOut `json:"rules" nullable:"false" doc:"of the family, largest first"`
+	Rules     []RuleReasonOut `json:"rules" nullable:"false" doc:"of the family, largest first"`
 }
 
-// ruleReasonOut is one rule's share of a reason.
-type ruleReasonOut struct {
+// RuleReasonOut is one rule's share of a reason.
+type RuleReasonOut struct {
 	Rule     string  `json:"rule"`
 	Says     string  `json:"says" doc:"empty where nothing is said of it"`
 	Factor   float64 `json:"factor"`
@@ -52,29 +49,29 @@ type ruleReasonOut struct {
 	Ordinary float64 `json:"ordinary"`
 }
 
-// plusOut is a rule that speaks for what is offered, whatever else could be.
-type plusOut struct {
+// PlusOut is a rule that speaks for what is offered, whatever else could be.
+type PlusOut struct {
 	Rule   string  `json:"rule"`
 	Says   string  `json:"says"`
 	Factor float64 `json:"factor"`
 }
 
-// expectedOut is an expected catch a rod-hour.
-type expectedOut struct {
+// ExpectedOut is an expected catch a rod-hour.
+type ExpectedOut struct {
 	Median float64 `json:"median"`
 	Low    float64 `json:"low" doc:"80 % of the belief lies between low and high"`
 	High   float64 `json:"high"`
 }
 
-type workingOut struct {
+type WorkingOut struct {
 	Label   string `json:"label"`
 	Result  string `json:"result"`
 	Formula string `json:"formula"`
 	Weak    string `json:"weak"`
 }
 
-// cardOut is the presentation written out; lines that do not apply are empty.
-type cardOut struct {
+// CardOut is the presentation written out; lines that do not apply are empty.
+type CardOut struct {
 	OfferingID string  `json:"offering_id"`
 	KitID      string  `json:"kit_id,omitempty" doc:"the thing of your kit it takes"`
 	Size       string  `json:"size"`
@@ -100,7 +97,7 @@ type cardOut struct {
 	SpeedMS    float64 `json:"speed_ms" doc:"through the water"`
 }
 
-type choiceOut struct {
+type ChoiceOut struct {
 	Target     string      `json:"target"`
 	TargetName string      `json:"target_name"`
 	Sentence   string      `json:"sentence"`
@@ -111,7 +108,7 @@ type choiceOut struct {
 	DepthM     float64     `json:"depth_m" doc:"of the offering below the surface"`
 	Retrieve   string      `json:"retrieve"`
 	Bite       string      `json:"bite"`
-	Card       cardOut     `json:"card"`
+	Card       CardOut     `json:"card"`
 	Uses       []string    `json:"uses" nullable:"false" doc:"of your kit"`
 	Lacks      []string    `json:"lacks" nullable:"false" doc:"what is not in your kit, and the nearest that is"`
 	Edge       float64     `json:"edge" doc:"how many times an ordinary spell for that fish; the product of the reasons"`
@@ -121,26 +118,26 @@ type choiceOut struct {
 	Feeding    float64     `json:"feeding" doc:"are they eating"`
 	Taken      float64     `json:"taken" doc:"do they take this: a share of the best that can be fished here and now"`
 	Absent     bool        `json:"absent" doc:"it does not live here, or not now"`
-	PerRodHour expectedOut `json:"per_rod_hour" doc:"the expected catch"`
+	PerRodHour ExpectedOut `json:"per_rod_hour" doc:"the expected catch"`
 
 	BeatsNext     float64 `json:"beats_next" doc:"how sure it is that it is better than the next, 0…1"`
 	BeatsNextSays string  `json:"beats_next_says"`
 
-	Reasons    []reasonOut       `json:"reasons" nullable:"false" doc:"largest first"`
-	For        []plusOut         `json:"for" nullable:"false" doc:"what of the offering holds here"`
-	Arithmetic []workingOut      `json:"arithmetic" nullable:"false"`
-	Cautions   []wire.CautionOut `json:"cautions" nullable:"false" doc:"of going, the tackle and the fish, gravest first"`
-	Handling   string            `json:"handling" doc:"how to land, hold and put it back"`
-	Side       *wire.Drawing     `json:"side,omitempty" doc:"from the side, where drawn_px was given"`
-	Plan       *wire.Drawing     `json:"plan,omitempty" doc:"from above, where that shows something"`
+	Reasons    []ReasonOut  `json:"reasons" nullable:"false" doc:"largest first"`
+	For        []PlusOut    `json:"for" nullable:"false" doc:"what of the offering holds here"`
+	Arithmetic []WorkingOut `json:"arithmetic" nullable:"false"`
+	Cautions   []CautionOut `json:"cautions" nullable:"false" doc:"of going, the tackle and the fish, gravest first"`
+	Handling   string       `json:"handling" doc:"how to land, hold and put it back"`
+	Side       *Drawing     `json:"side,omitempty" doc:"from the side, where drawn_px was given"`
+	Plan       *Drawing     `json:"plan,omitempty" doc:"from above, where that shows something"`
 }
 
-type ruledOutOut struct {
+type RuledOutOut struct {
 	Offering string `json:"offering"`
 	Why      string `json:"why"`
 }
 
-type turningOut struct {
+type TurningOut struct {
 	Kind     string  `json:"kind" doc:"of reading; time for the time"`
 	Past     float64 `json:"past" doc:"in the reading's unit; minutes from the moment for the time"`
 	Rises    bool    `json:"rises"`
@@ -150,21 +147,20 @@ type turningOut struct {
 	Spreads  float64 `json:"spreads" doc:"how far off, in standard deviations of what is believed; hours for the time"`
 }
 
-type adviseOutput struct {
-	Body struct {
-		Choices    []choiceOut       `json:"choices" nullable:"false"`
-		Beyond     *choiceOut        `json:"beyond,omitempty" doc:"the best that is not in your kit, where it is better"`
-		RuledOut   []ruledOutOut     `json:"ruled_out" nullable:"false" doc:"what cannot work now, and why"`
-		Changes    []turningOut      `json:"what_would_change" nullable:"false"`
-		Conditions []wire.Condition  `json:"conditions" nullable:"false"`
-		Stage      wire.StageOut     `json:"stage"`
-		Way        string            `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
-		Stay       string            `json:"stay" doc:"when to move on"`
-		Cautions   []wire.CautionOut `json:"cautions" nullable:"false" doc:"of the way, the sea and the place, gravest first"`
-		Gravest    string            `json:"gravest" enum:"note,think,do not" doc:"at do not the choices are no advice to go"`
-		Usual      float64           `json:"usual" doc:"what something usual on the hook would be worth, as a share of the best"`
-		Note       string            `json:"note" doc:"why there is no choice, where there is none"`
-		Kit        bool              `json:"kit" doc:"you have a kit, and it was asked first"`
-		Basis      string            `json:"basis" doc:"what the edges rest on"`
-	}
+// Advice of a moment.
+type Advice struct {
+	Choices    []ChoiceOut   `json:"choices" nullable:"false"`
+	Beyond     *ChoiceOut    `json:"beyond,omitempty" doc:"the best that is not in your kit, where it is better"`
+	RuledOut   []RuledOutOut `json:"ruled_out" nullable:"false" doc:"what cannot work now, and why"`
+	Changes    []TurningOut  `json:"what_would_change" nullable:"false"`
+	Conditions []Condition   `json:"conditions" nullable:"false"`
+	Stage      StageOut      `json:"stage"`
+	Way        string        `json:"way" doc:"that the way is shut or soon will be; empty when there is no hurry"`
+	Stay       string        `json:"stay" doc:"when to move on"`
+	Cautions   []CautionOut  `json:"cautions" nullable:"false" doc:"of the way, the sea and the place, gravest first"`
+	Gravest    string        `json:"gravest" enum:"note,think,do not" doc:"at do not the choices are no advice to go"`
+	Usual      float64       `json:"usual" doc:"what something usual on the hook would be worth, as a share of the best"`
+	Note       string        `json:"note" doc:"why there is no choice, where there is none"`
+	Kit        bool          `json:"kit" doc:"you have a kit, and it was asked first"`
+	Basis      string        `json:"basis" doc:"what the edges rest on"`
 }

@@ -1,22 +1,9 @@
-package wire
+package answer
 
-import (
-	"github.com/danielgtaylor/huma/v2"
-
-	"greypebble/core/drawing"
-)
+import "greypebble/core/drawing"
 
 // Ink says what a stroke is; the page colours it.
 type Ink string
-
-// Schema lists the inks.
-func (Ink) Schema(huma.Registry) *huma.Schema {
-	s := &huma.Schema{Type: huma.TypeString}
-	for _, ink := range drawing.Inks {
-		s.Enum = append(s.Enum, string(ink))
-	}
-	return s
-}
 
 // Stroke of a drawing.
 type Stroke struct {

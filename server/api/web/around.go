@@ -1,0 +1,60 @@
+package web
+
+import (
+	"context"
+	"time"
+
+	"github.com/google/uuid"
+
+	"greypebble/answer"
+	"greypebble/core/going"
+	"greypebble/core/kit"
+	"greypebble/core/playbook"
+	"greypebble/core/quantity"
+	"greypebble/server/desk"
+)
+
+// around is what an answer rests on, as the store has it.
+type around struct {
+	ctx context.Context //nolint:containedctx // it lives as long as its request
+	as  *Scope
+}
+
+// Around the one who asks.
+func (s *Scope) Around(ctx context.Context) answer.Around { return around{ctx, s} }
+
+func (a around) Now() time.Time { return a.as.now }
+
+func (a around) Units() quantity.Units { return a.as.Units }
+
+func (a around) Book(positions map[string]string) (*playbook.Book, error) {
+	if len(positions) == 0 {
+		return a.as.Book(a.ctx)
+	}
+	return a.as.BookTaking(a.ctx, positions)
+}
+
+func (a around) Kit() (kit.Kit, error) { return a.as.deps.Store.KitOf(a.ctx, a.as.Angler) }
+
+func (a around) Limits() (going.Limits, error) { return a.as.deps.Store.Limits(a.ctx, a.as.Angler) }
+
+func (a around) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
+	laid, err := a.as.deps.Desk.Spot(a.ctx, a.as.Angler, id, t)
+	if err != nil {
+		return nil, err
+	}
+	return AnswerSpot(laid), nil
+}
+
+// AnswerSpot is a spot the desk laid out, as answers take it.
+func AnswerSpot(l *desk.Laid) *answer.Spot {
+	return &answer.Spot{ID: l.ID, WaterID: l.Water.ID, SurgeRevision: l.SurgeRevision, Spot: &l.Spot.Spot, List: l.List}
+}
+
+func (a around) Feed(water uuid.UUID) (*answer.Feed, error) {
+	f, err := a.as.deps.Store.FeedOf(a.ctx, a.as.Angler, water)
+	if err != nil || f == nil {
+		return nil, err
+	}
+	return &answer.Feed{IssuedAt: f.IssuedAt, FetchedAt: f.FetchedAt, Problem: f.Problem}, nil
+}
