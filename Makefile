@@ -28,12 +28,15 @@ UI_SOURCES := $(shell find ui/src ui/public -type f -not -path '*/built/*') ui/i
 
 # The core for the browser, and what Go runs it with there.
 WASM := ui/src/core/built
-$(WASM)/core.wasm: $(shell find core wasm -name '*.go' -not -name '*_test.go') $(shell find core -name '*.yaml') go.mod
+$(WASM)/core.wasm: $(shell find core wasm answer interchange/pack -name '*.go' -not -name '*_test.go') $(shell find core -name '*.yaml') go.mod
 	@mkdir -p $(WASM)
 	GOOS=js GOARCH=wasm go build -trimpath -ldflags='-s -w' -o $@ ./wasm
 	@cp "$$(go env GOROOT)/lib/wasm/wasm_exec.js" $(WASM)/wasm_exec.js
 
-ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES) $(WASM)/core.wasm
+$(WASM)/core.wasm.br: $(WASM)/core.wasm ui/scripts/press.mjs
+	node ui/scripts/press.mjs $(WASM)/core.wasm
+
+ui/dist/index.html: ui/node_modules/.stamp $(UI_SOURCES) $(WASM)/core.wasm.br
 	cd ui && npx vite build --logLevel warn
 	@touch ui/dist/.gitkeep
 

@@ -90,8 +90,9 @@ var allowed = map[string][]string{
 	"server/dump": {"server/store"},
 	// The room of accounts is the only one that lets people in.
 	"server/api/people": {"core/quantity", "server/account", "server/store", "server/api/web", "server/api/wire"},
-	"server/api/web":    {"answer", "core/going", "core/kit", "core/playbook", "core/quantity", "server/account", "server/desk", "server/store"},
-	"server/api/wire":   {"answer", "core/*", "server/api/web", "server/store"},
+	"server/api/web": {"answer", "core/going", "core/kit", "core/playbook", "core/quantity", "server/account", "server/desk",
+		"server/store"},
+	"server/api/wire": {"answer", "core/*", "server/api/web", "server/store"},
 	"server/api/*": {"answer", "core/*", "interchange/*", "server/known", "server/store", "server/desk", "server/api/web",
 		"server/api/wire"},
 	"server/api":     {"core/playbook", "server/store", "server/account", "server/api/*"},

@@ -75,6 +75,18 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 		src := icon.(map[string]any)["src"].(string)
 		assert.Equal(t, 200, eval[int](t, p, "fetch(`"+src+"`).then((r) => r.status)"), src)
 	}
+	// What the core needs to answer by itself is sent behind that.
+	require.NoError(t, p.Wait(`(async () => {
+		window.packed = (await new Promise((done) => {
+			const r = indexedDB.open('greypebble');
+			r.onsuccess = () => {
+				const q = r.result.transaction('packs').objectStore('packs').count();
+				q.onsuccess = () => { r.result.close(); done(q.result) };
+			};
+		})) === 1;
+	})(), window.packed`))
+	require.NoError(t, p.Go("/ahead"))
+	require.NoError(t, p.WaitText("Anything that is on"))
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	require.NoError(t, p.Still())
@@ -85,6 +97,16 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	chrome, err = browser.OpenIn(dir)
 	require.NoError(t, err)
 	p = open()
+	require.NoError(t, p.Go("/tie-on"))
+	require.NoError(t, p.WaitText("No signal."))
+	require.NoError(t, p.Wait(`document.querySelector('.choice-says')`))
+	picture(t, p, "tie-no-signal")
+	require.NoError(t, p.Go("/water"))
+	require.NoError(t, p.Wait(`document.querySelector('.water-head')`))
+	picture(t, p, "water-no-signal")
+	require.NoError(t, p.Go("/ahead"))
+	require.NoError(t, p.WaitText("Anything that is on"))
+	picture(t, p, "ahead-no-signal")
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	require.NoError(t, p.Fill("On the hook", "White paddle tail"))
@@ -93,7 +115,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.Wait(`/With no signal nothing is known|The way|flood|ebb/.test(document.querySelector('.fish-now').innerText)`))
 	require.NoError(t, p.Click("Hooked"))
 	require.NoError(t, p.Click("Landed"))
-	require.NoError(t, p.WaitText("No signal. Kept here: 3."))
+	require.NoError(t, p.WaitText("No signal. Kept here: 3. As of"))
 	require.NoError(t, p.Click("Change"))
 	require.NoError(t, p.Fill("On the hook", "Jig"))
 	require.NoError(t, p.Click("Fish this"))

@@ -41,12 +41,24 @@ func Handler() http.Handler {
 				return
 			}
 		}
-		serve(w, r, name, raw)
+		serve(w, r, name, raw, files)
 	})
 }
 
-func serve(w http.ResponseWriter, r *http.Request, name string, raw []byte) {
+func serve(w http.ResponseWriter, r *http.Request, name string, raw []byte, files fs.FS) {
 	h := w.Header()
+	kind := mime.TypeByExtension(path.Ext(name))
+	if kind == "" {
+		kind = http.DetectContentType(raw)
+	}
+	h.Set("Content-Type", kind)
+	if pressed, err := fs.ReadFile(files, name+".br"); err == nil {
+		h.Add("Vary", "Accept-Encoding")
+		if takesBrotli(r) {
+			h.Set("Content-Encoding", "br")
+			raw = pressed
+		}
+	}
 	if strings.HasPrefix(name, "assets/") {
 		h.Set("Cache-Control", "public, max-age=31536000, immutable")
 	} else {
@@ -59,10 +71,18 @@ func serve(w http.ResponseWriter, r *http.Request, name string, raw []byte) {
 		w.WriteHeader(http.StatusNotModified)
 		return
 	}
-	kind := mime.TypeByExtension(path.Ext(name))
-	if kind == "" {
-		kind = http.DetectContentType(raw)
-	}
-	h.Set("Content-Type", kind)
 	_, _ = w.Write(raw)
+}
+
+// takesBrotli says that a browser takes what was pressed so: named, and not at the weight of nought.
+func takesBrotli(r *http.Request) bool {
+	for _, list := range r.Header.Values("Accept-Encoding") {
+		for _, one := range strings.Split(list, ",") {
+			name, weight, weighed := strings.Cut(strings.ReplaceAll(one, " ", ""), ";q=")
+			if name == "br" && (!weighed || strings.Trim(weight, "0.") != "") {
+				return true
+			}
+		}
+	}
+	return false
 }

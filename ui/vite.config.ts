@@ -1,10 +1,24 @@
+import { copyFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import react from '@vitejs/plugin-react';
+import type { Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { defineConfig } from 'vitest/config';
+
+/** The core in the browser, as the Makefile pressed it, goes beside the one that is not. */
+const pressed = (): Plugin => ({
+  name: 'pressed',
+  apply: 'build',
+  async writeBundle({ dir }, bundle) {
+    for (const name of Object.keys(bundle).filter((n) => n.endsWith('.wasm')))
+      await copyFile('src/core/built/core.wasm.br', join(dir!, `${name}.br`));
+  },
+});
 
 export default defineConfig({
   plugins: [
     react(),
+    pressed(),
     // The page itself, its fonts and the core, for when there is no signal; what is known of the water is
     // kept by the page (src/device/device.ts). A newer program waits until the last page of the old is gone.
     VitePWA({
@@ -29,7 +43,7 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff2,wasm}'],
-        maximumFileSizeToCacheInBytes: 8_000_000,
+        maximumFileSizeToCacheInBytes: 12_000_000,
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         inlineWorkboxRuntime: true,

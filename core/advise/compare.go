@@ -2,7 +2,6 @@ package advise
 
 import (
 	"cmp"
-	"math"
 	"slices"
 )
 
@@ -46,7 +45,7 @@ func Compare(a, b *Choice) Compared {
 		out.Reasons = append(out.Reasons, *rows[id])
 	}
 	slices.SortStableFunc(out.Reasons, func(x, y Beside) int {
-		return cmp.Compare(math.Abs(math.Log(y.A/y.B)), math.Abs(math.Log(x.A/x.B)))
+		return cmp.Compare(strength(y.A/y.B), strength(x.A/x.B))
 	})
 	return out
 }

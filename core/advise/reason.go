@@ -52,6 +52,10 @@ const (
 // tells is the factor a reason must have to be told apart, either way.
 var tells = math.Log(1.03)
 
+// strength of a factor, to put the largest first, either way. What is the same but for the last bits, which
+// differ from machine to machine, keeps its order.
+func strength(factor float64) float64 { return math.Round(math.Abs(math.Log(factor)) / even) }
+
 // reasons of a choice, largest first, what is left over last. Their product is the edge.
 func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 	groups := map[string]*Reason{}
@@ -96,7 +100,7 @@ func (q *Question) reasons(o *rankedOption, c *Choice) []Reason {
 		}
 		out = append(out, *g)
 	}
-	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor))) })
+	slices.SortStableFunc(out, func(a, b Reason) int { return cmp.Compare(strength(b.Factor), strength(a.Factor)) })
 	if b := c.contrast.Bounded(); b != 1 {
 		out = append(out, Reason{Part: playbook.There.String(), Rule: AbsentRule, Says: words.NothingMakesUpForFishThat,
 			Factor: b, Applies: 1})
@@ -123,7 +127,7 @@ func sayRest(log float64) string {
 // them has words for it.
 func (q *Question) lead(g *Reason) bool {
 	slices.SortStableFunc(g.Rules, func(a, b RuleReason) int {
-		return cmp.Compare(math.Abs(math.Log(b.Factor)), math.Abs(math.Log(a.Factor)))
+		return cmp.Compare(strength(b.Factor), strength(a.Factor))
 	})
 	for i := range g.Rules {
 		r := &g.Rules[i]
@@ -176,7 +180,9 @@ const holds = 0.4
 func (q *Question) forIt(o *rankedOption) []Plus {
 	taken := slices.Clone((&weighing{q: q}).weigh(&o.presentation, o.on))
 	worth := func(w *playbook.Weighed) float64 { return q.Belief.Mean(w.Rule) * w.Mean(0) }
-	slices.SortStableFunc(taken, func(a, b playbook.Weighed) int { return cmp.Compare(worth(&b), worth(&a)) })
+	slices.SortStableFunc(taken, func(a, b playbook.Weighed) int {
+		return cmp.Compare(math.Round(worth(&b)/even), math.Round(worth(&a)/even))
+	})
 	var out []Plus
 	for i := range taken {
 		r := &q.Book.Rules[taken[i].Rule]

@@ -66,6 +66,13 @@ type Spot struct {
 	passing bool
 }
 
+// Bare of what it was laid out with for a time: what is written of it, its surge, and what lies around it.
+func (s *Spot) Bare() Spot {
+	out := *s
+	out.Tide, out.Clock, out.River, out.Readings, out.days, out.passing = nil, nil, nil, conditions.Readings{}, nil, false
+	return out
+}
+
 // Observer of the sky there.
 func (s *Spot) Observer() sky.Observer { return sky.Observer{Lat: s.Lat, Lon: s.Lon} }
 

@@ -25,6 +25,9 @@ type Entry struct {
 	SDDays float64
 }
 
+// MetSince so many days ago is what a run is followed by.
+const MetSince = 90
+
 // Met is what a day at a bend told of a fish.
 type Met struct {
 	At   time.Time

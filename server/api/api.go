@@ -23,6 +23,7 @@ import (
 	"greypebble/server/api/bench"
 	"greypebble/server/api/book"
 	"greypebble/server/api/conditions"
+	"greypebble/server/api/device"
 	"greypebble/server/api/files"
 	"greypebble/server/api/logbook"
 	"greypebble/server/api/people"
@@ -36,7 +37,7 @@ import (
 var rooms = []func(huma.API, *web.Deps){
 	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
 	files.Register,
-	logbook.Register,
+	logbook.Register, device.Register,
 }
 
 // Config of the API.

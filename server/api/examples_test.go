@@ -72,6 +72,7 @@ func examples(c *testkit.Client) map[string]example {
 		"DELETE /outings/{id}": {path: fresh()},
 		"PUT /outings/{id}":    {path: fresh(), body: anOuting},
 		"GET /outlook":         {query: map[string]string{"time": when}},
+		"GET /offline":         {},
 		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},
 			"spots": []string{bar}, "by": "kayak", "home": object{"lat": 31.2, "lon": -45.1}, "legs": 2, "pack_min": 10, "margin_min": 30,
 			"by_day": true, "plans": 2,

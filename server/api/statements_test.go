@@ -34,7 +34,7 @@ func TestReadingWritesNothingToTheDisk(t *testing.T) {
 	id, water := c.ID("Kettle Bar"), c.ID("Sedge Sound")
 	for _, path := range []string{"/health", "/me", "/spots", "/spots/" + id, "/spots/" + id + "/state", "/spots/" + id + "/ribbon",
 		"/spots/" + id + "/tide", "/spots/" + id + "/windows", "/spots/" + id + "/shelter", "/chart",
-		"/conditions?spot_id=" + id, "/spells", "/spells?target=red-drum&stage=ebb", "/catches", "/kit", "/playbook",
+		"/conditions?spot_id=" + id, "/offline", "/spells", "/spells?target=red-drum&stage=ebb", "/catches", "/kit", "/playbook",
 		"/targets", "/stations", "/interchange/export?format=geojson", "/interchange/kit.csv",
 		"/interchange/playbook.yaml", "/waters/" + water + "/readings.csv", "/waters/" + water + "/grid.bin"} {
 		assert.Zero(t, counted(t, "Created_tmp_disk_tables", func() {
@@ -61,10 +61,11 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		most, again int
 		ask         ask
 	}{
-		"a spot at a moment": {11, 3, get("/spots/{id}/state")},
-		"its ribbon":         {10, 2, get("/spots/{id}/ribbon")},
-		"the chart":          {13, 5, get("/chart")},
-		"its conditions":     {11, 3, get("/conditions?spot_id={id}")},
+		"a spot at a moment":  {11, 3, get("/spots/{id}/state")},
+		"its ribbon":          {10, 2, get("/spots/{id}/ribbon")},
+		"the chart":           {13, 5, get("/chart")},
+		"its conditions":      {11, 3, get("/conditions?spot_id={id}")},
+		"what a device needs": {20, 12, get("/offline")},
 		"a catch logged": {17, 9, func(c *testkit.Client, id string) {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}

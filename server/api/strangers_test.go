@@ -53,7 +53,7 @@ func answers(ids map[string]string) map[string]asked {
 		"benchTroll": m, "skyDay": m, "predictTide": m, "waterBreaking": m, "waterLight": m, "analyseTide": m, "watchAnalysis": m,
 		"checkPlaybook": m, "readUsual": m, "readFeatures": m, "readSection": m, "readStation": m, "readSurf": m, "rigCard": m,
 
-		"outlook": m, "ahead": m, "aheadWindows": m, "previewPlans": m, "aheadCalendar": m,
+		"outlook": m, "offline": m, "ahead": m, "aheadWindows": m, "previewPlans": m, "aheadCalendar": m,
 		"addInventedCoast": m, "removeInventedCoast": m, "me": m, "account": m,
 		"exportAccount": m, "importAccount": m,
 		"deleteAccount": m, "putSettings": m, "changePassword": m,

@@ -55,13 +55,6 @@ const (
 	readingBytes = 300
 )
 
-// Readings that may speak for a moment and the fortnight after it reach from so many days
-// before its hour to so many after.
-const (
-	daysBefore = 4
-	daysAfter  = 15
-)
-
 // around the hour of a time: what an angler's spots rest on, of now.
 func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*ground, error) {
 	// The count first: what is read after it may be newer, never older.
@@ -78,8 +71,8 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	if g.spots, err = d.Store.Spots(ctx, angler); err != nil {
 		return nil, err
 	}
-	if g.lists, err = d.Store.Readings(ctx, angler, hour.AddDate(0, 0, -daysBefore),
-		hour.Add(time.Hour).AddDate(0, 0, daysAfter)); err != nil {
+	from, to := conditions.Around(t)
+	if g.lists, err = d.Store.Readings(ctx, angler, from, to); err != nil {
 		return nil, err
 	}
 	usual, err := d.Store.UsualOf(ctx, angler)
@@ -110,9 +103,6 @@ func (d Desk) around(ctx context.Context, angler uuid.UUID, t time.Time) (*groun
 	return g, nil
 }
 
-// metSince so many days ago is what a run is followed by.
-const metSince = 90
-
 // rivers of the angler's waters that have bends, as they are around an hour.
 func (d Desk) rivers(ctx context.Context, angler uuid.UUID, hour time.Time, g *ground) (map[uuid.UUID]*springrun.River, error) {
 	out := map[uuid.UUID]*springrun.River{}
@@ -128,7 +118,7 @@ func (d Desk) rivers(ctx context.Context, angler uuid.UUID, hour time.Time, g *g
 	if len(out) == 0 {
 		return out, nil
 	}
-	met, err := d.Store.Met(ctx, angler, hour.AddDate(0, 0, -metSince))
+	met, err := d.Store.Met(ctx, angler, hour.AddDate(0, 0, -springrun.MetSince))
 	for water, r := range out {
 		r.Met = met[water]
 	}

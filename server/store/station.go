@@ -33,21 +33,30 @@ var errChain = fmt.Errorf("store: a station can only follow one that has constit
 // Stations by id, to find the tide of one.
 type Stations map[uuid.UUID]Station
 
-// Follow is the tide of a place with offsets on a station.
-func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Predictor, error) {
+// Root is the station with constituents that a place with offsets on a station follows in the end,
+// and its offsets on that one.
+func (all Stations) Root(id uuid.UUID, o tide.Offsets) (Station, tide.Offsets, error) {
 	st, ok := all[id]
 	if !ok {
-		return nil, ErrNotFound
+		return st, o, ErrNotFound
 	}
 	if st.Reference != nil {
 		o = st.Offsets.Then(o)
 		if st, ok = all[*st.Reference]; !ok || st.Reference != nil {
-			return nil, errChain
+			return st, o, errChain
 		}
+	}
+	return st, o, nil
+}
+
+// Follow is the tide of a place with offsets on a station.
+func (all Stations) Follow(id uuid.UUID, o tide.Offsets) (tide.Predictor, error) {
+	st, o, err := all.Root(id, o)
+	if err != nil {
+		return nil, err
 	}
 	h := st.harmonics
 	if h == nil {
-		var err error
 		if h, err = tide.NewHarmonics(st.Constituents, st.Z0M); err != nil {
 			return nil, fmt.Errorf("store: station %s: %w", st.Name, err)
 		}

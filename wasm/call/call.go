@@ -10,16 +10,23 @@ import (
 	"greypebble/core/outing"
 )
 
+// Core that answers. It is not for several goroutines at once.
+type Core struct{ kept *kept }
+
 // Call the question of a name. An error names the question and what it could not make of it.
-func Call(name string, in []byte) ([]byte, error) {
+func (c *Core) Call(name string, in []byte) ([]byte, error) {
 	switch name {
 	case "outing":
-		return answer(name, in, askOuting)
+		return answered(name, in, askOuting)
+	case "pack":
+		return answered(name, in, c.takePack)
+	case "ask":
+		return answered(name, in, c.ask)
 	}
 	return nil, fmt.Errorf("wasm: unknown question %q", name)
 }
 
-func answer[I, O any](name string, in []byte, f func(I) (O, error)) ([]byte, error) {
+func answered[I, O any](name string, in []byte, f func(I) (O, error)) ([]byte, error) {
 	var asked I
 	if err := json.Unmarshal(in, &asked); err != nil {
 		return nil, fmt.Errorf("wasm: %s: %w", name, err)

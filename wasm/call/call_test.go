@@ -38,7 +38,7 @@ func TestThePageAsksOfAnOuting(t *testing.T) {
 			Staying float64
 		}
 	}) {
-		raw, err := call.Call("outing", []byte(fmt.Sprintf(`{"touches":[%s],"now":%q%s}`, touches,
+		raw, err := new(call.Core).Call("outing", []byte(fmt.Sprintf(`{"touches":[%s],"now":%q%s}`, touches,
 			begin.Add(time.Duration(now)*time.Minute).Format(time.RFC3339), more)))
 		require.NoError(t, err)
 		require.NoError(t, json.Unmarshal(raw, &out))
@@ -63,11 +63,11 @@ func TestThePageAsksOfAnOuting(t *testing.T) {
 	elsewhere := ask(300, here+`,"school":"odds","others":[{"name":"The Gut","here":{"median":2,"low":1,"high":4},"away_min":10}]`)
 	assert.False(t, elsewhere.Stay.Stay)
 
-	_, err := call.Call("outing", []byte(`{"touches":[{"kind":"cast"}]}`))
+	_, err := new(call.Core).Call("outing", []byte(`{"touches":[{"kind":"cast"}]}`))
 	assert.ErrorContains(t, err, "wasm: outing: outing: a touch has an id")
-	_, err = call.Call("outing", []byte(`no`))
+	_, err = new(call.Core).Call("outing", []byte(`no`))
 	assert.ErrorContains(t, err, "wasm: outing: ")
-	_, err = call.Call("tides", nil)
+	_, err = new(call.Core).Call("tides", nil)
 	assert.ErrorContains(t, err, `unknown question "tides"`)
 }
 
@@ -75,7 +75,7 @@ func FuzzCall(f *testing.F) {
 	f.Add([]byte(`{"touches":[{"id":"a","n":1,"time":"2026-11-20T12:00:00Z","kind":"fish",
 		"doing":{"spot_id":"b","target":"c","rods":1}}]}`))
 	f.Fuzz(func(t *testing.T, raw []byte) {
-		if out, err := call.Call("outing", raw); err == nil && !json.Valid(out) {
+		if out, err := new(call.Core).Call("outing", raw); err == nil && !json.Valid(out) {
 			t.Fatalf("%q is answered with %q", raw, out)
 		}
 	})

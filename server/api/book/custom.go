@@ -8,6 +8,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/playbook"
 	"greypebble/core/tackle"
 	"greypebble/server/api/web"
@@ -160,7 +161,7 @@ func (s service) registerCustom(api huma.API) {
 				out.Body.Source = string(source)
 				o.Files = playbook.WithoutFile(o.Files, name)
 				if aside := as.BookFitting(o).Aside(); len(aside) > before {
-					return web.InTheWay("Something of yours still speaks of it: " + web.Said(aside[len(aside)-1].Err))
+					return web.InTheWay("Something of yours still speaks of it: " + answer.Said(aside[len(aside)-1].Err))
 				}
 				return st.DeleteCustom(ctx, as.Angler, kind, in.ID)
 			})

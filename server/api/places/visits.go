@@ -80,8 +80,9 @@ func (s service) listVisits(ctx context.Context, as *web.Scope, in *visitsInput)
 	out.Body.Visits, out.Body.Why = []visitOut{}, why
 	for _, v := range visits {
 		out.Body.Visits = append(out.Body.Visits, visitOut{Opens: answer.Moment(v.Opens), Closes: answer.Moment(v.BeOutBy),
-			LimitedBy: v.ClosedBy, Shuts: answer.Moment(v.Closes), SureFrom: answer.Moment(v.SureFrom), SureUntil: answer.Moment(v.SureUntil),
-			BestFrom: answer.Moment(v.BestFrom), BestUntil: answer.Moment(v.BestUntil),
+			LimitedBy: v.ClosedBy, Shuts: answer.Moment(v.Closes), SureFrom: answer.Moment(v.SureFrom),
+			SureUntil: answer.Moment(v.SureUntil),
+			BestFrom:  answer.Moment(v.BestFrom), BestUntil: answer.Moment(v.BestUntil),
 			Marks: v.Marks, Says: v.Says(sp.Clock, as.Units)})
 	}
 	return out, nil

@@ -8,6 +8,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/answer"
 	"greypebble/core/tide"
 	"greypebble/core/water"
 	"greypebble/server/api/web"
@@ -178,7 +179,7 @@ func (s service) spotTide(ctx context.Context, as *web.Scope, in *wire.ByID) (*s
 	}
 	l, err := tide.Learn(reference, turns)
 	if err != nil {
-		b.CannotSay = web.Said(err)
+		b.CannotSay = answer.Said(err)
 		return out, nil
 	}
 	b.Learned = &learnedOut{OffsetsBody: offsetsOut(l.Offsets), LagHighErrorMin: l.LagHighError.Minutes(),

@@ -8,7 +8,6 @@ import (
 	"maps"
 	"math"
 	"net/http"
-	"regexp"
 	"strconv"
 	"strings"
 	"time"
@@ -64,17 +63,9 @@ const (
 // unchecked is what the router says when fields are not as they should be.
 const unchecked = "validation failed"
 
-// found is the name of the package an error, or one within it, begins with: it is for
-// developers.
-var found = regexp.MustCompile(`(^|: )(advise|asc|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|` +
-	`playbook|pointcsv|profile|quantity|rate|sky|soundings|spot|station|store|sweep|table|tackle|tide|turns|water): `)
-
-// Said is what an error says, without the package that found it.
-func Said(err error) string { return found.ReplaceAllString(err.Error(), "$1") }
-
 // Wrong is a 422 that names the field and what was expected.
 func Wrong(location string, err error) error {
-	says := Said(err)
+	says := answer.Said(err)
 	return huma.Error422UnprocessableEntity(says, &huma.ErrorDetail{Location: location, Message: says})
 }
 

@@ -1066,6 +1066,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/offline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All a device needs to answer by itself, in parts with a mark each */
+        get: operations["offline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/outings": {
         parameters: {
             query?: never;
@@ -4578,6 +4595,12 @@ export interface components {
             rigs: string[];
             traits: string[];
         };
+        OfflineOutputBody: {
+            /** Format: date-time */
+            made_at: string;
+            /** @description all there are: a part that is not among them is no longer */
+            parts: components["schemas"]["PartOut"][];
+        };
         OffsetsBody: {
             /**
              * Format: double
@@ -4744,6 +4767,13 @@ export interface components {
             b_m: number;
             /** Format: date-time */
             time: string;
+        };
+        PartOut: {
+            /** @description as the core in the browser reads it */
+            data?: string;
+            /** @description of what is in it; with the same mark it is the same */
+            mark: string;
+            name: string;
         };
         PassageBody: {
             /** @description no depth is in the way: it is open at any tide */
@@ -11463,6 +11493,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Who"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    offline: {
+        parameters: {
+            query?: {
+                /** @description marks of the parts the device has: those come without their data */
+                have?: string[] | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfflineOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -1,7 +1,6 @@
 import { useSuspenseQuery } from '@tanstack/react-query';
 import { api, type Schemas } from '../api/client';
 import { keys } from '../api/keys';
-import { lastKnown } from '../device/device';
 import { bearing, fixed } from '../format/measure';
 import { show, way } from '../format/spoken';
 
@@ -16,7 +15,7 @@ export const theAngler = 'the angler';
 export function useKinds() {
   const { data } = useSuspenseQuery({
     queryKey: keys.kinds,
-    queryFn: () => lastKnown('kinds', api.kinds, ''),
+    queryFn: api.kinds,
     staleTime: Infinity,
   });
   return table(data);

@@ -1,7 +1,18 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
-import { Problem } from '../api/client';
-import { lastKnown, outingsOf, sent, touchesOf, wipe, write, type Kept } from './device';
+import {
+  outingsOf,
+  partsOf,
+  putParts,
+  recall,
+  remember,
+  sent,
+  touchesOf,
+  unsent,
+  wipe,
+  write,
+  type Kept,
+} from './device';
 
 const outing = (id: string, owner: string): Kept => ({
   id,
@@ -38,19 +49,12 @@ describe('what a device keeps', () => {
     await write(outing('sent', 'reed'), { kind: 'bite' }, at);
     await sent('sent', 1);
     await write(outing('unsent', 'reed'), { kind: 'bite' }, at);
-    await lastKnown('spots', () => Promise.resolve(['a']), 'reed');
+    await remember('reed', 'spots', ['a'], at);
+    await putParts('reed', at.toISOString(), [{ name: 'mine', mark: 'm', data: '{}' }]);
     await wipe('reed');
     expect((await outingsOf('reed')).map((o) => o.id)).toEqual(['unsent']);
-    const gone = lastKnown('spots', () => Promise.reject(new Problem(0, 'no signal')), 'reed');
-    await expect(gone).rejects.toThrow('no signal');
-  });
-  it('answers from what was last known only when the server cannot be reached', async () => {
-    expect(await lastKnown('targets', () => Promise.resolve(1), 'wren')).toBe(1);
-    const silent = () => Promise.reject(new Problem(0, 'no signal'));
-    await expect(lastKnown('targets', silent, 'wren')).resolves.toBe(1);
-    await expect(lastKnown('targets', silent, 'tern')).rejects.toThrow('no signal');
-    await expect(
-      lastKnown('targets', () => Promise.reject(new Problem(401, 'sign in')), 'wren'),
-    ).rejects.toThrow('sign in');
+    expect(await unsent('reed')).toBe(1);
+    expect(await recall('reed', 'spots')).toBeUndefined();
+    expect(await partsOf('reed')).toEqual({ parts: [] });
   });
 });

@@ -1,6 +1,5 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
-import { Problem } from '../api/client';
 import type { Said, Touch } from '../fish/touch';
 
 /** An outing as this device keeps it, beside its touches. */
@@ -24,16 +23,26 @@ interface Schema extends DBSchema {
   touches: { key: [string, number]; value: Touch & { outing: string } };
   /** What was last known of a thing, to be read with no signal. */
   known: { key: [string, string]; value: { owner: string; name: string; at: string; value: unknown } };
+  /** What the core in the browser needs, as last sent. */
+  packs: { key: string; value: Pack };
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
 function db() {
-  opened ??= openDB<Schema>('greypebble', 1, {
-    upgrade(d) {
-      d.createObjectStore('outings', { keyPath: 'id' }).createIndex('owner', 'owner');
-      d.createObjectStore('touches', { keyPath: ['outing', 'n'] });
-      d.createObjectStore('known', { keyPath: ['owner', 'name'] });
+  opened ??= openDB<Schema>('greypebble', 2, {
+    upgrade(d, before) {
+      if (before < 1) {
+        d.createObjectStore('outings', { keyPath: 'id' }).createIndex('owner', 'owner');
+        d.createObjectStore('touches', { keyPath: ['outing', 'n'] });
+        d.createObjectStore('known', { keyPath: ['owner', 'name'] });
+      }
+      if (before < 2) d.createObjectStore('packs', { keyPath: 'owner' });
+    },
+    // A newer program in another tab wants to change what is kept here: this one opens it anew.
+    blocking(_, __, e) {
+      (e.target as IDBDatabase).close();
+      opened = undefined;
     },
     terminated() {
       opened = undefined;
@@ -47,6 +56,20 @@ const others = typeof BroadcastChannel === 'undefined' ? undefined : new Broadca
 export function heard(f: () => void): () => void {
   others?.addEventListener('message', f);
   return () => others?.removeEventListener('message', f);
+}
+const here = new Set<() => void>();
+function tell(what: string) {
+  others?.postMessage(what);
+  for (const f of here) f();
+}
+/** What is kept of outings was changed, by this page or another. */
+export function changed(f: () => void): () => void {
+  here.add(f);
+  const not = heard(f);
+  return () => {
+    here.delete(f);
+    not();
+  };
 }
 
 const strictly = { durability: 'strict' } as const;
@@ -65,7 +88,7 @@ export async function write(o: Kept, said: Said, time: Date): Promise<Touch> {
     over: said.kind === 'end' || (kept.over && said.kind !== 'fish'),
   });
   await tx.done;
-  others?.postMessage('written');
+  tell('written');
   return touch;
 }
 
@@ -81,6 +104,11 @@ export async function outingsOf(owner: string): Promise<Kept[]> {
   return list.sort((a, b) => a.began.localeCompare(b.began));
 }
 
+/** How many touches of somebody's the server has not got yet. */
+export async function unsent(owner: string): Promise<number> {
+  return (await outingsOf(owner)).reduce((n, o) => n + o.count - o.sent, 0);
+}
+
 /** The server has so many touches of an outing. One that is over and sent is not needed here any more. */
 export async function sent(id: string, n: number): Promise<void> {
   const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
@@ -94,7 +122,7 @@ export async function sent(id: string, n: number): Promise<void> {
     }
   }
   await tx.done;
-  others?.postMessage('sent');
+  tell('sent');
 }
 
 export async function remember(owner: string, name: string, value: unknown, at: Date): Promise<void> {
@@ -105,25 +133,36 @@ export async function recall<T>(owner: string, name: string): Promise<{ at: stri
   return (await (await db()).get('known', [owner, name])) as { at: string; value: T } | undefined;
 }
 
-/** Whose answers are kept from now on: who is signed in, as the page learns it. */
+/** Who is signed in, as the page learns it: what is kept is kept for them. */
 let whose = '';
-export const keepFor = (owner: string) => {
+let ahead = 0;
+export const keepFor = (owner: string, clockAheadMs: number) => {
   whose = owner;
+  ahead = clockAheadMs;
 };
+export const owner = () => whose;
+/** How far the server's clock is ahead of the device's, ms. */
+export const clockAhead = () => ahead;
 
-/** The last answer to a question, for when there is no signal to ask again. */
-export async function lastKnown<T>(name: string, ask: () => Promise<T>, owner = whose): Promise<T> {
-  try {
-    const value = await ask();
-    // That it cannot be kept (no room, a private window) is no reason not to show it.
-    void remember(owner, name, value, new Date()).catch(() => undefined);
-    return value;
-  } catch (e) {
-    const known =
-      e instanceof Problem && e.status === 0 && (await recall<T>(owner, name).catch(() => undefined));
-    if (known) return known.value;
-    throw e;
-  }
+/** A part of what the device needs to answer by itself. */
+export interface Part {
+  name: string;
+  mark: string;
+  data: string;
+}
+interface Pack {
+  owner: string;
+  /** When the server made it. */
+  at: string;
+  parts: Part[];
+}
+
+export async function putParts(owner: string, at: string, parts: Part[]): Promise<void> {
+  await (await db()).put('packs', { owner, at, parts });
+}
+
+export async function partsOf(owner: string): Promise<{ at?: string; parts: Part[] }> {
+  return (await (await db()).get('packs', owner)) ?? { parts: [] };
 }
 
 /** Forgets everything: whoever signs out takes it along. What was not sent yet stays, for its owner only. */
@@ -135,4 +174,5 @@ export async function wipe(owner: string): Promise<void> {
       await d.delete('touches', range(k.id));
     }
   for (const k of await d.getAllKeys('known')) if (k[0] === owner || k[0] === '') await d.delete('known', k);
+  await d.delete('packs', owner);
 }

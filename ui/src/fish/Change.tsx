@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { api, type Spot, type Target } from '../api/client';
 import { keys } from '../api/keys';
 import { NumberField } from '../format/NumberField';
-import { lastKnown } from '../device/device';
 import type { Doing } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -20,11 +19,11 @@ export function Change(props: {
   const [d, setD] = useState(props.now);
   const spot = useQuery({
     queryKey: ['spot', d.spot_id],
-    queryFn: () => lastKnown(`spot ${d.spot_id}`, () => api.spot(d.spot_id)),
+    queryFn: () => api.spot(d.spot_id),
   });
   const book = useQuery({
     queryKey: keys.playbook,
-    queryFn: () => lastKnown('playbook', api.playbook),
+    queryFn: api.playbook,
     staleTime: Infinity,
   });
   const place = props.spots.find((s) => s.id === d.spot_id)?.place ?? '';

@@ -5,7 +5,6 @@ import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { usePlace } from '../moment/moment';
 import { Change } from './Change';
-import { lastKnown } from '../device/device';
 import './fish.css';
 import { Going } from './Going';
 import { Mail } from './Mail';
@@ -25,7 +24,7 @@ export default function FishPage() {
   const { told, fault } = useTold(outing.touches, around, around.windows);
   const targets = useQuery({
     queryKey: keys.targets,
-    queryFn: () => lastKnown('targets', api.targets),
+    queryFn: api.targets,
     staleTime: Infinity,
   });
   const [over, setOver] = useState<Told>();

@@ -57,11 +57,11 @@ export function Going(props: {
         )}
         <Alarm left={left} />
         <Cautions list={around.cautions ?? []} />
-        <p>
-          {[around.says, around.levelM === undefined ? '' : show('depth', around.levelM)]
-            .filter(Boolean)
-            .join(', ')}
-        </p>
+        {around.says && around.levelM !== undefined && (
+          <p>
+            {around.says}, {show('depth', around.levelM)}
+          </p>
+        )}
         <p className="fish-doing">
           <b>{say.placeAt(spot?.name ?? '', doing.mark ?? '')}</b>
         </p>

@@ -3,7 +3,6 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { useState } from 'react';
-import { lastKnown } from '../device/device';
 import type { Said } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -14,7 +13,7 @@ const some = ['birds', 'nervous bait', 'slick', 'colour line', 'weed', 'dolphins
 export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: () => void }) {
   const book = useQuery({
     queryKey: keys.playbook,
-    queryFn: () => lastKnown('playbook', api.playbook),
+    queryFn: api.playbook,
     staleTime: Infinity,
   });
   const [clarity, setClarity] = useState<number>();

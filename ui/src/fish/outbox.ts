@@ -1,5 +1,5 @@
 import { api, Problem } from '../api/client';
-import { outingsOf, sent, touchesOf } from '../device/device';
+import { outingsOf, sent, touchesOf, unsent } from '../device/device';
 
 /** How sending stands. */
 export interface Post {
@@ -72,8 +72,7 @@ export class Outbox {
           if (failed.status === 0 || failed.status === 401 || failed.status >= 500) break;
         }
       }
-      const left = await outingsOf(this.#owner);
-      const waiting = left.reduce((n, o) => n + o.count - o.sent, 0);
+      const waiting = await unsent(this.#owner);
       this.#told(failed ? { waiting, failed } : { waiting });
       if (any) this.#sentAny();
     } finally {

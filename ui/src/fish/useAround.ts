@@ -1,10 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
 import { api, type Window } from '../api/client';
 import { keys } from '../api/keys';
 import { usePlace } from '../moment/moment';
-import { useSession } from '../signin/session';
-import { lastKnown, recall, remember } from '../device/device';
 import type { Around } from './useOuting';
 
 /** What the water does and when the way shuts, as last told. */
@@ -17,16 +14,13 @@ export interface Waters extends Around {
   windows?: Window[] | undefined;
   /** Nothing is known: there is no signal, and this was not asked before. */
   lost?: boolean | undefined;
-  /** When that was told: older than now where there is no signal. */
-  at?: string | undefined;
 }
 
 /** How often it is asked anew, ms. */
 const anew = 5 * 60_000;
 
-/** What is known around a spot, kept on the device for when there is no signal. */
+/** What is known around a spot. */
 export function useAround(spot: string, target: string | undefined): Waters {
-  const { name } = useSession();
   const { present } = usePlace();
   const state = useQuery({
     queryKey: ['state-in-hand', spot],
@@ -41,13 +35,13 @@ export function useAround(spot: string, target: string | undefined): Waters {
   });
   const book = useQuery({
     queryKey: keys.playbook,
-    queryFn: () => lastKnown('playbook', api.playbook),
+    queryFn: api.playbook,
     staleTime: Infinity,
   });
-  const [old, setOld] = useState<Waters>();
 
   const w = state.data;
-  const told: Waters | undefined = w && {
+  if (!w) return { lost: state.isError };
+  return {
     windows: w.windows,
     says: w.stage.says,
     rising: w.stage.direction === 'flood',
@@ -55,15 +49,7 @@ export function useAround(spot: string, target: string | undefined): Waters {
     cautions: w.cautions,
     here: advice.data?.choices[0]?.per_rod_hour,
     school: schoolOf(book.data?.schools.find((s) => s.id === 'Q3')?.chosen),
-    at: w.time,
   };
-  const text = told && JSON.stringify(told);
-  const key = `around ${spot} ${target ?? ''}`;
-  useEffect(() => {
-    if (text) void remember(name, key, JSON.parse(text), present());
-    else void recall<Waters>(name, key).then((k) => setOld(k?.value));
-  }, [text, key, name, present]);
-  return told ?? old ?? { lost: state.isError };
 }
 
 /** The school of when to leave, as the core of the outing names it. */

@@ -8,6 +8,7 @@ import { typing } from '../moment/typing';
 import { FoldedRibbon } from '../ribbon/FoldedRibbon';
 import { Ribbon } from '../ribbon/Ribbon';
 import { Day } from './Day';
+import { Signal } from './Signal';
 import { SpotSelect } from './SpotSelect';
 import { momentMatters, useFold } from './fold';
 import './frame.css';
@@ -87,6 +88,7 @@ export function Frame() {
           <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
           {ribbon && <Day />}
           {ribbon && <ConditionStrip />}
+          <Signal />
         </header>
         {/* It scrolls, and must do so by the keyboard alone. */}
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}

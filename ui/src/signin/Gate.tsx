@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { Suspense, useMemo, useState, type ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, Problem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
 import { chosenSpot } from '../moment/usePlaceState';
-import { keepFor, lastKnown, wipe } from '../device/device';
+import { keepFor, wipe } from '../device/device';
+import { keepPacked } from '../device/pack';
 import { AskUnits } from './AskUnits';
 import { forgetDevice } from './device';
 import { SessionContext } from './session';
@@ -13,17 +14,10 @@ import { SignIn } from './SignIn';
 
 /** Who is signed in; from then on measures are written as they speak of them. */
 const me = async () => {
-  // Of whoever was here last; their clock went on.
-  let told = false;
-  const ask = async () => {
-    const fresh = await api.me();
-    told = true;
-    return { ...fresh, ahead: Date.parse(fresh.now) - Date.now() };
-  };
-  const { ahead, ...who } = await lastKnown('me', ask, '');
-  keepFor(who.name);
+  const who = await api.me();
   speak(who.settings);
-  return told ? who : { ...who, now: new Date(Date.now() + ahead).toISOString() };
+  keepFor(who.name, Date.parse(who.now) - Date.now());
+  return who;
 };
 
 /**
@@ -36,7 +30,7 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   const who = useQuery({ queryKey: keys.me, queryFn: me, staleTime: Infinity });
   const spots = useQuery({
     queryKey: keys.spots,
-    queryFn: () => lastKnown('spots', api.spots),
+    queryFn: api.spots,
     enabled: who.isSuccess,
     staleTime: Infinity,
   });
@@ -49,6 +43,8 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
     enabled: fresh && (spots.data?.length ?? 0) > 1,
     staleTime: 60_000,
   });
+  const name = who.data?.name;
+  useEffect(() => (name ? keepPacked() : undefined), [name]);
   const opened = who.data?.now;
   const now = useMemo(() => new Date(opened ?? 0), [opened]);
 
@@ -68,13 +64,13 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   if (error) return <Plain>{error.message}</Plain>;
   if (!who.data || !spots.data) return null;
   if (fresh && spots.data.length > 1 && outlook.isPending) return null;
-  const { name, settings, invented } = who.data;
-  if (!settings.chosen) return <AskUnits name={name} />;
+  const { settings, invented } = who.data;
+  if (!settings.chosen) return <AskUnits name={who.data.name} />;
   return (
     // Drawn anew when the person speaks of measures otherwise.
     <SessionContext
       key={JSON.stringify(settings)}
-      value={{ name, settings, invented, signOut: () => void signOut() }}
+      value={{ name: who.data.name, settings, invented, signOut: () => void signOut() }}
     >
       {spots.data.length === 0 ? (
         begin

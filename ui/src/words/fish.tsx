@@ -121,7 +121,7 @@ export const fish = {
   allSent: 'All told to the server.',
   keptHere: (n: number, status: number | undefined, why: string | undefined) => {
     const kept = `Kept here: ${n}.`;
-    if (status === 0) return `No signal. ${kept}`;
+    if (status === 0) return 'It is sent when there is signal.';
     if (status === 401) return `${kept} Sign in again, and it is sent.`;
     if (status !== undefined) return `${kept} The server refuses it: ${why ?? ''}`;
     return kept;

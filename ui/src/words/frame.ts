@@ -31,6 +31,16 @@ export const frame = {
   logABlankB: 'Log a blank (b)',
   blank: 'Blank',
 
+  // Signal.tsx
+  noSignal: (kept: number, forecast: string | undefined, made: string | undefined) =>
+    [
+      'No signal.',
+      kept > 0 ? `Kept here: ${kept}.` : '',
+      forecast ? `Forecast of ${forecast}.` : made ? `As of ${made}.` : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
+
   // LeaveGuard.tsx
   leaveWhatYouChanged: 'Leave what you changed?',
   itIsNotKeptYet: 'It is not kept yet.',

@@ -1,0 +1,14 @@
+package device_test
+
+import (
+	"os"
+	"testing"
+
+	"greypebble/testkit"
+)
+
+var kit *testkit.Server
+
+func TestMain(m *testing.M) { os.Exit(testkit.Run(m, &kit)) }
+
+type object = testkit.Object

@@ -1,0 +1,73 @@
+import 'fake-indexeddb/auto';
+import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { api } from '../api/client';
+import { keepFor, wipe } from './device';
+import { signal, standReady } from './stand';
+
+const json = (body: unknown) =>
+  Promise.resolve(
+    new Response(JSON.stringify(body), { status: 200, headers: { 'Content-Type': 'application/json' } }),
+  );
+const silent = () => Promise.reject(new TypeError('no signal'));
+const fetched = vi.fn<typeof fetch>();
+
+/** What is kept is written behind what is shown. */
+const settled = () => new Promise((r) => setTimeout(r, 20));
+
+describe('with no signal', () => {
+  beforeAll(() => {
+    vi.stubGlobal('fetch', fetched);
+    standReady();
+    keepFor('wren', 0);
+    return () => vi.unstubAllGlobals();
+  });
+  it('gives the last answer to the same question, and says that there is no signal', async () => {
+    fetched.mockImplementation(() => json([{ id: 'a' }]));
+    expect(await api.targets()).toEqual([{ id: 'a' }]);
+    await settled();
+    expect(signal.lost()).toBe(false);
+    fetched.mockImplementation(silent);
+    expect(await api.targets()).toEqual([{ id: 'a' }]);
+    expect(signal.lost()).toBe(true);
+    await expect(api.spots()).rejects.toThrow('cannot be reached');
+    fetched.mockImplementation(() => json([]));
+    await api.spots();
+    expect(signal.lost()).toBe(false);
+  });
+  it('does not mind when it was asked', async () => {
+    fetched.mockImplementation(() => json({ spots: [1] }));
+    await api.chart('2026-11-20T09:00:00Z');
+    await settled();
+    fetched.mockImplementation(silent);
+    expect(await api.chart('2026-11-20T19:00:00Z')).toEqual({ spots: [1] });
+  });
+  it('gives nobody what is of somebody else, nor what they took along at sign-out', async () => {
+    fetched.mockImplementation(() => json([{ id: 'a' }]));
+    await api.targets();
+    await settled();
+    fetched.mockImplementation(silent);
+    keepFor('tern', 0);
+    await expect(api.targets()).rejects.toThrow('cannot be reached');
+    keepFor('wren', 0);
+    await wipe('wren');
+    await expect(api.targets()).rejects.toThrow('cannot be reached');
+  });
+  it('lets the clock of who was here last go on', async () => {
+    fetched.mockImplementation(() => json({ name: 'wren', now: '2026-11-20T09:00:00Z' }));
+    await api.me();
+    await settled();
+    fetched.mockImplementation(silent);
+    const now = Date.parse((await api.me()).now) - Date.parse('2026-11-20T09:00:00Z');
+    expect(now).toBeGreaterThan(15);
+    expect(now).toBeLessThan(5_000);
+  });
+  it('passes on what the server says, and keeps no refusal', async () => {
+    fetched.mockImplementation(() =>
+      Promise.resolve(new Response('{"detail":"Sign in first."}', { status: 401 })),
+    );
+    await expect(api.kit()).rejects.toThrow('Sign in first.');
+    await settled();
+    fetched.mockImplementation(silent);
+    await expect(api.kit()).rejects.toThrow('cannot be reached');
+  });
+});

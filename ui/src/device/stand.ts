@@ -1,0 +1,88 @@
+import { standIn, type Asked } from '../api/client';
+import { answerOf, loadPack } from './pack';
+import { owner, recall, remember } from './device';
+
+/** Questions whose last answer is kept for when there is no signal to ask again. */
+const keptOnes = [
+  /^\/v1\/(me|readings\/kinds|ground\/words|spots|targets|playbook|kit|limits|waters|plans|ahead|outlook|seasons|knots|chart)$/,
+  /^\/v1\/ahead\/windows$/,
+  /^\/v1\/(spots|waters|plans)\/[^/]+$/,
+  /^\/v1\/spots\/[^/]+\/(month|tide|pier)$/,
+  /^\/v1\/plans\/[^/]+\/sheet$/,
+  /^\/v1\/rigs\/[^/]+\/card$/,
+  /^\/v1\/waters\/[^/]+\/grid\.bin$/,
+  /^\/v1\/spells$/,
+];
+/** Nobody's: they are asked before it is known who is there. */
+const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
+/** Questions the core in the browser answers by itself. */
+const workedOut = /^\/v1\/(advise(\/compare)?|edge|conditions|spots\/[^/]+\/(state|ribbon))$/;
+
+interface KeptAnswer {
+  type: string;
+  body: ArrayBuffer;
+}
+
+const ownerOf = (path: string) => (nobodys.test(path) ? '' : owner());
+/** A question goes by its address; when it was asked about matters to nobody who has no signal. */
+function nameOf(asked: Asked): string {
+  const query = new URLSearchParams(asked.query);
+  for (const moving of ['time', 'from', 'to']) query.delete(moving);
+  return `${asked.path}?${query}`;
+}
+
+/** Whether the server was heard at the last question. */
+let heard = true;
+const listeners = new Set<() => void>();
+function hear(now: boolean) {
+  if (heard === now) return;
+  heard = now;
+  for (const l of listeners) l();
+}
+export const signal = {
+  subscribe: (f: () => void) => {
+    listeners.add(f);
+    return () => void listeners.delete(f);
+  },
+  /** There is no signal, as far as the last question tells. */
+  lost: () => !heard,
+};
+
+/** The page asks through this from now on: what is answered is kept, and with no signal the device answers. */
+export function standReady() {
+  standIn({
+    came(asked, response) {
+      hear(true);
+      if (asked.method !== 'GET' || response.status !== 200 || !keptOnes.some((k) => k.test(asked.path)))
+        return;
+      const whose = ownerOf(asked.path);
+      const type = response.headers.get('Content-Type') ?? '';
+      // That it cannot be kept (no room, a private window) is no reason not to show it.
+      void response
+        .arrayBuffer()
+        .then((body) => remember(whose, nameOf(asked), { type, body } satisfies KeptAnswer, new Date()))
+        .catch(() => undefined);
+    },
+    async answer(asked) {
+      hear(false);
+      if (workedOut.test(asked.path)) {
+        if (await loadPack(owner())) return answerOf(asked);
+        return undefined;
+      }
+      if (asked.method !== 'GET') return undefined;
+      const known = await recall<KeptAnswer>(ownerOf(asked.path), nameOf(asked)).catch(() => undefined);
+      if (!known) return undefined;
+      const { type, body } = known.value;
+      return new Response(asked.path === '/v1/me' ? wentOn(body, known.at) : body, {
+        headers: { 'Content-Type': type },
+      });
+    },
+  });
+}
+
+/** The server's clock went on since it was last heard. */
+function wentOn(me: ArrayBuffer, keptAt: string): string {
+  const who = JSON.parse(new TextDecoder().decode(me)) as { now: string };
+  const now = Date.parse(who.now) + Date.now() - Date.parse(keptAt);
+  return JSON.stringify({ ...who, now: new Date(now).toISOString() });
+}

@@ -1,0 +1,175 @@
+package call
+
+import (
+	"encoding/json"
+	"errors"
+	"fmt"
+	"net/url"
+	"strconv"
+	"strings"
+	"time"
+
+	"github.com/google/uuid"
+
+	"greypebble/answer"
+)
+
+// asked is a request the server would be sent, were there signal.
+type asked struct {
+	// Path below /api/v1, with its query.
+	Path string          `json:"path"`
+	Body json.RawMessage `json:"body"`
+	Now  time.Time       `json:"now"`
+}
+
+// reply is what the server would answer.
+type reply struct {
+	Status int `json:"status"`
+	Body   any `json:"body"`
+}
+
+// problem document, as the server's.
+type problem struct {
+	Title  string    `json:"title"`
+	Status int       `json:"status"`
+	Detail string    `json:"detail"`
+	Errors []located `json:"errors,omitempty"`
+}
+
+type located struct {
+	Location string `json:"location"`
+	Message  string `json:"message"`
+}
+
+// Statuses of replies, as HTTP has them: its package would make the program half as large again.
+const (
+	ok            = 200
+	notFound      = 404
+	unprocessable = 422
+)
+
+var titles = map[int]string{notFound: "Not Found", unprocessable: "Unprocessable Entity"}
+
+// ErrNoPack says that nothing is kept that could be asked.
+var ErrNoPack = errors.New("nothing is kept here to answer with")
+
+// ErrNotHere says that only the server can answer that.
+var ErrNotHere = errors.New("only the server can answer that")
+
+// ask what is kept what the server would be asked.
+func (c *Core) ask(in asked) (reply, error) {
+	if c.kept == nil {
+		return reply{}, ErrNoPack
+	}
+	u, err := url.Parse(in.Path)
+	if err != nil {
+		return reply{}, err
+	}
+	body, err := route(asking{c.kept, in.Now.UTC()}, u, in.Body)
+	var wrong *answer.WrongError
+	switch {
+	case err == nil:
+		return reply{ok, body}, nil
+	case errors.As(err, &wrong):
+		says := answer.Said(wrong)
+		return refused(unprocessable, says, located{wrong.At, says}), nil
+	case errors.Is(err, answer.ErrNotFound):
+		return refused(notFound, "There is nothing here by that id."), nil
+	}
+	return reply{}, err
+}
+
+func refused(status int, says string, where ...located) reply {
+	return reply{status, problem{titles[status], status, says, where}}
+}
+
+// route a question to who answers it.
+func route(a asking, u *url.URL, body json.RawMessage) (any, error) {
+	q := query{u.Query()}
+	switch parts := strings.Split(strings.Trim(u.Path, "/"), "/"); {
+	case u.Path == "/advise":
+		return one(body, func(b *answer.AdviseBody) (any, error) { return answer.Advise(a, b) })
+	case u.Path == "/advise/compare":
+		return one(body, func(b *answer.CompareBody) (any, error) { return answer.CompareAdvice(a, b) })
+	case u.Path == "/edge":
+		return one(body, func(b *answer.EdgeBody) (any, error) { return answer.Edge(a, b) })
+	case u.Path == "/conditions":
+		id, t, err := q.idAt(q.Get("spot_id"))
+		if err != nil {
+			return nil, err
+		}
+		return answer.SheetOf(a, id, t)
+	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "state":
+		id, t, err := q.idAt(parts[1])
+		if err != nil {
+			return nil, err
+		}
+		return answer.StateOf(a, id, t)
+	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "ribbon":
+		return q.ribbon(a, parts[1])
+	}
+	return nil, fmt.Errorf("%w: %s", ErrNotHere, u.Path)
+}
+
+// one question, with its body.
+func one[B any](body json.RawMessage, f func(*B) (any, error)) (any, error) {
+	var b B
+	if err := json.Unmarshal(body, &b); err != nil {
+		return nil, answer.Wrong("body", err)
+	}
+	return f(&b)
+}
+
+// query of a request.
+type query struct{ url.Values }
+
+func (q query) time(name string) (time.Time, error) {
+	if !q.Has(name) {
+		return time.Time{}, nil
+	}
+	t, err := time.Parse(time.RFC3339, q.Get(name))
+	if err != nil {
+		return t, answer.Wrong("query."+name, errors.New("must be a time like 2026-11-20T09:30:00Z"))
+	}
+	return t, nil
+}
+
+func (q query) idAt(id string) (uuid.UUID, time.Time, error) {
+	t, err := q.time("time")
+	if err != nil {
+		return uuid.UUID{}, t, err
+	}
+	u, err := uuid.Parse(id)
+	if err != nil {
+		return u, t, answer.Wrong("path.id", errors.New("must be the id of something here"))
+	}
+	return u, t, nil
+}
+
+// usualHours of a ribbon, as the server has it.
+const usualHours = 36
+
+func (q query) ribbon(a asking, spot string) (any, error) {
+	id, _, err := q.idAt(spot)
+	if err != nil {
+		return nil, err
+	}
+	asked := answer.RibbonAsked{Hours: usualHours}
+	if asked.From, err = q.time("from"); err != nil {
+		return nil, err
+	}
+	if q.Has("hours") {
+		if asked.Hours, err = strconv.Atoi(q.Get("hours")); err != nil || asked.Hours < 1 || asked.Hours > 96 {
+			return nil, answer.Wrong("query.hours", errors.New("must be a whole number from 1 to 96"))
+		}
+	}
+	from, to, err := asked.Stretch(a.now)
+	if err != nil {
+		return nil, err
+	}
+	sp, err := a.Spot(id, from)
+	if err != nil {
+		return nil, err
+	}
+	return answer.RibbonOf(sp, from, to, a.Units())
+}

@@ -1,0 +1,166 @@
+package call
+
+import (
+	"time"
+
+	"github.com/google/uuid"
+
+	"greypebble/answer"
+	"greypebble/core/conditions"
+	"greypebble/core/going"
+	"greypebble/core/kit"
+	"greypebble/core/playbook"
+	"greypebble/core/quantity"
+	"greypebble/core/springrun"
+	"greypebble/core/tide"
+	"greypebble/interchange/pack"
+)
+
+// kept is what an angler's device keeps of theirs, ready to be asked.
+type kept struct {
+	*pack.Pack
+	shipped *playbook.Book
+	// book of theirs, and their spots with their tides.
+	book  *playbook.Book
+	spots map[uuid.UUID]*pack.Spot
+	// hour the waters were last laid out around, and they by their id.
+	hour   time.Time
+	waters map[string]*laidWater
+}
+
+// laidWater is a water around an hour, which its spots share.
+type laidWater struct {
+	list   []conditions.Reading
+	sorted conditions.Readings
+	river  *springrun.River
+}
+
+type packAsked struct {
+	Parts []struct {
+		Name string `json:"name"`
+		Mark string `json:"mark"`
+		Data string `json:"data"`
+	} `json:"parts"`
+}
+
+type packTaken struct {
+	Spots int `json:"spots"`
+}
+
+// takePack in place of what there was; what cannot be read leaves that.
+func (c *Core) takePack(in packAsked) (packTaken, error) {
+	var parts []pack.Part
+	for _, k := range in.Parts {
+		parts = append(parts, pack.Part(k))
+	}
+	p, err := pack.Read(parts)
+	if err != nil {
+		return packTaken{}, err
+	}
+	book, err := playbook.Builtin()
+	if err != nil {
+		return packTaken{}, err
+	}
+	k := &kept{Pack: p, shipped: book, book: book.Fitting(p.Mine.Overlay), spots: make(map[uuid.UUID]*pack.Spot, len(p.Spots))}
+	harmonics := make([]*tide.Harmonics, len(p.Harmonics))
+	for i, h := range p.Harmonics {
+		if harmonics[i], err = tide.NewHarmonics(h.Constituents, h.Z0M); err != nil {
+			return packTaken{}, err
+		}
+	}
+	for i := range p.Spots {
+		s := &p.Spots[i]
+		id, err := uuid.Parse(s.ID)
+		if err != nil {
+			return packTaken{}, err
+		}
+		if s.Spot.Tide, err = tide.Follow(harmonics[s.Station], s.Offsets); err != nil {
+			return packTaken{}, err
+		}
+		if g := s.Spot.Surge; g != nil {
+			s.Spot.Tide = tide.WithSurge(s.Spot.Tide, *g)
+		}
+		s.Spot.Clock = p.Clocks[s.Clock]
+		k.spots[id] = s
+	}
+	c.kept = k
+	return packTaken{len(k.spots)}, nil
+}
+
+// around an hour, lay the waters out.
+func (k *kept) around(t time.Time) {
+	hour := t.UTC().Truncate(time.Hour)
+	if k.waters != nil && k.hour.Equal(hour) {
+		return
+	}
+	k.hour, k.waters = hour, make(map[string]*laidWater, len(k.Waters))
+	from, to := conditions.Around(t)
+	for i := range k.Waters {
+		w := &k.Waters[i]
+		l := &laidWater{list: conditions.Between(w.Readings, from, to)}
+		l.sorted = conditions.Sorted(l.list).WithUsual(w.Usual)
+		if r := w.River; r != nil {
+			l.river = &springrun.River{Bends: r.Bends, Met: r.Met, Readings: l.sorted, Now: hour}
+		}
+		k.waters[w.ID] = l
+	}
+	for i := range k.Spots {
+		k.Spots[i].Spot.Remember()
+	}
+}
+
+// asking is one question to what is kept.
+type asking struct {
+	*kept
+	now time.Time
+}
+
+func (a asking) Now() time.Time { return a.now }
+
+func (a asking) Units() quantity.Units { return a.Mine.Units }
+
+func (a asking) Book(positions map[string]string) (*playbook.Book, error) {
+	if len(positions) == 0 {
+		return a.book, nil
+	}
+	o := a.Mine.Overlay
+	o.Schools = make(map[string]string, len(a.Mine.Overlay.Schools)+len(positions))
+	for _, from := range []map[string]string{a.Mine.Overlay.Schools, positions} {
+		for school, position := range from {
+			o.Schools[school] = position
+		}
+	}
+	return a.shipped.Fitting(o), nil
+}
+
+func (a asking) Kit() (kit.Kit, error) { return a.Mine.Kit, nil }
+
+func (a asking) Limits() (going.Limits, error) { return a.Mine.Limits, nil }
+
+func (a asking) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
+	s, known := a.spots[id]
+	if !known {
+		return nil, answer.ErrNotFound
+	}
+	a.around(t)
+	w := a.waters[s.WaterID]
+	own := s.Spot
+	own.Readings = w.sorted
+	if own.Bend > 0 {
+		own.River = w.river
+	}
+	water, err := uuid.Parse(s.WaterID)
+	if err != nil {
+		return nil, err
+	}
+	return &answer.Spot{ID: id, WaterID: water, SurgeRevision: s.SurgeRevision, Spot: &own, List: w.list}, nil
+}
+
+func (a asking) Feed(water uuid.UUID) (*answer.Feed, error) {
+	for i := range a.Waters {
+		if w := &a.Waters[i]; w.ID == water.String() && w.Feed != nil {
+			return &answer.Feed{IssuedAt: w.Feed.IssuedAt, FetchedAt: w.Feed.FetchedAt, Problem: w.Feed.Problem}, nil
+		}
+	}
+	return nil, nil //nolint:nilnil // it has none
+}
