@@ -55,7 +55,7 @@ var allowed = map[string][]string{
 		"core/sketch", "core/drawing"},
 	"core/plan": {"core/springrun",
 		"core/quantity", "core/sky", "core/tide", "core/ground", "core/conditions", "core/spot", "core/playbook",
-		"core/rate", "core/sweep", "core/going", "core/kit", "core/advise", "core/tackle"},
+		"core/rate", "core/sweep", "core/going", "core/kit", "core/advise", "core/tackle", "core/outing"},
 	"core/cases": {"core/*"},
 	// A file format knows the core, what all formats have in common, and no other format.
 	"interchange/*":         {"core/*", "interchange/feature", "interchange/parse", "interchange/table"},

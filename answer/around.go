@@ -26,6 +26,8 @@ type Around interface {
 	Limits() (going.Limits, error)
 	// Spot of theirs, laid out for a time.
 	Spot(id uuid.UUID, t time.Time) (*Spot, error)
+	// Spots of theirs, laid out for a time.
+	Spots(t time.Time) ([]*Spot, error)
 	// Feed of a water, nil where it has none.
 	Feed(water uuid.UUID) (*Feed, error)
 }

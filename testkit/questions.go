@@ -54,13 +54,15 @@ func (c *Client) Questions(seed uint64, n int) (out []Question) {
 	for range n {
 		at := Now.Add(time.Duration(r.IntN(10*24*60)-24*60) * time.Minute)
 		stamp, spot := url.QueryEscape(at.Format(time.RFC3339)), spots[r.IntN(len(spots))].ID
-		switch r.IntN(8) {
+		switch r.IntN(9) {
 		case 0:
 			out = append(out, Question{"GET", "/spots/" + spot + "/state?time=" + stamp, nil})
 		case 1:
 			out = append(out, Question{"GET", "/conditions?spot_id=" + spot + "&time=" + stamp, nil})
 		case 2:
 			out = append(out, Question{"GET", fmt.Sprintf("/spots/%s/ribbon?from=%s&hours=%d", spot, stamp, 1+r.IntN(48)), nil})
+		case 8:
+			out = append(out, Question{Method: "GET", Path: "/spots/" + spot + "/elsewhere?target=" + targets[r.IntN(len(targets))] + "&time=" + stamp})
 		case 3:
 			out = append(out, Question{"POST", "/advise/compare", Object{"a": advise(at), "b": advise(at.Add(time.Hour))}})
 		case 4:

@@ -82,6 +82,11 @@ func Of(touches []Touch) (Outing, error) {
 func settled(touches []Touch) ([]Touch, error) {
 	seen, gone, instead := map[string]bool{}, map[string]bool{}, map[string]*Touch{}
 	var out []Touch
+	touches = slices.DeleteFunc(touches, func(t Touch) bool {
+		twice := seen[t.ID] && t.ID != ""
+		seen[t.ID] = true
+		return twice
+	})
 	// What takes back can be taken back itself: the last word on each is had from the end.
 	for i := len(touches) - 1; i >= 0; i-- {
 		t := &touches[i]
@@ -104,10 +109,9 @@ func settled(touches []Touch) ([]Touch, error) {
 	var last time.Time
 	for i := range touches {
 		t := touches[i]
-		if t.Kind == Undo || t.Kind == Correct || gone[t.ID] || seen[t.ID] {
+		if t.Kind == Undo || t.Kind == Correct || gone[t.ID] {
 			continue
 		}
-		seen[t.ID] = true
 		if c := instead[t.ID]; c != nil {
 			t = t.corrected(c)
 		}

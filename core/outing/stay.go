@@ -54,6 +54,14 @@ func (r Rate) Mean() float64 {
 	return r.Fish / r.RodHours
 }
 
+// Interval that holds the rate four times in five (the gamma's quantiles: Abramowitz and Stegun 26.4.25).
+func (r Rate) Interval() (low, high float64) {
+	if r.RodHours <= 0 || r.Fish <= 0 {
+		return 0, 0
+	}
+	return mathext.GammaIncRegInv(r.Fish, 0.1) / r.RodHours, mathext.GammaIncRegInv(r.Fish, 0.9) / r.RodHours
+}
+
 // AtLeastOne is how likely so much effort takes a fish or more.
 func (r Rate) AtLeastOne(rodHours float64) float64 {
 	if r.RodHours <= 0 || rodHours <= 0 {
@@ -110,7 +118,9 @@ type Choice struct {
 	Reason Reason
 	// Staying and Going are the fish expected over [Compared], with these rods; the best elsewhere.
 	Staying, Going float64
-	Best           *Elsewhere
+	// StayingLow and StayingHigh hold what staying brings on average four times in five.
+	StayingLow, StayingHigh float64
+	Best                    *Elsewhere
 	// Over so long both were compared.
 	Over time.Duration
 	// Rate here, as it is believed now.
@@ -152,6 +162,8 @@ func (s Stay) Choose() Choice {
 	c := Choice{Rate: s.Here.Seen(s.Fish, s.RodHours), Over: min(Compared, max(s.Until.Sub(s.Now), 0))}
 	rods := float64(max(s.Rods, 1))
 	c.Staying = c.Rate.Mean() * rods * c.Over.Hours()
+	low, high := c.Rate.Interval()
+	c.StayingLow, c.StayingHigh = low*rods*c.Over.Hours(), high*rods*c.Over.Hours()
 	for i := range s.Others {
 		k := &s.Others[i]
 		left := c.Over

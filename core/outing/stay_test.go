@@ -115,3 +115,31 @@ func TestABlankHourTellsAndAFishTellsMore(t *testing.T) {
 		require.True(t, p >= 0 && p < 1)
 	})
 }
+
+// Winter is three months of the calendar, the other half of the year south of the line.
+func TestWinterByTheCalendar(t *testing.T) {
+	for month, north := range map[time.Month]bool{time.November: false, time.December: true, time.January: true, time.February: true,
+		time.March: false, time.June: false, time.July: false} {
+		at := time.Date(2026, month, 15, 12, 0, 0, 0, time.UTC)
+		assert.Equal(t, north, outing.Winter(at, 31), month)
+		south := month >= time.June && month <= time.August
+		assert.Equal(t, south, outing.Winter(at, -31), month)
+	}
+}
+
+// The interval holds the rate, narrows with effort, and is that of the gamma: with one fish in an hour it is
+// exponential, whose quantiles are known.
+func TestTheIntervalOfARate(t *testing.T) {
+	low, high := outing.Rate{Fish: 1, RodHours: 1}.Interval()
+	assert.InDelta(t, -math.Log(0.9), low, 1e-9)
+	assert.InDelta(t, -math.Log(0.1), high, 1e-9)
+	wide := outing.RateOf(0.5, 0.1, 2.5)
+	l, h := wide.Interval()
+	assert.Less(t, l, wide.Mean())
+	assert.Greater(t, h, wide.Mean())
+	narrow := wide.Seen(10, 20)
+	l2, h2 := narrow.Interval()
+	assert.Less(t, h2-l2, h-l)
+	none, _ := outing.Rate{}.Interval()
+	assert.Zero(t, none)
+}

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"greypebble/core/ground"
+	"greypebble/core/outing"
 )
 
 // Travel is how one gets about in a day.
@@ -20,7 +21,7 @@ type Travel struct {
 }
 
 // UsualPack of a leg (common practice, no source).
-const UsualPack = 15 * time.Minute
+const UsualPack = outing.Packing
 
 // Ways of the outlook's spots for a day, guessed from bee lines: the ground between is not asked.
 // A spot that these means do not reach has none.

@@ -105,6 +105,12 @@ func route(a asking, u *url.URL, body json.RawMessage) (any, error) {
 			return nil, err
 		}
 		return answer.StateOf(a, id, t)
+	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "elsewhere":
+		id, t, err := q.idAt(parts[1])
+		if err != nil {
+			return nil, err
+		}
+		return answer.ElsewhereOf(a, id, answer.ElsewhereAsked{Target: q.Get("target"), Time: t})
 	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "ribbon":
 		return q.ribbon(a, parts[1])
 	}

@@ -111,6 +111,9 @@ type stay struct {
 	Stay    bool          `json:"stay"`
 	Reason  outing.Reason `json:"reason"`
 	Staying float64       `json:"staying"`
+	Low     float64       `json:"staying_low"`
+	High    float64       `json:"staying_high"`
+	AwayMin float64       `json:"away_min,omitempty"`
 	Going   float64       `json:"going"`
 	Best    string        `json:"best,omitempty"`
 	OverMin float64       `json:"over_min"`
@@ -169,9 +172,9 @@ func (in *outingAsked) stay(o *outing.Outing) *stay {
 			Away: time.Duration(k.AwayMin * float64(time.Minute)), Until: k.Until})
 	}
 	c := s.Choose()
-	out := &stay{Stay: c.Stay, Reason: c.Reason, Staying: c.Staying, Going: c.Going, OverMin: c.Over.Minutes(), LeftS: c.Left.Seconds()}
+	out := &stay{Stay: c.Stay, Reason: c.Reason, Staying: c.Staying, Low: c.StayingLow, High: c.StayingHigh, Going: c.Going, OverMin: c.Over.Minutes(), LeftS: c.Left.Seconds()}
 	if c.Best != nil {
-		out.Best = c.Best.Name
+		out.Best, out.AwayMin = c.Best.Name, c.Best.Away.Minutes()
 	}
 	return out
 }

@@ -105,7 +105,7 @@ func (k *kept) around(t time.Time) {
 		k.waters[w.ID] = l
 	}
 	for i := range k.Spots {
-		k.Spots[i].Spot.Remember()
+		k.Pack.Spots[i].Spot.Remember()
 	}
 }
 
@@ -154,6 +154,20 @@ func (a asking) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
 		return nil, err
 	}
 	return &answer.Spot{ID: id, WaterID: water, SurgeRevision: s.SurgeRevision, Spot: &own, List: w.list}, nil
+}
+
+func (a asking) Spots(t time.Time) ([]*answer.Spot, error) {
+	out := make([]*answer.Spot, len(a.Pack.Spots))
+	for i := range a.Pack.Spots {
+		id, err := uuid.Parse(a.Pack.Spots[i].ID)
+		if err != nil {
+			return nil, err
+		}
+		if out[i], err = a.Spot(id, t); err != nil {
+			return nil, err
+		}
+	}
+	return out, nil
 }
 
 func (a asking) Feed(water uuid.UUID) (*answer.Feed, error) {

@@ -46,6 +46,18 @@ func (a around) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
 	return AnswerSpot(laid), nil
 }
 
+func (a around) Spots(t time.Time) ([]*answer.Spot, error) {
+	laid, err := a.as.deps.Desk.Spots(a.ctx, a.as.Angler, t)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]*answer.Spot, len(laid))
+	for i, l := range laid {
+		out[i] = AnswerSpot(l)
+	}
+	return out, nil
+}
+
 // AnswerSpot is a spot the desk laid out, as answers take it.
 func AnswerSpot(l *desk.Laid) *answer.Spot {
 	return &answer.Spot{ID: l.ID, WaterID: l.Water.ID, SurgeRevision: l.SurgeRevision, Spot: &l.Spot.Spot, List: l.List}

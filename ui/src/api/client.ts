@@ -61,6 +61,7 @@ export type Rule = Schemas['RuleOut'];
 export type School = Schemas['SchoolOut'];
 export type TargetFull = Schemas['TargetFull'];
 export type TargetBody = Schemas['TargetBody'];
+export type Elsewhere = Schemas['Elsewhere'];
 export type KitItem = Schemas['KitItemOut'];
 export type KitBody = Schemas['KitBody'];
 export type Drawing = Schemas['Drawing'];
@@ -392,6 +393,8 @@ export const api = {
     settle(client.POST('/v1/interchange/import', { params: { query }, ...asText(text) })),
   importGrid: (query: GridQuery, text: string) =>
     settle(client.POST('/v1/interchange/grid', { params: { query }, ...asText(text) })),
+  elsewhere: (id: string, target: string, time: string) =>
+    settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),
   putOuting: (id: string, body: Schemas['OutingBody']) =>
     settle(client.PUT('/v1/outings/{id}', { params: { path: { id } }, body })),

@@ -43,7 +43,7 @@ const ofReadings = [
   'conditions',
   'advise',
   'state-in-hand',
-  'advice-in-hand',
+  'elsewhere',
   'compare-advice',
   'edge',
   'shelter',

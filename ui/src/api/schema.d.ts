@@ -1500,6 +1500,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/elsewhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What staying at a spot is compared with: those one could go to */
+        get: operations["elsewhere"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/marks/{mark_id}": {
         parameters: {
             query?: never;
@@ -3173,6 +3190,31 @@ export interface components {
             units?: "metric" | "us";
             /** @description say which reading would change the choice */
             what_would_change?: boolean;
+        };
+        Elsewhere: {
+            /** @description fish a rod-hour here; left out where nothing can be fished */
+            here?: components["schemas"]["ExpectedOut"];
+            /** @description the nearest that can be fished when one comes there, best first */
+            others: components["schemas"]["ElsewhereOut"][];
+            /** @description a school that is found is worked until it stops */
+            winter: boolean;
+        };
+        ElsewhereOut: {
+            /**
+             * Format: double
+             * @description packing and the way, guessed from the bee line
+             */
+            away_min: number;
+            /** @description fish a rod-hour there, with the best that can be fished */
+            here: components["schemas"]["ExpectedOut"];
+            name: string;
+            /** Format: uuid */
+            spot_id: string;
+            /**
+             * Format: date-time
+             * @description when its way shuts
+             */
+            until?: string;
         };
         ErrorDetail: {
             /** @description Where the error occurred, e.g. 'body.items[3].tags' or 'path.thing-id' */
@@ -13555,6 +13597,68 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    elsewhere: {
+        parameters: {
+            query: {
+                target: string;
+                /** @description now if left out */
+                time?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Elsewhere"];
+                };
             };
             /** @description Unauthorized */
             401: {

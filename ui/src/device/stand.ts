@@ -16,7 +16,7 @@ const keptOnes = [
 /** Nobody's: they are asked before it is known who is there. */
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
 /** Questions the core in the browser answers by itself. */
-const workedOut = /^\/v1\/(advise(\/compare)?|edge|conditions|spots\/[^/]+\/(state|ribbon))$/;
+const workedOut = /^\/v1\/(advise(\/compare)?|edge|conditions|spots\/[^/]+\/(state|ribbon|elsewhere))$/;
 
 interface KeptAnswer {
   type: string;

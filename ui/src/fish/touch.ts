@@ -59,6 +59,9 @@ export interface Told {
     stay: boolean;
     reason: string;
     staying: number;
+    staying_low: number;
+    staying_high: number;
+    away_min?: number;
     going: number;
     best?: string;
     over_min: number;

@@ -27,9 +27,9 @@ export function useAround(spot: string, target: string | undefined): Waters {
     queryFn: ({ signal }) => api.state(spot, present().toISOString(), signal),
     refetchInterval: anew,
   });
-  const advice = useQuery({
-    queryKey: ['advice-in-hand', spot, target],
-    queryFn: () => api.advise({ spot_id: spot, target: target!, time: present().toISOString(), most: 1 }),
+  const elsewhere = useQuery({
+    queryKey: ['elsewhere', spot, target],
+    queryFn: () => api.elsewhere(spot, target!, present().toISOString()),
     enabled: !!target,
     refetchInterval: anew,
   });
@@ -47,7 +47,9 @@ export function useAround(spot: string, target: string | undefined): Waters {
     rising: w.stage.direction === 'flood',
     levelM: w.level_m,
     cautions: w.cautions,
-    here: advice.data?.choices[0]?.per_rod_hour,
+    here: elsewhere.data?.here,
+    others: elsewhere.data?.others,
+    winter: elsewhere.data?.winter,
     school: schoolOf(book.data?.schools.find((s) => s.id === 'Q3')?.chosen),
   };
 }

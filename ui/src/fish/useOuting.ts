@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { v7 } from 'uuid';
-import type { Window } from '../api/client';
+import type { Elsewhere, Window } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { ask } from '../core/core';
 import { usePlace } from '../moment/moment';
@@ -13,7 +13,9 @@ import { wayAt } from './way';
 
 /** What is known of the water and the fish there, for stay or go. */
 export interface Around {
-  here?: { median: number; low: number; high: number } | undefined;
+  here?: Elsewhere['here'] | undefined;
+  others?: Elsewhere['others'] | undefined;
+  winter?: boolean | undefined;
   school?: string | undefined;
 }
 
@@ -113,7 +115,8 @@ export function useTold(
 ): { told?: Told; fault: string } {
   const { present } = usePlace();
   const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });
-  const asked = JSON.stringify({ here: around.here, school: around.school });
+  const { here, others, winter, school } = around;
+  const asked = JSON.stringify({ here, others, winter, school });
   const known = JSON.stringify(windows ?? null);
   useEffect(() => {
     if (touches.length === 0) return undefined;

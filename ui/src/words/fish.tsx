@@ -33,16 +33,19 @@ export const fish = {
     stay: boolean;
     reason: string;
     staying: number;
+    staying_low: number;
+    staying_high: number;
+    away_min?: number;
     going: number;
     best?: string;
     over_min: number;
     left_s: number;
   }) => {
-    const here = `Another ${Math.round(s.over_min)} min here: about ${two(s.staying)} fish.`;
+    const here = `Another ${Math.round(s.over_min)} min here: about ${two(s.staying)} fish (${two(s.staying_low)} to ${two(s.staying_high)}).`;
     const left = `${Math.ceil(s.left_s / 60)} min`;
     switch (s.reason) {
       case 'odds':
-        return s.best ? `${here} At ${s.best}, the way there counted: about ${two(s.going)}.` : here;
+        return `${s.stay ? 'Stay.' : `Go to ${s.best}.`} ${here} At ${s.best}, ${Math.round(s.away_min ?? 0)} min of packing and way counted: about ${two(s.going)}.`;
       case 'clock':
         return s.stay
           ? `By the clock ${left} more here. ${here}`
