@@ -42,12 +42,15 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 
 	require.NoError(t, p.Click("Bite"))
 	require.NoError(t, p.WaitText("Bite: kept."))
-	// Two touches from here to a fish; from a screen that is off, one more wakes it.
+	// Two touches from here to a fish; from a screen that is off, one more wakes it. They are counted.
+	eval[int](t, p, `(window.touched = 0, addEventListener('click', () => window.touched++, true), 0)`)
 	require.NoError(t, p.Click("Hooked"))
 	require.NoError(t, p.WaitText("Landed"))
 	picture(t, p, "fish-hooked")
 	require.NoError(t, p.Click("Landed"))
 	require.NoError(t, p.WaitText("Landed: kept."))
+	const wakes = 1
+	assert.LessOrEqual(t, wakes+eval[int](t, p, `window.touched`), 3)
 	require.NoError(t, p.Click("Missed"))
 	require.NoError(t, p.WaitText("Missed: kept."))
 	require.NoError(t, p.Click("Undo"))

@@ -17,6 +17,9 @@ type Outing struct {
 	Resting time.Time
 	// Hooked since then: a fish on of which nothing was told yet.
 	Hooked time.Time
+
+	// told touches it was read from: settled, in their order.
+	told []Touch
 }
 
 // Spell is effort with one presentation at one place.
@@ -27,10 +30,12 @@ type Spell struct {
 	Ended time.Time `json:"ended_at"`
 	Doing
 	// Paused so long in all, of what is over.
-	Paused   time.Duration `json:"paused"`
-	Events   []Event       `json:"events"`
-	Catches  []Landing     `json:"catches"`
-	Readings []Reading     `json:"readings"`
+	Paused time.Duration `json:"paused"`
+	// Casts made; 0: not counted.
+	Casts    int       `json:"casts"`
+	Events   []Event   `json:"events"`
+	Catches  []Landing `json:"catches"`
+	Readings []Reading `json:"readings"`
 }
 
 // Event of a spell.
@@ -74,6 +79,7 @@ func Of(touches []Touch) (Outing, error) {
 			return o, err
 		}
 	}
+	o.told = list
 	return o, nil
 }
 
@@ -179,6 +185,11 @@ func (o *Outing) take(t *Touch) error {
 	case End:
 		o.Resting = o.close(t.Time)
 		o.Ended, o.Hooked = t.Time, time.Time{}
+	case Cast:
+		if now != nil {
+			now.Casts++
+		}
+	case RodSet: // looked at by [Outing.RowOf]
 	case Water:
 		if now != nil {
 			now.Readings = slices.DeleteFunc(now.Readings, func(r Reading) bool { return r.Kind == t.Reading.Kind })
@@ -235,7 +246,7 @@ func (o *Outing) close(t time.Time) (resting time.Time) {
 	}
 	o.rested(t)
 	now.Ended = t
-	if now.Lasted(t) < least && len(now.Catches)+len(now.Events)+len(now.Readings) == 0 {
+	if now.Lasted(t) < least && len(now.Catches)+len(now.Events)+len(now.Readings)+now.Casts == 0 {
 		o.Spells = o.Spells[:len(o.Spells)-1]
 	}
 	return time.Time{}

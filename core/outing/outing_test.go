@@ -124,7 +124,7 @@ func TestTouchesThatSayNothingAreRefused(t *testing.T) {
 	for want, k := range map[string]outing.Touch{
 		"has an id":          {Time: at(0), Kind: outing.Bite},
 		"has no time":        {ID: "a", Kind: outing.Bite},
-		"unknown kind":       {ID: "a", Time: at(0), Kind: "cast"},
+		"unknown kind":       {ID: "a", Time: at(0), Kind: "comet"},
 		"says of which":      {ID: "a", Time: at(0), Kind: outing.Undo},
 		"where and for what": {ID: "a", Time: at(0), Kind: outing.Fish},
 		"1 to 12 rods":       {ID: "a", Time: at(0), Kind: outing.Fish, Doing: doing("jig", 13)},
@@ -169,6 +169,8 @@ func touchesOf(t *rapid.T) []outing.Touch {
 			k.Reading = &outing.Reading{Kind: conditions.Clarity, Value: 1}
 		case outing.Seen:
 			k.Note = "birds"
+		case outing.RodSet:
+			k.Rod, k.Set = "1", &outing.Set{DistanceM: 30}
 		default:
 		}
 		out = append(out, k)

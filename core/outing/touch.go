@@ -3,6 +3,7 @@ package outing
 import (
 	"errors"
 	"fmt"
+	"math"
 	"slices"
 	"time"
 
@@ -32,6 +33,10 @@ const (
 	// Snagged is free again, BrokeOff is not.
 	Snagged  Kind = "snagged"
 	BrokeOff Kind = "broke off"
+	// Cast is one cast, at the kind of feature its note names, where one is named.
+	Cast Kind = "cast"
+	// RodSet is one rod of several, cast out anew.
+	RodSet Kind = "rod set"
 	// Passed is a boat, Seen a sign on the water, Water something read or judged of it.
 	Passed Kind = "boat passed"
 	Seen   Kind = "seen"
@@ -46,8 +51,8 @@ const (
 )
 
 // Kinds of touch there are.
-var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Passed, Seen, Water, Note,
-	Correct, Undo, End}
+var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Cast, RodSet, Passed, Seen,
+	Water, Note, Correct, Undo, End}
 
 // Events are the kinds a spell keeps with their time; of a fish landed it keeps the catch.
 var Events = []Kind{Bite, Missed, Robbed, On, Lost, FoulHooked, Snagged, BrokeOff, Passed, Seen, Note}
@@ -76,6 +81,16 @@ type Touch struct {
 	Who string `json:"who,omitempty"`
 	// Rod it happened to, where several stand.
 	Rod string `json:"rod,omitempty"`
+	// Set of [RodSet].
+	Set *Set `json:"set,omitempty"`
+	// At a place, where the device knew it.
+	At *Place `json:"at,omitempty"`
+}
+
+// Place on the water, degrees.
+type Place struct {
+	Lat float64 `json:"lat"`
+	Lon float64 `json:"lon"`
 }
 
 // Doing is what one fishes with, where and for what.
@@ -124,6 +139,7 @@ const (
 	longest, heaviest = 4.0, 500.0
 	longestNote       = 1000
 	longestName       = 40
+	farthestCast      = 400.0
 )
 
 // within says that a measure of a fish is one the log can keep; 0 is not measured.
@@ -156,6 +172,11 @@ func (t *Touch) Validate() error {
 		t.Doing.Approach != "" && !slices.Contains(playbook.Approaches, t.Doing.Approach)):
 		return fmt.Errorf("outing: %s %s: what is fished is named in at most %d letters, as one of %v", t.Kind, t.ID, longestName,
 			playbook.Approaches)
+	case t.Kind == RodSet && (t.Rod == "" || t.Set == nil || !(t.Set.DistanceM >= 0 && t.Set.DistanceM <= farthestCast) ||
+		len(t.Set.Offering) > longestName || len(t.Set.RigID) > longestName):
+		return fmt.Errorf("outing: %s %s says which rod, and how far out, 0 to %v m", t.Kind, t.ID, farthestCast)
+	case t.At != nil && !(math.Abs(t.At.Lat) <= 90 && math.Abs(t.At.Lon) <= 180):
+		return fmt.Errorf("outing: %s %s lies nowhere on earth", t.Kind, t.ID)
 	case t.Kind == Seen:
 		return playbook.CheckSigns([]string{t.Note})
 	}

@@ -17,7 +17,7 @@ type Core struct{ kept *kept }
 func (c *Core) Call(name string, in []byte) ([]byte, error) {
 	switch name {
 	case "outing":
-		return answered(name, in, askOuting)
+		return answered(name, in, c.askOuting)
 	case "pack":
 		return answered(name, in, c.takePack)
 	case "ask":
@@ -49,6 +49,9 @@ type outingAsked struct {
 	Others []otherAsked  `json:"others"`
 	School outing.School `json:"school"`
 	Winter bool          `json:"winter"`
+	// DeepM is the water over the mark that is fished, FishM a depth a fish was seen or marked at; 0: not known.
+	DeepM float64 `json:"deep_m"`
+	FishM float64 `json:"fish_m"`
 }
 
 // expected catch a rod-hour: the median, and what holds it four times in five.
@@ -82,6 +85,16 @@ type outingAnswer struct {
 	Total   tally       `json:"total"`
 	Next    *next       `json:"next,omitempty"`
 	Stay    *stay       `json:"stay,omitempty"`
+	// Features cast to, and the one that pays.
+	Features []feature `json:"features"`
+	Pays     string    `json:"pays,omitempty"`
+	Row      row       `json:"row"`
+	// Column of water level by level, in the order they are tried, and where to stop for a fish.
+	Column []level `json:"column"`
+	Above  *level  `json:"above,omitempty"`
+	// BoatS since a boat passed; the water settles from SettlesS on.
+	BoatS    float64 `json:"boat_s,omitempty"`
+	SettlesS float64 `json:"settles_s,omitempty"`
 }
 
 type spellTold struct {
@@ -120,7 +133,7 @@ type stay struct {
 	LeftS   float64       `json:"left_s"`
 }
 
-func askOuting(in outingAsked) (outingAnswer, error) {
+func (c *Core) askOuting(in outingAsked) (outingAnswer, error) {
 	o, err := outing.Of(in.Touches)
 	if err != nil {
 		return outingAnswer{}, err
@@ -139,6 +152,7 @@ func askOuting(in outingAsked) (outingAnswer, error) {
 		out.Next = &next{n.Change, n.Left.Seconds(), n.Tried}
 	}
 	out.Stay = in.stay(&o)
+	c.search(&out, &o, &in)
 	return out, nil
 }
 

@@ -63,7 +63,7 @@ func TestThePageAsksOfAnOuting(t *testing.T) {
 	elsewhere := ask(300, here+`,"school":"odds","others":[{"name":"The Gut","here":{"median":2,"low":1,"high":4},"away_min":10}]`)
 	assert.False(t, elsewhere.Stay.Stay)
 
-	_, err := new(call.Core).Call("outing", []byte(`{"touches":[{"kind":"cast"}]}`))
+	_, err := new(call.Core).Call("outing", []byte(`{"touches":[{"kind":"comet"}]}`))
 	assert.ErrorContains(t, err, "wasm: outing: outing: a touch has an id")
 	_, err = new(call.Core).Call("outing", []byte(`no`))
 	assert.ErrorContains(t, err, "wasm: outing: ")

@@ -31,6 +31,15 @@ type TouchBody struct {
 	Note    string           `json:"note,omitempty" maxLength:"1000" doc:"of a sign: which"`
 	Who     string           `json:"who,omitempty" maxLength:"40"`
 	Rod     string           `json:"rod,omitempty" maxLength:"40"`
+	Set     *SetBody         `json:"set,omitempty" doc:"how a rod of several is out"`
+	At      *wire.LatLon     `json:"at,omitempty" doc:"where, if the device knew"`
+}
+
+// SetBody is how one rod of several is out.
+type SetBody struct {
+	DistanceM float64 `json:"distance_m" minimum:"0" maximum:"400"`
+	Offering  string  `json:"offering,omitempty" maxLength:"40"`
+	RigID     string  `json:"rig_id,omitempty" maxLength:"40"`
 }
 
 // DoingBody is what one fishes with, where and for what.
@@ -80,6 +89,14 @@ func (b TouchBody) touch() outing.Touch {
 	if c := b.Catch; c != nil {
 		k := outing.Catch(*c)
 		t.Catch = &k
+	}
+	if s := b.Set; s != nil {
+		k := outing.Set(*s)
+		t.Set = &k
+	}
+	if p := b.At; p != nil {
+		k := outing.Place(*p)
+		t.At = &k
 	}
 	if r := b.Reading; r != nil {
 		t.Reading = &outing.Reading{Kind: conditions.Kind(r.Kind), Value: r.Value}

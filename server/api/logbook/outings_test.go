@@ -211,7 +211,7 @@ func TestAnOutingByAClockThatIsOff(t *testing.T) {
 		return p
 	}
 	assert.Contains(t, refused(func(k object) { k["time"] = testkit.Now.AddDate(0, 0, 2) }).Errors[0].Location, "touches[2].time")
-	assert.Contains(t, refused(func(k object) { k["kind"] = "cast" }).Detail, "unknown kind of touch")
+	assert.Contains(t, refused(func(k object) { k["kind"] = "comet" }).Detail, "unknown kind of touch")
 	assert.NotEmpty(t, refused(func(k object) { k["catch"] = object{"target": "kraken"} }).Detail)
 	var p problem
 	require.Equal(t, 422, c.Do("PUT", "/outings/"+uuid.NewString(), object{"touches": []object{}}, &p))

@@ -154,6 +154,7 @@ func (s service) told(ctx context.Context, as *web.Scope, n namer, id uuid.UUID,
 	m.During(k.Started, ended, said)
 	out := store.Spell{ID: spellID, SpellEntry: store.SpellEntry{SpotID: spot, Target: target.ID, StartedAt: k.Started, EndedAt: ended,
 		Rods: k.Rods, Mark: k.Mark, Approach: k.Approach, Offering: k.Offering, Outing: uuid.NullUUID{UUID: id, Valid: true},
+		Casts:        k.Casts,
 		PausedS:      int(min(k.Paused, ended.Sub(k.Started)).Seconds()),
 		Presentation: store.AsJSON[outing.Presentation]{V: k.Presentation}, Events: k.Events,
 		Signs: store.AsJSON[[]string]{V: k.Signs()}},

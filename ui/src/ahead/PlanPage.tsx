@@ -126,6 +126,7 @@ function Opened({ plan }: { plan: KeptPlan }) {
                 <OneLeg
                   key={l.spot_id + l.arrive}
                   leg={l}
+                  plan={plan.id}
                   busy={busy}
                   onPin={() =>
                     put.mutate({
@@ -170,11 +171,12 @@ function Opened({ plan }: { plan: KeptPlan }) {
 
 function OneLeg(props: {
   leg: DayPlan['legs'][number];
+  plan: string;
   busy: boolean;
   onPin: () => void;
   onBan: () => void;
 }) {
-  const { leg: l, busy, onPin, onBan } = props;
+  const { leg: l, plan, busy, onPin, onBan } = props;
   const here = usePlace();
   const moment = useMoment();
   const [, seek] = useAsking();
@@ -207,6 +209,11 @@ function OneLeg(props: {
         >
           {say.whatToTieOn}
         </button>
+        <Link
+          to={`/fish?${new URLSearchParams({ plan, spot: l.spot_id, target: l.target ?? '' }).toString()}`}
+        >
+          {say.goFishThere}
+        </Link>
       </div>
     </li>
   );

@@ -5605,6 +5605,12 @@ export interface components {
             kind: "target" | "rule" | "school";
             why: string;
         };
+        SetBody: {
+            /** Format: double */
+            distance_m: number;
+            offering?: string;
+            rig_id?: string;
+        };
         SettingsBody: {
             /** @description they were asked for */
             chosen: boolean;
@@ -6644,6 +6650,8 @@ export interface components {
             time: string;
         };
         TouchBody: {
+            /** @description where, if the device knew */
+            at?: components["schemas"]["LatLon"];
             catch?: components["schemas"]["LandedBody"];
             /** @description what is fished from then on */
             doing?: components["schemas"]["DoingBody"];
@@ -6668,6 +6676,8 @@ export interface components {
             of?: string;
             reading?: components["schemas"]["SaidReadingBody"];
             rod?: string;
+            /** @description how a rod of several is out */
+            set?: components["schemas"]["SetBody"];
             /** Format: date-time */
             time: string;
             who?: string;

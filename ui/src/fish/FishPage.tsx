@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
@@ -9,6 +10,9 @@ import './fish.css';
 import { Going } from './Going';
 import { Mail } from './Mail';
 import { Over } from './Over';
+import { nearestSpot, positionNow } from './position';
+import { TellSomebody } from './TellSomebody';
+import { wayAt } from './way';
 import type { Doing, Told, Touch } from './touch';
 import { useAround } from './useAround';
 import { useOuting, useTold } from './useOuting';
@@ -21,13 +25,23 @@ export default function FishPage() {
   const outing = useOuting();
   const now = last(outing.touches);
   const around = useAround(now?.spot_id ?? here.spot.id, now?.target);
-  const { told, fault } = useTold(outing.touches, around, around.windows);
+  const [fishAt, setFishAt] = useState<number>();
+  const deep = now?.mark === undefined ? undefined : around.depths?.[now.mark];
+  const { told, fault } = useTold(outing.touches, around, around.windows, {
+    deep_m: deep && deep > 0 ? deep : undefined,
+    fish_m: fishAt,
+  });
+  const [wished] = useSearchParams();
   const targets = useQuery({
     queryKey: keys.targets,
     queryFn: api.targets,
     staleTime: Infinity,
   });
   const [over, setOver] = useState<Told>();
+  const [start, setStart] = useState(0);
+  const [found, setFound] = useState('');
+  const way = wayAt(around.windows, here.present());
+  const shuts = way?.shuts ? new Date(way.shuts) : undefined;
 
   if (outing.kept === undefined) return null;
   if (!outing.kept)
@@ -39,17 +53,33 @@ export default function FishPage() {
         ) : (
           <section className="panel fish-begin">
             <h1>{say.goFishing}</h1>
+            <button
+              className="plain"
+              onClick={() =>
+                void positionNow(8_000).then((at) => {
+                  const near = at && nearestSpot(here.spots, at);
+                  if (near) here.choose(near.id);
+                  setFound(near ? say.nearestIs(near.name) : say.noPosition);
+                  setStart((n) => n + 1);
+                })
+              }
+            >
+              {say.iAmHere}
+            </button>
+            {found && <p role="status">{found}</p>}
             <Change
+              key={start}
               spots={here.spots}
               targets={targets.data ?? []}
-              now={{ spot_id: here.spot.id, target: '', rods: 1 }}
+              now={begun(wished, here.spot.id)}
               word={say.begin}
               onDone={(d) => {
                 here.choose(d.spot_id);
                 const spot = here.spots.find((s) => s.id === d.spot_id)?.name ?? '';
-                void outing.begin(spot, { kind: 'fish', doing: d });
+                void outing.begin(spot, { kind: 'fish', doing: d }, wished.get('plan') ?? undefined);
               }}
             />
+            <TellSomebody spot={here.spot} from={here.present()} until={shuts} />
             <p className="quiet small">{say.cautionAtTheStart}</p>
           </section>
         )}
@@ -69,6 +99,9 @@ export default function FishPage() {
           spots={here.spots}
           targets={targets.data ?? []}
           present={here.present}
+          fishAt={fishAt}
+          onFishAt={setFishAt}
+          outing={outing.kept.id}
           say={outing.say}
           onEnd={() => {
             setOver(told);
@@ -79,6 +112,18 @@ export default function FishPage() {
       <Mail post={outing.post} sendNow={outing.sendNow} />
     </div>
   );
+}
+
+/** What an outing begins with: what a plan's stay or an advice handed over, or nothing yet. */
+function begun(wished: URLSearchParams, spot: string): Doing {
+  const some = (...names: ('mark' | 'offering' | 'offering_id' | 'rig_id' | 'style')[]) =>
+    Object.fromEntries(names.flatMap((n) => (wished.get(n) ? [[n, wished.get(n)!]] : [])));
+  return {
+    spot_id: wished.get('spot') ?? spot,
+    target: wished.get('target') ?? '',
+    rods: 1,
+    ...some('mark', 'offering', 'offering_id', 'rig_id', 'style'),
+  };
 }
 
 /** What one does now: what was last said of it and not taken back. */

@@ -2,7 +2,9 @@ import { useEffect, useState } from 'react';
 import type { Spot, Target } from '../api/client';
 import { show } from '../format/spoken';
 import { clock } from '../format/time';
+import { calendar, download, sound } from './alarm';
 import { Change } from './Change';
+import { Look } from './Look';
 import { Landed } from './Landed';
 import { More } from './More';
 import type { Doing, Said, Told, Touch } from './touch';
@@ -13,6 +15,8 @@ import { fish as say } from '../words/fish';
 /** Under so long the time left is the largest thing on the screen, and the alarm comes, ms. */
 const hour = 3_600_000;
 const margin = 20 * 60_000;
+/** From so long before on the calendar's alarm is offered, ms. */
+const soon = 6 * hour;
 
 export function Going(props: {
   told: Told;
@@ -24,9 +28,13 @@ export function Going(props: {
   present: () => Date;
   say: (said: Said) => Promise<void>;
   onEnd: () => void;
+  fishAt: number | undefined;
+  onFishAt: (m: number | undefined) => void;
+  /** The outing's id. */
+  outing: string;
 }) {
   const { told, touches, doing, around, spots, targets, present } = props;
-  const [open, setOpen] = useState<'change' | 'more' | 'landed' | 'end'>();
+  const [open, setOpen] = useState<'change' | 'more' | 'look' | 'landed' | 'end'>();
   const spot = spots.find((s) => s.id === doing.spot_id);
   const target = targets.find((t) => t.id === doing.target);
   const zone = spot?.time_zone ?? 'UTC';
@@ -36,6 +44,9 @@ export function Going(props: {
   const shut = way && !way.open ? way : undefined;
   const tell = (said: Said) => {
     setOpen(undefined);
+    tellOn(said);
+  };
+  const tellOn = (said: Said) => {
     if (navigator.vibrate) navigator.vibrate(20);
     void props.say(said);
   };
@@ -56,6 +67,28 @@ export function Going(props: {
           </p>
         )}
         <Alarm left={left} />
+        {way?.shuts && left !== undefined && left > 0 && left < soon && (
+          <p className="quiet small">
+            {say.aLockedPhone}{' '}
+            <button
+              className="plain"
+              onClick={() =>
+                download(
+                  'be-out.ics',
+                  'text/calendar',
+                  calendar(
+                    props.outing,
+                    say.beOutOf(spot?.name ?? ''),
+                    new Date(Date.parse(way.shuts!) - margin),
+                    present(),
+                  ),
+                )
+              }
+            >
+              {say.intoTheCalendar}
+            </button>
+          </p>
+        )}
         <Cautions list={around.cautions ?? []} />
         {around.says && around.levelM !== undefined && (
           <p>
@@ -85,6 +118,11 @@ export function Going(props: {
             <dd>{told.total.rod_hours.toFixed(1)}</dd>
           </div>
         </dl>
+        {told.boat_s !== undefined && (
+          <p>{say.boatPassed(Math.floor(told.boat_s / 60), told.boat_s > (told.settles_s ?? 0))}</p>
+        )}
+        {told.pays && <p className="fish-pays">{say.itPays(told.pays)}</p>}
+        {told.row.moves.length > 0 && <p>{say.rodsToMove(told.row.moves.length)}</p>}
         {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
         {told.next && told.total.fish === 0 && !shut && <p className="quiet">{say.nextChange(told.next)}</p>}
       </section>
@@ -101,6 +139,17 @@ export function Going(props: {
             onClose={() => setOpen(undefined)}
           />
         </section>
+      )}
+      {open === 'look' && (
+        <Look
+          told={told}
+          doing={doing}
+          fishAt={props.fishAt}
+          onFishAt={props.onFishAt}
+          tell={tellOn}
+          present={present}
+          onClose={() => setOpen(undefined)}
+        />
       )}
       {open === 'more' && <More tell={tell} onClose={() => setOpen(undefined)} />}
       {open === 'landed' && (
@@ -127,6 +176,7 @@ export function Going(props: {
               {told.resting_since ? say.resume : say.rest}
             </button>
             <button onClick={() => setOpen('change')}>{say.change}</button>
+            <button onClick={() => setOpen('look')}>{say.look}</button>
             <button onClick={() => setOpen('more')}>{say.more}</button>
             <button onClick={() => setOpen('end')}>{say.end}</button>
           </div>
@@ -185,7 +235,10 @@ function Alarm({ left }: { left: number | undefined }) {
   const due = left !== undefined && left > 0 && left < margin;
   useEffect(() => {
     if (!due || heard) return undefined;
-    const ring = () => navigator.vibrate?.([400, 200, 400]);
+    const ring = () => {
+      navigator.vibrate?.([400, 200, 400]);
+      sound();
+    };
     ring();
     const t = setInterval(ring, 5_000);
     return () => clearInterval(t);

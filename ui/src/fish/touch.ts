@@ -17,6 +17,8 @@ export type Kind =
   | 'foul-hooked'
   | 'snagged'
   | 'broke off'
+  | 'cast'
+  | 'rod set'
   | 'boat passed'
   | 'seen'
   | 'water'
@@ -55,6 +57,24 @@ export interface Told {
   })[];
   total: Tally;
   next?: { change: string; left_s: number };
+  features: { name: string; casts: number; fish: number; signs: number }[];
+  /** The kind of feature that brought two fish or more. */
+  pays?: string;
+  row: {
+    rods: {
+      rod: string;
+      distance_m: number;
+      since: string;
+      check_bait: string;
+      fish: number;
+      bites: number;
+    }[];
+    moves: { rod: string; to_m: number; scouts: boolean }[];
+  };
+  column: { depth_m: number; turns: number; tried: boolean }[];
+  above?: { depth_m: number; turns: number };
+  boat_s?: number;
+  settles_s?: number;
   stay?: {
     stay: boolean;
     reason: string;

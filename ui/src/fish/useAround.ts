@@ -12,6 +12,8 @@ export interface Waters extends Around {
   cautions?: string[] | undefined;
   /** When the way is open, for two days. */
   windows?: Window[] | undefined;
+  /** How deep it is over each mark now, by its name. */
+  depths?: Record<string, number> | undefined;
   /** Nothing is known: there is no signal, and this was not asked before. */
   lost?: boolean | undefined;
 }
@@ -46,6 +48,7 @@ export function useAround(spot: string, target: string | undefined): Waters {
     says: w.stage.says,
     rising: w.stage.direction === 'flood',
     levelM: w.level_m,
+    depths: Object.fromEntries(w.marks.map((m) => [m.name, m.depth_m])),
     cautions: w.cautions,
     here: elsewhere.data?.here,
     others: elsewhere.data?.others,

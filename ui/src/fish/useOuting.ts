@@ -112,11 +112,12 @@ export function useTold(
   touches: Touch[],
   around: Around,
   windows: Window[] | undefined,
+  deep: { deep_m?: number | undefined; fish_m?: number | undefined },
 ): { told?: Told; fault: string } {
   const { present } = usePlace();
   const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });
   const { here, others, winter, school } = around;
-  const asked = JSON.stringify({ here, others, winter, school });
+  const asked = JSON.stringify({ here, others, winter, school, ...deep });
   const known = JSON.stringify(windows ?? null);
   useEffect(() => {
     if (touches.length === 0) return undefined;

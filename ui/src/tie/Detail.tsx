@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { api, type Choice } from '../api/client';
 import { useEntry } from '../entry/entry';
 import { times, unbroken } from '../format/measure';
+import { usePlace } from '../moment/moment';
 import { Parts } from './Parts';
 import { Shown } from './Shown';
 import { Sketch } from './Sketch';
@@ -22,6 +23,7 @@ export function Detail(props: {
 }) {
   const { choice, usual, stay, hasKit, onCompare, beside } = props;
   const entry = useEntry();
+  const { spot } = usePlace();
   const narrow = useNarrow();
   const c = choice.card;
   const log = (kind: 'catch' | 'blank') =>
@@ -32,6 +34,15 @@ export function Detail(props: {
       offering: choice.offering,
       mark: choice.mark,
     });
+  const fishing = new URLSearchParams({
+    spot: spot.id,
+    target: choice.target,
+    mark: choice.mark,
+    offering: choice.offering,
+    offering_id: c.offering_id,
+    rig_id: c.rig_id,
+    style: c.style,
+  }).toString();
   const rig = <RigOf choice={choice} />;
   const why = (
     <div className="detail-two">
@@ -83,6 +94,9 @@ export function Detail(props: {
           {say.caughtOnThis}
         </Button>
         <Button onClick={() => log('blank')}>{say.blankOnThis}</Button>
+        <Link className="act" to={`/fish?${fishing}`}>
+          {say.goFishWithThis}
+        </Link>
       </div>
       <dl className="card-lines">
         <Line name={say.offering}>

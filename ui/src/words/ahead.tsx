@@ -46,6 +46,7 @@ export const ahead = {
   nothingToSpare: 'none',
   planIt: 'Plan it',
   whatToTieOn: 'what to tie on',
+  goFishThere: 'go fish there',
 
   // fortnight.ts
   tooLittleWaterOverEvery: 'Too little water over every mark.',

@@ -13,7 +13,64 @@ export const fish = {
   notKept: (why: string) =>
     `This device could not keep it: it has no room, or this is a private window. Write it down. (${why})`,
 
+  iAmHere: 'I am here: the nearest spot',
+  nearestIs: (spot: string) => `Nearest: ${spot}.`,
+  noPosition: 'This device gives no position; choose the spot.',
+
+  // TellSomebody.tsx
+  tellSomebody: 'Tell somebody',
+  callAfter: 'When to call, if I am not back',
+  hoursAt: (h: number, at: string) => `${at}, ${h} h from now`,
+  tellText: (t: {
+    spot: string;
+    water: string;
+    at: string;
+    manner: string;
+    day: string;
+    from: string;
+    call: string;
+  }) =>
+    `I am fishing at ${t.spot}, ${t.water} (${t.at}), ${t.manner}, ${t.day} from ${t.from}.\n` +
+    `If you have not heard from me by ${t.call}, call me. If I do not answer, call the coastguard or the emergency number.`,
+  shareThis: 'Share this',
+  copied: 'Copied',
+
+  // Look.tsx
+  look: 'Look',
+  castsByFeature: 'A cast to',
+  featureHad: (name: string, had: { casts: number; fish: number } | undefined) =>
+    had ? `${name}: ${had.casts}${had.fish > 0 ? `, ${counted(had.fish, 'fish', 'fish')}` : ''}` : name,
+  oneCastAPlace: 'One cast a place; a second only where something showed.',
+  levels: 'Levels, in the order to try',
+  level: (depth: string, turns: number) => `${depth} down, ${counted(turns, 'turn', 'turns')} off the bottom`,
+  fishMarkedAt: 'Fish marked at',
+  stopAbove: (depth: string, turns: number) =>
+    turns > 0
+      ? `Stop above it, at ${depth}: ${counted(turns, 'turn', 'turns')} off the bottom.`
+      : `Stop above it, at ${depth}.`,
+  rodsInARow: 'Rods in a row',
+  rodNamed: (rod: string) => `Rod ${rod}`,
+  rodOut: (rod: string, far: string, since: string) => `Rod ${rod} at ${far}, ${since}`,
+  rodOutAt: (rod: string) => `Rod ${rod} out at`,
+  rodIsOut: 'It is out',
+  outAgain: 'Out again',
+  lookAtTheBait: 'look at the bait',
+  fishOnIt: (n: number) => (n > 0 ? `Fish: ${n}` : 'Fish'),
+  biteOnIt: (n: number) => (n > 0 ? `Bites: ${n}` : 'Bite'),
+  move: (rod: string, far: string, scouts: boolean) =>
+    scouts ? `Rod ${rod} scouts, at ${far}.` : `Bring rod ${rod} to ${far}.`,
+  itIsThere: 'It is there',
+
   // Going.tsx
+  aLockedPhone: 'A locked phone may hold this page’s alarm back.',
+  intoTheCalendar: 'Put it into the calendar',
+  beOutOf: (spot: string) => `Be out: ${spot}`,
+  boatPassed: (min: number, settled: boolean) =>
+    settled
+      ? `A boat passed ${min} min ago: the water settles about now.`
+      : `A boat passed ${min > 0 ? `${min} min ago` : 'just now'}: give the water 10 to 15 min.`,
+  itPays: (feature: string) => `Fish came from ${feature}: fish that kind, and pass by the rest.`,
+  rodsToMove: (n: number) => `${counted(n, 'rod', 'rods')} to move, under Look.`,
   wayShutsIn: (time: string) => `The way shuts in ${time}`,
   nothingKnown:
     'With no signal nothing is known here of the way and the water: this spot was not opened in Fish before. Look for yourself, and be out early.',
@@ -91,6 +148,8 @@ export const fish = {
     'foul-hooked': 'Foul-hooked',
     snagged: 'Snagged',
     'broke off': 'Broke off',
+    cast: 'A cast',
+    'rod set': 'A rod out',
     'boat passed': 'A boat passed',
     seen: 'Seen',
     water: 'The water',
@@ -130,6 +189,7 @@ export const fish = {
     return kept;
   },
   sendNow: 'Send now',
+  saveACopy: 'Save a copy',
 
   // Over.tsx
   isOver: 'The outing is over',

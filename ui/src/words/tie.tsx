@@ -84,6 +84,7 @@ export const tie = {
   theArithmetic: 'The arithmetic',
   theChosenPresentation: 'The chosen presentation',
   caughtOnThis: 'Caught on this',
+  goFishWithThis: 'Go fish with this',
   blankOnThis: 'Blank on this',
   offering: 'Offering',
   rig: 'Rig',

@@ -1,0 +1,80 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/e2e/browser"
+)
+
+// Where to look when it is in hand: begun from an advice, two fish by one kind of feature make a pattern, levels are
+// struck out, rods in a row are brought to what pays, a boat's water is left to settle.
+func TestWhereToLookInHand(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.Wait(`document.querySelector('.choice-says')`))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.detail-log a')].some((a) => a.innerText === 'Go fish with this')`))
+	offered := eval[string](t, p, `new URLSearchParams(document.querySelector('.detail-log a').getAttribute('href').split('?')[1]).get('offering')`)
+	require.NoError(t, p.Click("Go fish with this"))
+	require.NoError(t, p.WaitText("Go fishing"))
+	require.NoError(t, p.Click("Tell somebody"))
+	require.NoError(t, p.WaitText("If you have not heard from me by"))
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-tell")
+	noViolations(t, p, "an outing not begun")
+	require.NoError(t, p.Click("Begin"))
+	require.NoError(t, p.WaitText("with "+offered))
+	require.NoError(t, p.WaitText("All told to the server."))
+	require.NoError(t, p.WaitText("packing and way counted"))
+
+	require.NoError(t, p.Click("Look"))
+	require.NoError(t, p.WaitText("Rods in a row"))
+	for range 2 {
+		require.NoError(t, p.Click("dark rock"))
+		require.NoError(t, p.WaitText("A cast"))
+		require.NoError(t, p.Click("Not now"))
+		require.NoError(t, p.Click("Hooked"))
+		require.NoError(t, p.Click("Landed"))
+		require.NoError(t, p.WaitText("Landed: kept."))
+		require.NoError(t, p.Click("Look"))
+		require.NoError(t, p.WaitText("A cast to"))
+		// The name says by then how often it was cast to.
+		require.NoError(t, p.Wait(`(() => {
+			const b = [...document.querySelectorAll('.fish-look .fish-grid button')].find((b) => b.innerText.startsWith('dark rock:'));
+			if (b) b.innerText = 'dark rock';
+			return b;
+		})()`))
+	}
+	require.NoError(t, p.WaitText("Fish came from dark rock"))
+
+	// Three rods out; the second takes a fish, and another is brought to it.
+	for _, far := range []string{"30", "60", "90"} {
+		require.NoError(t, p.Wait(`(() => {
+			const row = [...document.querySelectorAll('.fish-look label')].find((l) => /^Rod \d out at/.test(l.innerText));
+			window.rodLabel = row?.innerText.split('\n')[0].trim();
+			return window.rodLabel;
+		})()`))
+		require.NoError(t, p.Fill(eval[string](t, p, `window.rodLabel`), far))
+		require.NoError(t, p.Click("It is out"))
+	}
+	require.NoError(t, p.WaitText("Rod 3 at 90 m"))
+	require.NoError(t, p.Wait(`(document.querySelectorAll('.fish-rod')[1].querySelector('button').click(), true)`))
+	require.NoError(t, p.WaitText("Bring rod"))
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-look")
+	noViolations(t, p, "where to look")
+	require.NoError(t, p.Click("Not now"))
+	require.NoError(t, p.Click("More"))
+	require.NoError(t, p.Click("A boat passed"))
+	require.NoError(t, p.WaitText("give the water 10 to 15 min"))
+	require.NoError(t, p.WaitText("1 rod to move"))
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-boat")
+	require.NoError(t, p.WaitText("All told to the server."))
+	assert.Equal(t, 2, eval[int](t, p, `(async () => {
+		const all = (await (await fetch('/api/v1/outings')).json()).outings;
+		return (await (await fetch('/api/v1/outings/' + all[0].id)).json()).spells[0].casts;
+	})()`))
+}
