@@ -1,12 +1,15 @@
 package e2e
 
 import (
+	"strings"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/demo"
 	"greypebble/e2e/browser"
+	"greypebble/testkit"
 )
 
 // Where to look when it is in hand: begun from an advice, two fish by one kind of feature make a pattern, levels are
@@ -77,4 +80,41 @@ func TestWhereToLookInHand(t *testing.T) {
 		const all = (await (await fetch('/api/v1/outings')).json()).outings;
 		return (await (await fetch('/api/v1/outings/' + all[0].id)).json()).spells[0].casts;
 	})()`))
+}
+
+// An outing begun on one device is gone on with on another, which learns all of it.
+func TestAnOutingIsGoneOnWithOnAnotherDevice(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	device := func() *browser.Page {
+		p := open(t, browser.Phone)
+		require.NoError(t, p.SignIn(name, demo.Password))
+		toWater(t, p)
+		return p
+	}
+	first := device()
+	begin(t, first, "Silver bar")
+	require.NoError(t, first.Click("Bite"))
+	require.NoError(t, first.WaitText("Bite: kept."))
+	require.NoError(t, first.WaitText("All told to the server."))
+
+	second := device()
+	require.NoError(t, second.Click("Fish"))
+	require.NoError(t, second.WaitText("An outing goes on that was begun at"))
+	require.NoError(t, second.Still())
+	picture(t, second, "fish-elsewhere")
+	noViolations(t, second, "an outing that goes on elsewhere")
+	require.NoError(t, second.Click("Go on with it here"))
+	require.NoError(t, second.WaitText("with Silver bar"))
+	require.NoError(t, second.Click("Missed"))
+	require.NoError(t, second.WaitText("Missed: kept."))
+	require.NoError(t, second.WaitText("All told to the server."))
+	assert.Equal(t, "Silver bar 1 0 bite+missed", eval[string](t, second, logOf))
+	// The first, which knows nothing of it, tells on.
+	require.NoError(t, first.Click("Bait robbed"))
+	require.NoError(t, first.WaitText("Bait robbed: kept."))
+	require.NoError(t, first.WaitText("All told to the server."))
+	said := eval[string](t, second, logOf)
+	for _, kind := range []string{"bite", "missed", "bait robbed"} {
+		assert.Equal(t, 1, strings.Count(said, kind), said)
+	}
 }

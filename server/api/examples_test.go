@@ -66,11 +66,14 @@ func examples(c *testkit.Client) map[string]example {
 	c.Do("PUT", "/plans/"+keptPlan["id"], testkit.APlan(bar), nil)
 	anOuting, keptOuting := testkit.AnOuting(bar), fresh()
 	c.Do("PUT", "/outings/"+keptOuting["id"], testkit.AnOuting(bar), nil)
+	synced := testkit.AnOuting(bar)
+	synced["id"] = fresh()["id"]
 	return map[string]example{
 		"GET /outings":         {query: map[string]string{"most": "5"}},
 		"GET /outings/{id}":    {path: keptOuting},
 		"DELETE /outings/{id}": {path: fresh()},
 		"PUT /outings/{id}":    {path: fresh(), body: anOuting},
+		"POST /sync":           {body: object{"outings": []object{synced}}},
 		"GET /outlook":         {query: map[string]string{"time": when}},
 		"GET /offline":         {},
 		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},

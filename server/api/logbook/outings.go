@@ -104,7 +104,8 @@ func (b TouchBody) touch() outing.Touch {
 	return t
 }
 
-type outingBody struct {
+// OutingBody is what is told of an outing. It is exported for huma, which embeds only such fields.
+type OutingBody struct {
 	Touches []TouchBody `json:"touches" maxItems:"2000" nullable:"false" doc:"new ones, or all again: one that is known is left"`
 	SentAt  time.Time   `json:"sent_at,omitempty" doc:"by the device's clock: where that is off, times are set right by it"`
 	Note    string      `json:"note,omitempty" maxLength:"1000"`
@@ -115,7 +116,7 @@ type outingBody struct {
 
 type outingInput struct {
 	wire.ByID
-	Body outingBody
+	Body OutingBody
 }
 
 type outingOut struct {
@@ -291,6 +292,14 @@ func touchBody(t *outing.Touch) TouchBody {
 	}
 	if r := t.Reading; r != nil {
 		b.Reading = &SaidReadingBody{string(r.Kind), r.Value}
+	}
+	if s := t.Set; s != nil {
+		k := SetBody(*s)
+		b.Set = &k
+	}
+	if p := t.At; p != nil {
+		k := wire.LatLon(*p)
+		b.At = &k
 	}
 	return b
 }

@@ -217,3 +217,49 @@ func TestAnOutingByAClockThatIsOff(t *testing.T) {
 	require.Equal(t, 422, c.Do("PUT", "/outings/"+uuid.NewString(), object{"touches": []object{}}, &p))
 	assert.Contains(t, p.Detail, "begins with a touch")
 }
+
+// Several outings at once: each is answered by itself, one that is refused holds up no other, and told again
+// they are there once. Where rods stood and casts went comes back with the touches.
+func TestSeveralOutingsAreToldAtOnce(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	bar := c.Spots()["Kettle Bar"].ID
+	first, second, wrong := testkit.AnOuting(bar), testkit.AnOuting(bar), testkit.AnOuting(bar)
+	for _, o := range []object{first, second, wrong} {
+		o["id"] = uuid.NewString()
+	}
+	wrong["touches"].([]object)[1]["kind"] = "comet"
+	more := second["touches"].([]object)
+	set := object{"id": uuid.NewString(), "n": 2, "time": "2026-11-19T12:05:00Z", "kind": "rod set", "rod": "1",
+		"set": object{"distance_m": 60.0, "offering": "Crab"}}
+	cast := object{"id": uuid.NewString(), "n": 2, "time": "2026-11-19T12:06:00Z", "kind": "cast", "note": "pocket",
+		"at": object{"lat": 31.2, "lon": -45.1}}
+	second["touches"] = []object{more[0], set, cast, more[1], more[2]}
+	var out struct {
+		Results []struct {
+			ID, Detail string
+			Status     int
+		}
+	}
+	for range 2 {
+		require.Equal(t, http.StatusOK, c.Do("POST", "/sync", object{"outings": []object{first, wrong, second}}, &out))
+		require.Len(t, out.Results, 3)
+		for i, o := range []object{first, wrong, second} {
+			assert.Equal(t, o["id"], out.Results[i].ID)
+		}
+		assert.Equal(t, []int{http.StatusOK, http.StatusUnprocessableEntity, http.StatusOK},
+			[]int{out.Results[0].Status, out.Results[1].Status, out.Results[2].Status})
+		assert.Contains(t, out.Results[1].Detail, "unknown kind of touch")
+	}
+	var all struct{ Outings []object }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/outings", nil, &all))
+	assert.Len(t, all.Outings, 2)
+	var got toldOuting
+	require.Equal(t, http.StatusOK, c.Do("GET", "/outings/"+second["id"].(string), nil, &got))
+	require.Len(t, got.Spells, 1)
+	byKind := map[string]object{}
+	for _, k := range got.Touches {
+		byKind[k["kind"].(string)] = k
+	}
+	assert.Equal(t, set["set"], byKind["rod set"]["set"])
+	assert.Equal(t, cast["at"], byKind["cast"]["at"])
+}

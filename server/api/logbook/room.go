@@ -15,4 +15,5 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerSpells(api)
 	s.registerCatches(api)
 	s.registerOutings(api)
+	s.registerSync(api)
 }

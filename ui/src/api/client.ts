@@ -396,6 +396,8 @@ export const api = {
   elsewhere: (id: string, target: string, time: string) =>
     settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),
+  outings: () => settle(client.GET('/v1/outings', { params: { query: { most: 3 } } })),
+  outing: (id: string) => settle(client.GET('/v1/outings/{id}', { params: { path: { id } } })),
   putOuting: (id: string, body: Schemas['OutingBody']) =>
     settle(client.PUT('/v1/outings/{id}', { params: { path: { id } }, body })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>

@@ -63,7 +63,8 @@ export const rests = {
   session: ['me'],
   account: ['account', 'sessions', 'invites'],
   // Where a run lies rests on what the log met.
-  log: ['spells', 'seasons'],
+  log: ['spells', 'seasons', 'outings'],
+  outing: ['outing', 'outings'],
   readings: ofReadings,
   spots: [...ofSpots, 'waters', 'account', 'me', 'water', 'spot-tide', 'spells', 'imported'],
   /** Shores, zones and depths of a water. */
@@ -82,8 +83,19 @@ export const rests = {
     'edge',
     'rig-card',
     'spells',
+    'elsewhere',
   ],
-  kit: ['kit', 'ahead-windows', 'advise', 'compare-advice', 'edge', 'usual', 'plan', 'plan-sheet'],
+  kit: [
+    'kit',
+    'ahead-windows',
+    'advise',
+    'compare-advice',
+    'edge',
+    'usual',
+    'plan',
+    'plan-sheet',
+    'elsewhere',
+  ],
   limits: ['limits', 'ahead', 'ahead-windows', 'ahead-window', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 

@@ -1825,6 +1825,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/sync": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Tell several outings at once, each answered by itself */
+        post: operations["sync"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/targets": {
         parameters: {
             query?: never;
@@ -6465,6 +6482,51 @@ export interface components {
             revision: number;
             /** Format: date-time */
             seen_at: string;
+        };
+        SyncInputBody: {
+            /** @description in the order they were gone on */
+            outings: components["schemas"]["SyncOuting"][];
+        };
+        SyncOuting: {
+            /**
+             * Format: date-time
+             * @description when to call if not back
+             */
+            call_at?: string;
+            /** Format: uuid */
+            id: string;
+            note?: string;
+            /** Format: uuid */
+            plan_id?: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock: where that is off, times are set right by it
+             */
+            sent_at?: string;
+            /** @description who is told, and how they are reached */
+            tell?: string;
+            /** @description new ones, or all again: one that is known is left */
+            touches: components["schemas"]["TouchBody"][];
+        };
+        SyncOutputBody: {
+            /** @description in the order of what was sent */
+            results: components["schemas"]["SyncedOut"][];
+        };
+        SyncedOut: {
+            /** @description what was wrong with it */
+            detail?: string;
+            /** Format: uuid */
+            id: string;
+            /**
+             * Format: int64
+             * @description spells of it that were changed by hand since, and stay as they are
+             */
+            kept: number;
+            /**
+             * Format: int64
+             * @description as PUT of this outing alone would have been answered
+             */
+            status: number;
         };
         TakeKnownInputBody: {
             known_id: string;
@@ -14941,6 +15003,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    sync: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SyncInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SyncOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
 import {
+  adopt,
   outingsOf,
   partsOf,
   putParts,
@@ -56,5 +57,19 @@ describe('what a device keeps', () => {
     expect(await unsent('reed')).toBe(1);
     expect(await recall('reed', 'spots')).toBeUndefined();
     expect(await partsOf('reed')).toEqual({ parts: [] });
+  });
+  it('takes over what two other devices numbered alike, in one order, and goes on above it', async () => {
+    const t = (id: string, n: number, time: string) => ({ id, n, time, kind: 'bite' as const });
+    const { count: _, sent: __, over: ___, ...o } = outing('taken', 'tern');
+    await adopt(o, [
+      t('c', 3, '2026-11-20T09:30:00Z'),
+      t('b', 2, '2026-11-20T09:20:00Z'),
+      t('a', 2, '2026-11-20T09:10:00Z'),
+    ]);
+    expect((await touchesOf('taken')).map((k) => k.id)).toEqual(['a', 'b', 'c']);
+    expect(await unsent('tern')).toBe(0);
+    await write(outing('taken', 'tern'), { kind: 'missed' }, at);
+    expect((await touchesOf('taken')).map((k) => k.n)).toEqual([1, 2, 3, 4]);
+    expect(await unsent('tern')).toBe(1);
   });
 });

@@ -104,6 +104,21 @@ export async function outingsOf(owner: string): Promise<Kept[]> {
   return list.sort((a, b) => a.began.localeCompare(b.began));
 }
 
+/**
+ * Takes over an outing that another device began, with what the server knows of it. Two devices may have
+ * numbered alike: here each touch has a number of its own, in the order they are read in.
+ */
+export async function adopt(o: Omit<Kept, 'count' | 'sent' | 'over'>, touches: Touch[]): Promise<void> {
+  const list = touches
+    .toSorted((a, b) => a.n - b.n || a.time.localeCompare(b.time) || a.id.localeCompare(b.id))
+    .map((t, i) => ({ ...t, n: i + 1, outing: o.id }));
+  const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
+  for (const t of list) await tx.objectStore('touches').put(t);
+  await tx.objectStore('outings').put({ ...o, over: false, count: list.length, sent: list.length });
+  await tx.done;
+  tell('written');
+}
+
 /** How many touches of somebody's the server has not got yet. */
 export async function unsent(owner: string): Promise<number> {
   return (await outingsOf(owner)).reduce((n, o) => n + o.count - o.sent, 0);

@@ -6,6 +6,7 @@ import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { usePlace } from '../moment/moment';
 import { Change } from './Change';
+import { Elsewhere } from './Elsewhere';
 import './fish.css';
 import { Going } from './Going';
 import { Mail } from './Mail';
@@ -53,6 +54,7 @@ export default function FishPage() {
         ) : (
           <section className="panel fish-begin">
             <h1>{say.goFishing}</h1>
+            <Elsewhere />
             <button
               className="plain"
               onClick={() =>

@@ -17,6 +17,10 @@ export const fish = {
   nearestIs: (spot: string) => `Nearest: ${spot}.`,
   noPosition: 'This device gives no position; choose the spot.',
 
+  // Elsewhere.tsx
+  goesOnElsewhere: (at: string) => `An outing goes on that was begun at ${at} on another device.`,
+  goOnWithIt: 'Go on with it here',
+
   // TellSomebody.tsx
   tellSomebody: 'Tell somebody',
   callAfter: 'When to call, if I am not back',
