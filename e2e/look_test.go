@@ -19,7 +19,7 @@ func TestWhereToLookInHand(t *testing.T) {
 	require.NoError(t, p.Click("Tie on"))
 	require.NoError(t, p.Wait(`document.querySelector('.choice-says')`))
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.detail-log a')].some((a) => a.innerText === 'Go fish with this')`))
-	offered := eval[string](t, p, `new URLSearchParams(document.querySelector('.detail-log a').getAttribute('href').split('?')[1]).get('offering')`)
+	offered := eval[string](t, p, `new URL(document.querySelector('.detail-log a').href).searchParams.get('offering')`)
 	require.NoError(t, p.Click("Go fish with this"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	require.NoError(t, p.Click("Tell somebody"))

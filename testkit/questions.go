@@ -62,7 +62,8 @@ func (c *Client) Questions(seed uint64, n int) (out []Question) {
 		case 2:
 			out = append(out, Question{"GET", fmt.Sprintf("/spots/%s/ribbon?from=%s&hours=%d", spot, stamp, 1+r.IntN(48)), nil})
 		case 8:
-			out = append(out, Question{Method: "GET", Path: "/spots/" + spot + "/elsewhere?target=" + targets[r.IntN(len(targets))] + "&time=" + stamp})
+			path := "/spots/" + spot + "/elsewhere?target=" + targets[r.IntN(len(targets))] + "&time=" + stamp
+			out = append(out, Question{Method: "GET", Path: path})
 		case 3:
 			out = append(out, Question{"POST", "/advise/compare", Object{"a": advise(at), "b": advise(at.Add(time.Hour))}})
 		case 4:

@@ -186,7 +186,8 @@ func (in *outingAsked) stay(o *outing.Outing) *stay {
 			Away: time.Duration(k.AwayMin * float64(time.Minute)), Until: k.Until})
 	}
 	c := s.Choose()
-	out := &stay{Stay: c.Stay, Reason: c.Reason, Staying: c.Staying, Low: c.StayingLow, High: c.StayingHigh, Going: c.Going, OverMin: c.Over.Minutes(), LeftS: c.Left.Seconds()}
+	out := &stay{Stay: c.Stay, Reason: c.Reason, Staying: c.Staying, Low: c.StayingLow, High: c.StayingHigh, Going: c.Going,
+		OverMin: c.Over.Minutes(), LeftS: c.Left.Seconds()}
 	if c.Best != nil {
 		out.Best, out.AwayMin = c.Best.Name, c.Best.Away.Minutes()
 	}

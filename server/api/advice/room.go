@@ -15,7 +15,8 @@ func Register(api huma.API, d *web.Deps) {
 	web.Signed(api, d, web.Post("/advise", "advise", "What to tie on and how to move it"), s.advise)
 	web.Signed(api, d, web.Post("/advise/compare", "compareAdvice", "Two presentations, or two moments, reason by reason"), s.compareAdvice)
 	web.Signed(api, d, web.Post("/edge", "edge", "What a presentation of one's own is worth, advised or not"), s.edge)
-	web.Signed(api, d, web.Get("/spots/{id}/elsewhere", "elsewhere", "What staying at a spot is compared with: those one could go to"), s.elsewhere)
+	web.Signed(api, d, web.Get("/spots/{id}/elsewhere", "elsewhere", "What staying at a spot is compared with: those one could go to"),
+		s.elsewhere)
 	s.registerOutlook(api)
 	web.Signed(api, d, web.Get("/limits", "getLimits", "Your limits to going"), s.limits)
 	web.Signed(api, d, web.Put("/limits", "putLimits", "Set your limits to going"), s.putLimits)
