@@ -132,8 +132,9 @@ func expectedAt(around Around, book *playbook.Book, target *playbook.Target, s *
 	if err != nil {
 		return nil, err
 	}
-	a, err := advise.Several(advise.Question{Book: book, Belief: rate.Priors{Book: book}, Spot: s.Spot, Time: t, Units: around.Units(), Most: 1,
-		Kit: has, Limits: limits}, []*playbook.Target{target})
+	q := advise.Question{Book: book, Belief: rate.Priors{Book: book}, Spot: s.Spot, Time: t, Units: around.Units(), Most: 1, Kit: has,
+		Limits: limits}
+	a, err := advise.Several(q, []*playbook.Target{target})
 	var field spot.FieldError
 	if errors.As(err, &field) {
 		return nil, nil //nolint:nilnil // a word of an older book: nothing can be said of it
