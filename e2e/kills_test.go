@@ -51,7 +51,9 @@ func (p *program) start() {
 	p.cmd = exec.Command(p.binary, "demo", "--port", strconv.Itoa(p.port), "--data", p.data)
 	p.cmd.Stdout, p.cmd.Stderr = &p.out, &p.out
 	require.NoError(p.t, p.cmd.Start())
-	for deadline := time.Now().Add(90 * time.Second); ; time.Sleep(100 * time.Millisecond) {
+	again := time.NewTicker(100 * time.Millisecond)
+	defer again.Stop()
+	for deadline := time.Now().Add(90 * time.Second); ; <-again.C {
 		req, err := http.NewRequestWithContext(p.t.Context(), http.MethodGet, p.url()+"/api/v1/health", nil)
 		require.NoError(p.t, err)
 		if res, err := http.DefaultClient.Do(req); err == nil {
@@ -142,7 +144,7 @@ func TestKilledAtRandomNothingIsLostOrDoubled(t *testing.T) {
 			require.NoError(t, p.WaitText(word+": kept."))
 			said = append(said, strings.ToLower(word))
 		}
-		time.Sleep(time.Duration(rand.IntN(40)) * time.Millisecond)
+		<-time.NewTimer(time.Duration(rand.IntN(40)) * time.Millisecond).C // a moment that is drawn, not one that is waited for
 		switch victim {
 		case "page":
 			chrome.Kill()
