@@ -68,6 +68,20 @@ func TestWhereToLookInHand(t *testing.T) {
 	require.NoError(t, p.Still())
 	picture(t, p, "fish-look")
 	noViolations(t, p, "where to look")
+	// A fish seen, touched twice three seconds apart.
+	type spot struct{ X, Y, W, H float64 }
+	plan := eval[spot](t, p, `(() => {
+		const plan = document.querySelector('.fish-plan');
+		plan.scrollIntoView({ block: 'center' });
+		const r = plan.getBoundingClientRect();
+		return { x: r.x, y: r.y, w: r.width, h: r.height };
+	})()`)
+	require.NoError(t, p.Touch(plan.X+0.4*plan.W, plan.Y+0.6*plan.H))
+	require.NoError(t, p.Wait(`(window.touchedAt ??= performance.now(), performance.now() > window.touchedAt + 3000)`))
+	require.NoError(t, p.Touch(plan.X+0.43*plan.W, plan.Y+0.6*plan.H))
+	require.NoError(t, p.WaitText("before its nose"))
+	picture(t, p, "fish-seen")
+	noViolations(t, p, "a fish seen")
 	require.NoError(t, p.Click("Not now"))
 	require.NoError(t, p.Click("More"))
 	require.NoError(t, p.Click("A boat passed"))

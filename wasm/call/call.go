@@ -18,6 +18,8 @@ func (c *Core) Call(name string, in []byte) ([]byte, error) {
 	switch name {
 	case "outing":
 		return answered(name, in, c.askOuting)
+	case "seen":
+		return answered(name, in, c.seen)
 	case "pack":
 		return answered(name, in, c.takePack)
 	case "ask":

@@ -80,3 +80,31 @@ func FuzzCall(f *testing.F) {
 		}
 	})
 }
+
+// A fish touched twice on the plan, three seconds apart: cast ahead of it, so that the lure crosses its path
+// before its nose.
+func TestAFishIsSeenTwice(t *testing.T) {
+	var out struct {
+		SpeedMS  float64 `json:"speed_ms"`
+		Bearing  float64 `json:"bearing_deg"`
+		LandXM   float64 `json:"land_x_m"`
+		LandYM   float64 `json:"land_y_m"`
+		PassM    float64 `json:"pass_m"`
+		Possible bool
+	}
+	ask := func(seconds string) error {
+		raw, err := new(call.Core).Call("seen", []byte(`{"first":{"x_m":-4,"y_m":14},"second":{"x_m":-3,"y_m":14},"seconds":`+seconds+`}`))
+		if err != nil {
+			return err
+		}
+		return json.Unmarshal(raw, &out)
+	}
+	require.NoError(t, ask("3.3"))
+	assert.InDelta(t, 0.3, out.SpeedMS, 0.01)
+	assert.InDelta(t, 90, out.Bearing, 1e-6)
+	require.True(t, out.Possible)
+	assert.Greater(t, out.LandXM, -3.0, "ahead of it")
+	assert.Greater(t, out.LandYM, 14.0, "beyond it")
+	assert.Greater(t, out.PassM, 0.1)
+	assert.ErrorContains(t, ask("0.5"), "three or four seconds")
+}

@@ -5,6 +5,7 @@ import { NumberField } from '../format/NumberField';
 import { distance, show } from '../format/spoken';
 import { duration } from './Going';
 import { positionNow } from './position';
+import { SeenFish } from './SeenFish';
 import type { Doing, Said, Told } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -71,6 +72,8 @@ export function Look(props: {
           <p>{say.stopAbove(show('depth', told.above.depth_m), Math.round(told.above.turns))}</p>
         )}
       </div>
+
+      <SeenFish target={doing.target} />
 
       <h3>{say.rodsInARow}</h3>
       <Row told={told} tell={tell} present={props.present} />

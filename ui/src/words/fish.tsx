@@ -39,6 +39,14 @@ export const fish = {
   shareThis: 'Share this',
   copied: 'Copied',
 
+  // SeenFish.tsx
+  aFishSeen: 'A fish seen',
+  touchItTwice: 'Touch where it is, and again three or four seconds on. You stand at the foot.',
+  planOfTheWater: 'The water before you from above, with the fish and the cast',
+  watchItLonger: 'Watch it three or four seconds between the two: darts are not its course.',
+  castSo: (wait: string, far: string, hour: number, before: string) =>
+    `${wait === '0' ? 'Cast now' : `Cast in ${wait} s`}, ${far} out at ${hour} o’clock: it crosses ${before} before its nose.`,
+
   // Look.tsx
   look: 'Look',
   castsByFeature: 'A cast to',
