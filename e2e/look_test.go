@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"net/http"
 	"strings"
 	"testing"
 
@@ -94,6 +95,44 @@ func TestWhereToLookInHand(t *testing.T) {
 		const all = (await (await fetch('/api/v1/outings')).json()).outings;
 		return (await (await fetch('/api/v1/outings/' + all[0].id)).json()).spells[0].casts;
 	})()`))
+
+	// What the bottom held is noted on the spot when it is over.
+	require.NoError(t, p.Click("More"))
+	require.NoError(t, p.Click("Snagged"))
+	require.NoError(t, p.WaitText("Snagged: kept."))
+	require.NoError(t, p.Click("End"))
+	require.NoError(t, p.WaitText("End the outing?"))
+	require.NoError(t, p.Wait(`(document.querySelector('.fish-end').click(), true)`))
+	require.NoError(t, p.WaitText("The bottom held you at"))
+	require.NoError(t, p.Click("Note the snag on the spot"))
+	require.NoError(t, p.WaitText("is noted as a snag."))
+	assert.Equal(t, 1, eval[int](t, p, `fetch('/api/v1/spots/'+localStorage.getItem('greypebble.spot')).then((r) => r.json())
+		.then((s) => s.marks.filter((m) => m.snag).length)`))
+}
+
+// A session that ended while one fished: what is touched is kept, and sent once one has signed in again. A device that
+// has no room says so, and nobody takes a touch for kept.
+func TestASessionThatEndedAndADeviceThatIsFull(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	p := open(t, browser.Phone)
+	require.NoError(t, p.SignIn(name, demo.Password))
+	toWater(t, p)
+	begin(t, p, "Silver bar")
+	require.NoError(t, p.WaitText("All told to the server."))
+	require.Equal(t, http.StatusNoContent, kit.As(t, name).Do("DELETE", "/account/sessions", nil, nil))
+	require.NoError(t, p.Click("Bite"))
+	require.NoError(t, p.WaitText("Sign in again, and it is sent."))
+	require.NoError(t, p.Go("/water"))
+	require.NoError(t, p.WaitText("Sign in"))
+	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Go("/fish"))
+	require.NoError(t, p.WaitText("All told to the server."))
+	assert.Equal(t, "Silver bar 1 0 bite", eval[string](t, p, logOf))
+
+	eval[int](t, p, `(IDBObjectStore.prototype.add = () => { throw new DOMException('no room', 'QuotaExceededError') }, 0)`)
+	require.NoError(t, p.Click("Missed"))
+	require.NoError(t, p.WaitText("This device could not keep it"))
+	assert.Equal(t, "Silver bar 1 0 bite", eval[string](t, p, logOf))
 }
 
 // An outing begun on one device is gone on with on another, which learns all of it.

@@ -88,6 +88,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.Go("/ahead"))
 	require.NoError(t, p.WaitText("Anything that is on"))
 	require.NoError(t, p.Go("/fish"))
+	require.NoError(t, p.WaitText("Ready for no signal, as of"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	require.NoError(t, p.Still())
 

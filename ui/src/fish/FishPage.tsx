@@ -12,6 +12,7 @@ import { Going } from './Going';
 import { Mail } from './Mail';
 import { Over } from './Over';
 import { nearestSpot, positionNow } from './position';
+import { Ready } from './Ready';
 import { TellSomebody } from './TellSomebody';
 import { wayAt } from './way';
 import type { Doing, Told, Touch } from './touch';
@@ -83,6 +84,7 @@ export default function FishPage() {
             />
             <TellSomebody spot={here.spot} from={here.present()} until={shuts} />
             <p className="quiet small">{say.cautionAtTheStart}</p>
+            <Ready spot={here.spot} />
           </section>
         )}
         <Mail post={outing.post} sendNow={outing.sendNow} />

@@ -1,12 +1,20 @@
 import { Link } from 'react-router';
 import type { Target } from '../api/client';
 import { duration } from './Going';
+import { Snag } from './Snag';
 import type { Told } from './touch';
 import { fish as say } from '../words/fish';
 
 /** What an outing came to, when it is over. */
 export function Over({ told, targets, onClose }: { told: Told; targets: Target[]; onClose: () => void }) {
   const name = (id: string) => targets.find((t) => t.id === id)?.name ?? id;
+  // Each mark at which the hook held the bottom, once.
+  const snags = told.spells.filter(
+    (s, i, all) =>
+      s.mark &&
+      s.events?.some((e) => e.kind === 'snagged' || e.kind === 'broke off') &&
+      all.findIndex((k) => k.mark === s.mark && k.spot_id === s.spot_id && k.events?.length) === i,
+  );
   return (
     <section className="panel fish-over">
       <h1>{say.isOver}</h1>
@@ -24,6 +32,9 @@ export function Over({ told, targets, onClose }: { told: Told; targets: Target[]
           </li>
         ))}
       </ul>
+      {snags.map((s) => (
+        <Snag key={s.spot_id + s.mark} spot={s.spot_id} mark={s.mark!} />
+      ))}
       <p className="quiet">{say.beforeYouGo}</p>
       <div className="fish-row">
         <Link className="act" to="/back">

@@ -53,6 +53,7 @@ export interface Told {
     lasted_s: number;
     going: boolean;
     tally: Tally;
+    events: { kind: Kind; time: string }[] | null;
     catches: { id: string; time: string; target: string; length_m?: number }[] | null;
   })[];
   total: Tally;

@@ -17,6 +17,12 @@ export const fish = {
   nearestIs: (spot: string) => `Nearest: ${spot}.`,
   noPosition: 'This device gives no position; choose the spot.',
 
+  // Ready.tsx
+  gettingReady: 'Getting ready for no signal: stay here a moment while there is some.',
+  readyForNoSignal: (at: string) => `Ready for no signal, as of ${at}.`,
+  notWithoutSignal:
+    'This browser cannot open the page with no signal. What you touch while it is open is kept all the same.',
+
   // Elsewhere.tsx
   goesOnElsewhere: (at: string) => `An outing goes on that was begun at ${at} on another device.`,
   goOnWithIt: 'Go on with it here',
@@ -202,6 +208,11 @@ export const fish = {
   },
   sendNow: 'Send now',
   saveACopy: 'Save a copy',
+
+  // Snag.tsx
+  snaggedAt: (mark: string) => `The bottom held you at ${mark}.`,
+  noteItOnTheSpot: 'Note the snag on the spot',
+  snagNoted: (mark: string) => `${mark} is noted as a snag.`,
 
   // Over.tsx
   isOver: 'The outing is over',
