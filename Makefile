@@ -74,7 +74,7 @@ lint: check-api ui ## formats, vet, linters, types and the interface's own tests
 # What needs neither a browser nor a package of the system's: for every save.
 unit: ui/node_modules/.stamp $(KNOWN) ## the core, the formats and the interface, without browser or database
 	@mkdir -p ui/dist
-	go test $$(go list ./core/... ./interchange/... . ./server/api/web ./server/api/wire ./server/feed/sim ./demo)
+	go test $$(go list ./core/... ./interchange/... ./wasm/... . ./server/api/web ./server/api/wire ./server/feed/sim ./demo)
 	cd ui && npx tsc --noEmit && npx vitest run --reporter=dot
 
 # Where goroutines meet; readers and writers of server/api go through every room.
