@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"net/http"
 	"strings"
 	"testing"
@@ -54,7 +55,7 @@ func TestWhereToLookInHand(t *testing.T) {
 	require.NoError(t, p.WaitText("Fish came from dark rock"))
 
 	// Three rods out; the second takes a fish, and another is brought to it.
-	for _, far := range []string{"30", "60", "90"} {
+	for n, far := range []string{"30", "60", "90"} {
 		require.NoError(t, p.Wait(`(() => {
 			const row = [...document.querySelectorAll('.fish-look label')].find((l) => /^Rod \d out at/.test(l.innerText));
 			window.rodLabel = row?.innerText.split('\n')[0].trim();
@@ -62,8 +63,8 @@ func TestWhereToLookInHand(t *testing.T) {
 		})()`))
 		require.NoError(t, p.Fill(eval[string](t, p, `window.rodLabel`), far))
 		require.NoError(t, p.Click("It is out"))
+		require.NoError(t, p.WaitText(fmt.Sprintf("Rod %d at %s m", n+1, far)))
 	}
-	require.NoError(t, p.WaitText("Rod 3 at 90 m"))
 	require.NoError(t, p.Wait(`(document.querySelectorAll('.fish-rod')[1].querySelector('button').click(), true)`))
 	require.NoError(t, p.WaitText("Bring rod"))
 	require.NoError(t, p.Still())

@@ -144,6 +144,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.WaitText("Kept here: 8."))
 	require.NoError(t, p.Click("Hooked"))
 	require.NoError(t, p.Click("With length"))
+	picture(t, p, "fish-length")
 	require.NoError(t, p.Fill("Length", "61"))
 	require.NoError(t, p.Wait(`(document.querySelector('.fish .panel .act.chosen').click(), true)`))
 	require.NoError(t, p.WaitText("Kept here: 10."))

@@ -81,6 +81,7 @@ export function Change(props: {
           aria-label={say.onTheHook}
           value={d.offering ?? ''}
           maxLength={40}
+          placement="topLeft" // never over what is touched next
           showSearch={{
             filterOption: (text, o) => (o?.value ?? '').toLowerCase().includes(text.toLowerCase()),
           }}

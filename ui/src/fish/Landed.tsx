@@ -1,4 +1,4 @@
-import { Select } from 'antd';
+import { Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Target } from '../api/client';
 import { NumberField } from '../format/NumberField';
@@ -15,6 +15,7 @@ export function Landed(props: {
   const [target, setTarget] = useState(props.sought);
   const [length, setLength] = useState<number>();
   const [kept, setKept] = useState(false);
+  const [who, setWho] = useState('');
   return (
     <section className="panel form">
       <h2>{say.kinds.landed}</h2>
@@ -31,6 +32,20 @@ export function Landed(props: {
       <label>
         {say.length}
         <NumberField measure="fish_length" min={0} max={3.99} value={length} onChange={setLength} autoFocus />
+        <input
+          type="range"
+          className="fish-wheel"
+          aria-label={say.lengthByThumb}
+          min={0.1}
+          max={1.4}
+          step={0.01}
+          value={length ?? 0.5}
+          onChange={(e) => setLength(Number(e.target.value))}
+        />
+      </label>
+      <label>
+        {say.whose}
+        <Input aria-label={say.whose} maxLength={40} value={who} onChange={(e) => setWho(e.target.value)} />
       </label>
       <div className="fish-row">
         <button className="toggle" aria-pressed={kept} onClick={() => setKept(!kept)}>
@@ -39,7 +54,11 @@ export function Landed(props: {
         <button
           className="act chosen"
           onClick={() =>
-            props.tell({ kind: 'landed', catch: { target, kept, ...(length ? { length_m: length } : {}) } })
+            props.tell({
+              kind: 'landed',
+              catch: { target, kept, ...(length ? { length_m: length } : {}) },
+              ...(who.trim() ? { who: who.trim() } : {}),
+            })
           }
         >
           {say.kinds.landed}

@@ -48,6 +48,9 @@ export function Look(props: {
         ))}
       </div>
       <p className="quiet small">{say.oneCastAPlace}</p>
+      {told.pays && marksLike(marks, told.pays).length > 0 && (
+        <p>{say.marksOfThatKind(marksLike(marks, told.pays))}</p>
+      )}
 
       {told.column.length > 0 && (
         <>
@@ -82,6 +85,12 @@ export function Look(props: {
       </button>
     </section>
   );
+}
+
+/** Marks of a kind of feature, by their kind or their own name. */
+function marksLike(marks: { name: string; kind: string }[], feature: string): string[] {
+  const like = feature.toLowerCase();
+  return marks.filter((m) => m.kind === feature || m.name.toLowerCase().includes(like)).map((m) => m.name);
 }
 
 /** Up to six rods, each with its distance; one touch logs rod and zone. */

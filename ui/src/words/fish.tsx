@@ -1,4 +1,4 @@
-import { counted } from './joined';
+import { allOf, counted } from './joined';
 
 const two = (n: number) => (n < 0.1 ? n.toFixed(2) : n.toFixed(1));
 
@@ -59,6 +59,7 @@ export const fish = {
   featureHad: (name: string, had: { casts: number; fish: number } | undefined) =>
     had ? `${name}: ${had.casts}${had.fish > 0 ? `, ${counted(had.fish, 'fish', 'fish')}` : ''}` : name,
   oneCastAPlace: 'One cast a place; a second only where something showed.',
+  marksOfThatKind: (names: string[]) => `Marks of that kind here: ${allOf(names)}.`,
   levels: 'Levels, in the order to try',
   level: (depth: string, turns: number) => `${depth} down, ${counted(turns, 'turn', 'turns')} off the bottom`,
   fishMarkedAt: 'Fish marked at',
@@ -180,6 +181,8 @@ export const fish = {
   // Landed.tsx
   which: 'Which fish',
   length: 'Length',
+  whose: 'Whose, if not yours',
+  lengthByThumb: 'Length, by thumb',
   keptIt: 'Kept it',
   notNow: 'Not now',
 
