@@ -20,16 +20,6 @@ export function Landed(props: {
     <section className="panel form">
       <h2>{say.kinds.landed}</h2>
       <label>
-        {say.which}
-        <Select
-          aria-label={say.which}
-          showSearch={{ optionFilterProp: 'label' }}
-          value={target}
-          options={props.targets.map((t) => ({ value: t.id, label: t.name }))}
-          onChange={setTarget}
-        />
-      </label>
-      <label>
         {say.length}
         <NumberField measure="fish_length" min={0} max={3.99} value={length} onChange={setLength} autoFocus />
         <input
@@ -41,6 +31,16 @@ export function Landed(props: {
           step={0.01}
           value={length ?? 0.5}
           onChange={(e) => setLength(Number(e.target.value))}
+        />
+      </label>
+      <label>
+        {say.which}
+        <Select
+          aria-label={say.which}
+          showSearch={{ optionFilterProp: 'label' }}
+          value={target}
+          options={props.targets.map((t) => ({ value: t.id, label: t.name }))}
+          onChange={setTarget}
         />
       </label>
       <label>
