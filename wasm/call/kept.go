@@ -105,7 +105,7 @@ func (k *kept) around(t time.Time) {
 		k.waters[w.ID] = l
 	}
 	for i := range k.Spots {
-		k.Pack.Spots[i].Spot.Remember()
+		k.Spots[i].Spot.Remember()
 	}
 }
 

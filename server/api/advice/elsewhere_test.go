@@ -62,3 +62,41 @@ func TestWhereElseOneCouldGo(t *testing.T) {
 	assert.Equal(t, http.StatusUnprocessableEntity, ask(bar.ID, "unicorn", open))
 	assert.Equal(t, http.StatusNotFound, ask(c.ID("nowhere"), "red-drum", open))
 }
+
+// Nobody is sent where they should not go: in a gale no spot is offered that advice begins with "do not" at.
+func TestNobodyIsSentWhereOneDoesNotGo(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	at := testkit.Now.Add(9 * time.Hour)
+	others := func() map[string]bool {
+		var out struct {
+			Others []struct {
+				SpotID string `json:"spot_id"`
+			}
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+c.ID("Kettle Bar")+"/elsewhere?target=red-drum&time="+
+			at.Format(time.RFC3339), nil, &out))
+		names := map[string]bool{}
+		for _, o := range out.Others {
+			names[o.SpotID] = true
+		}
+		return names
+	}
+	calm := others()
+	for _, water := range []string{"Sedge Sound", "Long Strand water"} {
+		require.Less(t, c.Do("POST", "/waters/"+c.ID(water)+"/readings", object{"time": at, "readings": []object{
+			{"kind": "wind_speed_ms", "value": 22}, {"kind": "swell_height_m", "value": 4.5}}}, nil), 300)
+	}
+	gale, forbidden := others(), 0
+	for _, sp := range c.Spots() {
+		var a struct{ Gravest string }
+		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": sp.ID, "target": "red-drum",
+			"time": at.Add(20 * time.Minute), "most": 1}, &a))
+		if a.Gravest == "do not" {
+			assert.False(t, gale[sp.ID], sp.Name)
+			if calm[sp.ID] {
+				forbidden++
+			}
+		}
+	}
+	assert.Positive(t, forbidden, "some that were offered in calm weather are not any more")
+}
