@@ -42,12 +42,13 @@ type move struct {
 	Scouts bool    `json:"scouts"`
 }
 
-// level of the water, and how many turns of the reel above the bed it lies; Turns are 0 where the depth is
-// not known.
+// level of the water, and how many turns of the reel above the bed it lies, or below the surface where the
+// depth is not known.
 type level struct {
-	DepthM float64 `json:"depth_m"`
-	Turns  float64 `json:"turns"`
-	Tried  bool    `json:"tried"`
+	DepthM  float64 `json:"depth_m"`
+	Turns   float64 `json:"turns"`
+	Surface bool    `json:"surface"`
+	Tried   bool    `json:"tried"`
 }
 
 // usualRate is what is believed of a spot nothing is known of: a fish in three rod-hours, hardly held.
@@ -78,18 +79,18 @@ func (c *Core) search(out *outingAnswer, o *outing.Outing, in *outingAsked) {
 		out.Row.Moves = append(out.Row.Moves, move(m))
 	}
 	turn := c.turn()
-	turns := func(depthM float64) float64 {
+	at := func(depthM float64, tried bool) level {
 		if in.DeepM <= 0 {
-			return 0
+			return level{depthM, tackle.Turns(depthM, 0, turn), true, tried}
 		}
-		return tackle.Turns(in.DeepM, depthM, turn)
+		return level{depthM, tackle.Turns(in.DeepM, depthM, turn), false, tried}
 	}
 	for _, l := range outing.Column(in.DeepM, o.Depths()) {
-		out.Column = append(out.Column, level{l.DepthM, turns(l.DepthM), l.Tried})
+		out.Column = append(out.Column, at(l.DepthM, l.Tried))
 	}
 	if in.FishM > 0 {
-		stop := outing.AboveFish(in.FishM)
-		out.Above = &level{DepthM: stop, Turns: turns(stop)}
+		stop := at(outing.AboveFish(in.FishM), false)
+		out.Above = &stop
 	}
 	if passed := o.BoatPassed(in.Now); !passed.IsZero() {
 		out.BoatS, out.SettlesS = in.Now.Sub(passed).Seconds(), outing.SettlesSoonest.Seconds()

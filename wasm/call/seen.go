@@ -27,6 +27,7 @@ type seenAnswer struct {
 	CrossS     float64 `json:"cross_s"`
 	PassM      float64 `json:"pass_m"`
 	Possible   bool    `json:"possible"`
+	Still      bool    `json:"still"`
 	Why        string  `json:"why"`
 }
 
@@ -51,5 +52,5 @@ func (c *Core) seen(in seenAsked) (seenAnswer, error) {
 	if err != nil {
 		return seenAnswer{}, err
 	}
-	return seenAnswer{fish.SpeedMS, fish.BearingDeg, a.LandXM, a.LandYM, a.WaitS, a.CrossS, a.PassDistanceM, a.Possible, a.Why}, nil
+	return seenAnswer{fish.SpeedMS, fish.BearingDeg, a.LandXM, a.LandYM, a.WaitS, a.CrossS, a.PassDistanceM, a.Possible, fish.SpeedMS == 0, a.Why}, nil
 }

@@ -59,7 +59,7 @@ export function Look(props: {
             {told.column.map((l) => (
               <li key={l.depth_m} className={l.tried ? 'tried' : undefined}>
                 <button onClick={() => tell({ kind: 'fish', doing: { ...doing, depth_m: l.depth_m } })}>
-                  {say.level(show('depth', l.depth_m), Math.round(l.turns))}
+                  {say.level(show('depth', l.depth_m), halves(l.turns))}
                 </button>
               </li>
             ))}
@@ -72,7 +72,9 @@ export function Look(props: {
           <NumberField measure="depth" min={0.1} max={200} value={props.fishAt} onChange={props.onFishAt} />
         </label>
         {told.above && (
-          <p>{say.stopAbove(show('depth', told.above.depth_m), Math.round(told.above.turns))}</p>
+          <p>
+            {say.stopAbove(show('depth', told.above.depth_m), halves(told.above.turns), told.above.surface)}
+          </p>
         )}
       </div>
 
@@ -86,6 +88,9 @@ export function Look(props: {
     </section>
   );
 }
+
+/** Turns of a reel are counted by halves. */
+const halves = (turns: number) => Math.round(2 * turns) / 2;
 
 /** Marks of a kind of feature, by their kind or their own name. */
 function marksLike(marks: { name: string; kind: string }[], feature: string): string[] {

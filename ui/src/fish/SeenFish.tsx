@@ -11,6 +11,7 @@ interface Aim {
   wait_s: number;
   pass_m: number;
   possible: boolean;
+  still: boolean;
   why: string;
 }
 interface Sighting {
@@ -93,6 +94,7 @@ export function SeenFish({ target }: { target: string }) {
                 show('tackle', aim.pass_m),
               )
             : aim.why)}
+        {aim?.still && <> {say.itLiesStill}</>}
       </p>
     </>
   );

@@ -73,7 +73,7 @@ export interface Told {
     moves: { rod: string; to_m: number; scouts: boolean }[];
   };
   column: { depth_m: number; turns: number; tried: boolean }[];
-  above?: { depth_m: number; turns: number };
+  above?: { depth_m: number; turns: number; surface: boolean };
   boat_s?: number;
   settles_s?: number;
   stay?: {

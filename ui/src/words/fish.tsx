@@ -50,6 +50,7 @@ export const fish = {
   touchItTwice: 'Touch where it is, and again three or four seconds on. You stand at the foot.',
   planOfTheWater: 'The water before you from above, with the fish and the cast',
   watchItLonger: 'Watch it three or four seconds between the two: darts are not its course.',
+  itLiesStill: 'It lies still: its head is taken to point to the right.',
   castSo: (wait: string, far: string, hour: number, before: string) =>
     `${wait === '0' ? 'Cast now' : `Cast in ${wait} s`}, ${far} out at ${hour} o’clock: it crosses ${before} before its nose.`,
 
@@ -63,10 +64,8 @@ export const fish = {
   levels: 'Levels, in the order to try',
   level: (depth: string, turns: number) => `${depth} down, ${counted(turns, 'turn', 'turns')} off the bottom`,
   fishMarkedAt: 'Fish marked at',
-  stopAbove: (depth: string, turns: number) =>
-    turns > 0
-      ? `Stop above it, at ${depth}: ${counted(turns, 'turn', 'turns')} off the bottom.`
-      : `Stop above it, at ${depth}.`,
+  stopAbove: (depth: string, turns: number, surface: boolean) =>
+    `Stop above it, at ${depth}: ${counted(turns, 'turn', 'turns')} ${surface ? 'below the surface' : 'off the bottom'}.`,
   rodsInARow: 'Rods in a row',
   rodNamed: (rod: string) => `Rod ${rod}`,
   rodOut: (rod: string, far: string, since: string) => `Rod ${rod} at ${far}, ${since}`,
