@@ -32,8 +32,8 @@ func TestTheCourseOfAFishSeenTwice(t *testing.T) {
 		c, err = tackle.Course(at[0], at[1], at[0]+0.1, at[1], 3)
 		require.NoError(t, err)
 		assert.Zero(t, c.SpeedMS)
-		a, err := tackle.Cast{Fish: c, PaceMS: 0.4, FlightMS: tackle.UsualFlight, ReachM: tackle.UsualCast, SplashClearM: tackle.UsualSplash,
-			WindowMinM: 0.15, WindowMaxM: 0.3}.Intercept()
+		a, err := tackle.Cast{Fish: c, PaceMS: 0.4, FlightMS: tackle.UsualFlight, ReachM: tackle.UsualCast,
+			SplashClearM: tackle.UsualSplash, WindowMinM: 0.15, WindowMaxM: 0.3}.Intercept()
 		require.NoError(t, err)
 		assert.True(t, a.Possible, a.Why)
 		assert.InDelta(t, 0.225, a.PassDistanceM, 0.08)

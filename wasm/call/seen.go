@@ -52,5 +52,6 @@ func (c *Core) seen(in seenAsked) (seenAnswer, error) {
 	if err != nil {
 		return seenAnswer{}, err
 	}
-	return seenAnswer{fish.SpeedMS, fish.BearingDeg, a.LandXM, a.LandYM, a.WaitS, a.CrossS, a.PassDistanceM, a.Possible, fish.SpeedMS == 0, a.Why}, nil
+	return seenAnswer{fish.SpeedMS, fish.BearingDeg, a.LandXM, a.LandYM, a.WaitS, a.CrossS, a.PassDistanceM, a.Possible,
+		fish.SpeedMS == 0, a.Why}, nil
 }
