@@ -1,30 +1,30 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { App as AntApp, ConfigProvider } from 'antd';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { createBrowserRouter, Navigate, Route, RouterProvider, Routes } from 'react-router';
 import { Problem } from './api/client';
 import { Begin } from './begin/Begin';
 import { Frame } from './frame/Frame';
 import { LeaveGuard } from './frame/LeaveGuard';
+import { page } from './frame/page';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
-const ahead = () => import('./ahead/AheadPage');
-const AheadPage = lazy(ahead);
+const AheadPage = page(() => import('./ahead/AheadPage'));
 // One lands on it: it is fetched while one signs in.
-if (/^\/(ahead)?$/.test(location.pathname)) void ahead();
-const SeasonsPage = lazy(() => import('./ahead/SeasonsPage'));
-const MonthPage = lazy(() => import('./ahead/MonthPage'));
-const PlanPage = lazy(() => import('./ahead/PlanPage'));
-const WaterPage = lazy(() => import('./water/WaterPage'));
-const SpotEditor = lazy(() => import('./spot/SpotEditor'));
-const TiePage = lazy(() => import('./tie/TiePage'));
-const BenchPage = lazy(() => import('./bench/BenchPage'));
-const CardsPage = lazy(() => import('./cards/CardsPage'));
-const FishPage = lazy(() => import('./fish/FishPage'));
-const BackPage = lazy(() => import('./back/BackPage'));
-const FirstWater = lazy(() => import('./begin/FirstWater'));
-const SetupPage = lazy(() => import('./setup/SetupPage'));
+if (/^\/(ahead)?$/.test(location.pathname)) void AheadPage.fetch();
+const SeasonsPage = page(() => import('./ahead/SeasonsPage'));
+const MonthPage = page(() => import('./ahead/MonthPage'));
+const PlanPage = page(() => import('./ahead/PlanPage'));
+const WaterPage = page(() => import('./water/WaterPage'));
+const SpotEditor = page(() => import('./spot/SpotEditor'));
+const TiePage = page(() => import('./tie/TiePage'));
+const BenchPage = page(() => import('./bench/BenchPage'));
+const CardsPage = page(() => import('./cards/CardsPage'));
+const FishPage = page(() => import('./fish/FishPage'));
+const BackPage = page(() => import('./back/BackPage'));
+const FirstWater = page(() => import('./begin/FirstWater'));
+const SetupPage = page(() => import('./setup/SetupPage'));
 
 const queries = new QueryClient({
   defaultOptions: {

@@ -5,7 +5,7 @@ import { dayShort } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
 import { useLight } from '../theme/light';
 import { bestAt, ordered, type Row } from './fortnight';
-import { Skyline } from './Skyline';
+import { inked, Skyline } from './Skyline';
 import { ahead as say } from '../words/ahead';
 import { sentences } from '../words/joined';
 
@@ -23,6 +23,8 @@ export const Fortnight = memo(function Fortnight(props: {
 }) {
   const { data, targets, chosen, at, least, onHour } = props;
   const { light } = useLight();
+  // In the light of now: what it depends on is the light, though it does not name it.
+  const ink = useMemo(inked, [light]);
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const rows = useMemo(() => ordered(data.spots, targets), [data.spots, targets]);
@@ -70,7 +72,7 @@ export const Fortnight = memo(function Fortnight(props: {
               worth={worth}
               width={width}
               at={shown}
-              light={light}
+              ink={ink}
               least={least}
               label={inWords(row, worth, targets, named)}
               onHour={(h) => onHour(row, from + h * hour)}

@@ -1,4 +1,5 @@
 import { memo, useEffect, useRef } from 'react';
+import { colour } from '../theme/colour';
 import { place } from '../tie/Whisker';
 import type { Row } from './fortnight';
 
@@ -15,18 +16,17 @@ export const Skyline = memo(function Skyline(props: {
   width: number;
   /** The hour shown, or −1. */
   at: number;
-  /** Redrawn when it changes. */
-  light: string;
+  ink: Ink;
   /** Edge from which it is worth going. */
   least: number;
   label: string;
   onHour: (hour: number) => void;
 }) {
-  const { row, worth, width, at, light, least, label, onHour } = props;
+  const { row, worth, width, at, ink, least, label, onHour } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
   useEffect(() => {
-    if (canvas.current && width > 0) draw(canvas.current, row, worth, width, least);
-  }, [row, worth, width, light, least]);
+    if (canvas.current && width > 0) draw(canvas.current, row, worth, width, ink, least);
+  }, [row, worth, width, ink, least]);
   const hours = row.state.length;
   return (
     <div className="skyline" style={{ width, height: rowHeight }}>
@@ -49,14 +49,35 @@ export const Skyline = memo(function Skyline(props: {
 export const hourAt = (x: number, width: number, hours: number) =>
   Math.min(hours - 1, Math.max(0, Math.floor((x / width) * hours)));
 
-function draw(canvas: HTMLCanvasElement, row: Row, worth: Int16Array, width: number, least: number) {
+/** What a row is drawn with in a light. */
+export type Ink = Record<'night' | 'line' | 'accent' | 'soft' | 'danger' | 'dotted', string>;
+
+export const inked = (): Ink => ({
+  night: colour('--night'),
+  line: colour('--line'),
+  accent: colour('--accent'),
+  soft: colour('--accent-soft'),
+  danger: colour('--danger'),
+  dotted: colour('--ink-2'),
+});
+
+function draw(
+  canvas: HTMLCanvasElement,
+  row: Row,
+  worth: Int16Array,
+  width: number,
+  ink: Ink,
+  least: number,
+) {
   const scale = window.devicePixelRatio || 1;
-  canvas.width = Math.round(width * scale);
-  canvas.height = Math.round(rowHeight * scale);
+  const wide = Math.round(width * scale);
+  // Another size empties it and takes new room.
+  if (canvas.width !== wide) {
+    canvas.width = wide;
+    canvas.height = Math.round(rowHeight * scale);
+  }
   const g = canvas.getContext('2d');
   if (!g) return;
-  const style = getComputedStyle(canvas);
-  const colour = (name: string) => style.getPropertyValue(name).trim();
   g.setTransform(scale, 0, 0, scale, 0, 0);
   g.clearRect(0, 0, width, rowHeight);
   const hours = row.state.length;
@@ -64,16 +85,14 @@ function draw(canvas: HTMLCanvasElement, row: Row, worth: Int16Array, width: num
   const foot = rowHeight - 2;
   const high = (edge: number) => foot - place(edge) * (foot - 3);
 
-  g.fillStyle = colour('--night');
+  g.fillStyle = ink.night;
   runs(row.dark, '1', (a, b) => g.fillRect(x(a), 0, x(b) - x(a), rowHeight));
 
   for (let h = 0; h < hours; h++) {
     const w = worth[h]!;
     if (w === 0) continue;
     const y = high(w / 100);
-    g.fillStyle = colour(
-      row.state[h] === 'd' || w < least * 100 ? '--line' : w >= 200 ? '--accent' : '--accent-soft',
-    );
+    g.fillStyle = row.state[h] === 'd' || w < least * 100 ? ink.line : w >= 200 ? ink.accent : ink.soft;
     // What nobody has told the weather of is drawn faint: it is what is usual there.
     g.globalAlpha = row.told[h] === '1' ? 1 : 0.5;
     g.fillRect(x(h), y, x(h + 1) - x(h) + (row.told[h] === '1' ? 0.3 : 0), foot - y);
@@ -81,8 +100,8 @@ function draw(canvas: HTMLCanvasElement, row: Row, worth: Int16Array, width: num
   g.globalAlpha = 1;
 
   // Shut by the tide or for want of water: hatched one way; by a rule: both ways; not to go: barred.
-  const hatch = (letters: string, step: number, slopes: number[], ink: string) => {
-    g.strokeStyle = colour(ink);
+  const hatch = (letters: string, step: number, slopes: number[], stroke: string) => {
+    g.strokeStyle = stroke;
     g.lineWidth = 1;
     for (const letter of letters)
       runs(row.state, letter, (a, b) => {
@@ -100,18 +119,18 @@ function draw(canvas: HTMLCanvasElement, row: Row, worth: Int16Array, width: num
         g.restore();
       });
   };
-  hatch('st', 6, [1], '--line');
-  hatch('c', 6, [1, -1], '--line');
-  hatch('d', 3, [0], '--danger');
+  hatch('st', 6, [1], ink.line);
+  hatch('c', 6, [1, -1], ink.line);
+  hatch('d', 3, [0], ink.danger);
 
-  g.strokeStyle = colour('--ink-2');
+  g.strokeStyle = ink.dotted;
   g.setLineDash([1, 3]);
   g.beginPath();
   g.moveTo(0, high(1));
   g.lineTo(width, high(1));
   g.stroke();
   g.setLineDash([]);
-  g.strokeStyle = colour('--line');
+  g.strokeStyle = ink.line;
   g.beginPath();
   g.moveTo(0, foot + 0.5);
   g.lineTo(width, foot + 0.5);

@@ -13,8 +13,7 @@ import land from 'world-atlas/land-50m.json?raw';
 import type { LatLon } from '../api/client';
 import { useLight } from '../theme/light';
 import { begin as say } from '../words/begin';
-
-const colour = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
+import { colour } from '../theme/colour';
 
 /** The coasts of the world, coarse, to put a pin on. */
 export default function LandMap({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => void }) {

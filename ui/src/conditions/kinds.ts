@@ -11,13 +11,12 @@ export type Kind = Schemas['ReadingIn']['kind'];
 /** The angler, as the source of a reading. */
 export const theAngler = 'the angler';
 
-/** All kinds of reading, in the order they are asked after. The page is not shown before they are here. */
+/** The question for all kinds of reading, in the order they are asked after. */
+export const askKinds = { queryKey: keys.kinds, queryFn: () => api.kinds(), staleTime: Infinity };
+
+/** All kinds of reading. The page is not shown before they are here. */
 export function useKinds() {
-  const { data } = useSuspenseQuery({
-    queryKey: keys.kinds,
-    queryFn: api.kinds,
-    staleTime: Infinity,
-  });
+  const { data } = useSuspenseQuery(askKinds);
   return table(data);
 }
 

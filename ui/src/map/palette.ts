@@ -1,14 +1,12 @@
 import type { Words } from '../api/client';
+import { colour } from '../theme/colour';
 import type { Contour, Ink, Rgb, Tone } from './paint';
 
 /** A colour of tokens.css as numbers. */
-function colour(name: string): Rgb {
-  const hex = getComputedStyle(document.documentElement).getPropertyValue(name).trim();
-  const v = parseInt(hex.slice(1), 16);
+function rgb(name: string): Rgb {
+  const v = parseInt(colour(name).slice(1), 16);
   return [(v >> 16) & 255, (v >> 8) & 255, v & 255];
 }
-
-export const css = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim();
 
 /** The name of a class's colour. */
 export const token = (name: string) => `--depth-${name.replace(' ', '-')}`;
@@ -18,9 +16,9 @@ const deepest = 900;
 
 /** The map's colours in the chosen light. */
 export function ink(classes: Words['classes'], night: boolean): Ink {
-  const tones: Tone[] = classes.map((c) => ({ from: c.from_m * 100, colour: colour(token(c.name)) }));
-  tones.push({ from: deepest, colour: colour('--depth-deepest') });
-  return { land: colour('--land'), tones, line: colour('--ink'), relief: night ? 0.5 : 0.62 };
+  const tones: Tone[] = classes.map((c) => ({ from: c.from_m * 100, colour: rgb(token(c.name)) }));
+  tones.push({ from: deepest, colour: rgb('--depth-deepest') });
+  return { land: rgb('--land'), tones, line: rgb('--ink'), relief: night ? 0.5 : 0.62 };
 }
 
 /** The shore, where wading ends, and depths of round numbers. */

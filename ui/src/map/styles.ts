@@ -1,20 +1,20 @@
 import type { FeatureLike } from 'ol/Feature';
 import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style';
-import { css } from './palette';
+import { colour } from '../theme/colour';
 
 /** What a feature of the map is. */
 export type Kind = 'outline' | 'zone' | 'line' | 'shape' | 'spot' | 'mark' | 'find' | 'sketch' | 'start';
 
-const fill = (name: string) => new Fill({ color: css(name) });
+const fill = (name: string) => new Fill({ color: colour(name) });
 const stroke = (name: string, width: number, lineDash?: number[]) =>
-  new Stroke({ color: css(name), width, lineDash, lineCap: 'round', lineJoin: 'round' });
+  new Stroke({ color: colour(name), width, lineDash, lineCap: 'round', lineJoin: 'round' });
 
 function label(text: string, bold: boolean, size: number, dy: number, name = '--ink') {
   return new Text({
     text,
     font: `${bold ? 650 : 500} ${size}px 'Atkinson Hyperlegible Next Variable', sans-serif`,
     fill: fill(name),
-    stroke: new Stroke({ color: css('--panel'), width: 3.5 }),
+    stroke: new Stroke({ color: colour('--panel'), width: 3.5 }),
     offsetY: dy,
     overflow: true,
     padding: [3, 4, 2, 4],
@@ -26,7 +26,7 @@ function hatch(): CanvasPattern {
   const c = document.createElement('canvas');
   c.width = c.height = 10;
   const g = c.getContext('2d')!;
-  g.strokeStyle = css('--ink');
+  g.strokeStyle = colour('--ink');
   g.globalAlpha = 0.42;
   g.lineWidth = 1;
   g.beginPath();

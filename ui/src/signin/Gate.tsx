@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, Problem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
+import { askKinds } from '../conditions/kinds';
 import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
 import { chosenSpot } from '../moment/usePlaceState';
@@ -35,6 +36,8 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
     staleTime: Infinity,
   });
 
+  const kinds = useQuery({ ...askKinds, enabled: who.isSuccess });
+
   // Where nothing was chosen on this device yet, the best of now is shown, not the alphabet's first.
   const [fresh] = useState(() => !chosenSpot());
   const outlook = useQuery({
@@ -60,9 +63,9 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
   if (who.error instanceof Problem && who.error.status === 401) {
     return <SignIn onDone={() => void invalidate('session')} />;
   }
-  const error = who.error ?? spots.error;
+  const error = who.error ?? spots.error ?? kinds.error;
   if (error) return <Plain>{error.message}</Plain>;
-  if (!who.data || !spots.data) return null;
+  if (!who.data || !spots.data || !kinds.data) return null;
   if (fresh && spots.data.length > 1 && outlook.isPending) return null;
   const { settings, invented } = who.data;
   if (!settings.chosen) return <AskUnits name={who.data.name} />;
