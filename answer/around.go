@@ -42,7 +42,10 @@ type Feed struct {
 // Spot laid out for a time.
 type Spot struct {
 	ID, WaterID   uuid.UUID
+	WaterName     string
 	SurgeRevision int
+	// Count of their angler's writings, where there is one: with the same count spots are the same.
+	Count int
 	*spot.Spot
 	// List of its water's readings around that time, oldest first.
 	List []conditions.Reading

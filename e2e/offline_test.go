@@ -107,6 +107,12 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	picture(t, p, "water-no-signal")
 	require.NoError(t, p.Go("/ahead"))
 	require.NoError(t, p.WaitText("Anything that is on"))
+	// What nobody asked before is worked out here.
+	require.NoError(t, p.Wait(firstWindow))
+	require.NoError(t, p.Click("at any hour, ×1.2 or better"))
+	require.NoError(t, p.Click("weekends"))
+	require.NoError(t, p.Wait(`[...document.querySelectorAll('.window-when b')].every((w) => /^S(at|un)/.test(w.innerText)) &&
+		`+firstWindow))
 	picture(t, p, "ahead-no-signal")
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("Go fishing"))

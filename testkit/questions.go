@@ -6,6 +6,7 @@ import (
 	"math/rand/v2"
 	"net/url"
 	"slices"
+	"strings"
 	"time"
 )
 
@@ -54,7 +55,8 @@ func (c *Client) Questions(seed uint64, n int) (out []Question) {
 	for range n {
 		at := Now.Add(time.Duration(r.IntN(10*24*60)-24*60) * time.Minute)
 		stamp, spot := url.QueryEscape(at.Format(time.RFC3339)), spots[r.IntN(len(spots))].ID
-		switch r.IntN(9) {
+		days := "/ahead?from=" + stamp + "&targets=" + targets[r.IntN(len(targets))]
+		switch r.IntN(12) {
 		case 0:
 			out = append(out, Question{"GET", "/spots/" + spot + "/state?time=" + stamp, nil})
 		case 1:
@@ -63,6 +65,17 @@ func (c *Client) Questions(seed uint64, n int) (out []Question) {
 			out = append(out, Question{"GET", fmt.Sprintf("/spots/%s/ribbon?from=%s&hours=%d", spot, stamp, 1+r.IntN(48)), nil})
 		case 8:
 			path := "/spots/" + spot + "/elsewhere?target=" + targets[r.IntN(len(targets))] + "&time=" + stamp
+			out = append(out, Question{Method: "GET", Path: path})
+		case 9:
+			path := "/spots/" + spot + "/visits?margin_min=20&from=" + stamp
+			if r.IntN(2) == 0 {
+				path += "&daylight=true"
+			}
+			out = append(out, Question{Method: "GET", Path: path})
+		case 10:
+			out = append(out, Question{Method: "GET", Path: days + fmt.Sprintf("&days=%d", 1+r.IntN(3))})
+		case 11:
+			path := "/ahead/windows" + strings.TrimPrefix(days, "/ahead") + "&days=3&along=child&least=1.1&by_day=true&weekdays=0&weekdays=6"
 			out = append(out, Question{Method: "GET", Path: path})
 		case 3:
 			out = append(out, Question{"POST", "/advise/compare", Object{"a": advise(at), "b": advise(at.Add(time.Hour))}})

@@ -18,7 +18,7 @@ import (
 )
 
 // Version of what parts look like.
-const Version = 1
+const Version = 2
 
 // Pack of an angler.
 type Pack struct {
@@ -57,7 +57,7 @@ type Spot struct {
 
 // Water and what is known of it around the time the pack was made.
 type Water struct {
-	ID       string
+	ID, Name string
 	Readings []conditions.Reading
 	Usual    conditions.Usual
 	// River with its bends and who was met there; nil where it has none.

@@ -5,11 +5,8 @@ import (
 	"errors"
 	"fmt"
 	"net/url"
-	"strconv"
 	"strings"
 	"time"
-
-	"github.com/google/uuid"
 
 	"greypebble/answer"
 )
@@ -113,6 +110,31 @@ func route(a asking, u *url.URL, body json.RawMessage) (any, error) {
 		return answer.ElsewhereOf(a, id, answer.ElsewhereAsked{Target: q.Get("target"), Time: t})
 	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "ribbon":
 		return q.ribbon(a, parts[1])
+	case len(parts) == 3 && parts[0] == "spots" && parts[2] == "visits":
+		return q.visits(a, parts[1])
+	case u.Path == "/ahead":
+		var in answer.AheadAsked
+		if err := q.into(&in); err != nil {
+			return nil, err
+		}
+		o, err := a.look(&in)
+		if err != nil {
+			return nil, err
+		}
+		return answer.AheadOf(o)
+	case u.Path == "/ahead/windows":
+		var in answer.WindowsAsked
+		if err := q.into(&in); err != nil {
+			return nil, err
+		}
+		if err := in.Check(); err != nil {
+			return nil, err
+		}
+		o, err := a.look(&in.AheadAsked)
+		if err != nil {
+			return nil, err
+		}
+		return answer.WindowsOf(a, o, &in)
 	}
 	return nil, fmt.Errorf("%w: %s", ErrNotHere, u.Path)
 }
@@ -124,58 +146,4 @@ func one[B any](body json.RawMessage, f func(*B) (any, error)) (any, error) {
 		return nil, answer.Wrong("body", err)
 	}
 	return f(&b)
-}
-
-// query of a request.
-type query struct{ url.Values }
-
-func (q query) time(name string) (time.Time, error) {
-	if !q.Has(name) {
-		return time.Time{}, nil
-	}
-	t, err := time.Parse(time.RFC3339, q.Get(name))
-	if err != nil {
-		return t, answer.Wrong("query."+name, errors.New("must be a time like 2026-11-20T09:30:00Z"))
-	}
-	return t, nil
-}
-
-func (q query) idAt(id string) (uuid.UUID, time.Time, error) {
-	t, err := q.time("time")
-	if err != nil {
-		return uuid.UUID{}, t, err
-	}
-	u, err := uuid.Parse(id)
-	if err != nil {
-		return u, t, answer.Wrong("path.id", errors.New("must be the id of something here"))
-	}
-	return u, t, nil
-}
-
-// usualHours of a ribbon, as the server has it.
-const usualHours = 36
-
-func (q query) ribbon(a asking, spot string) (any, error) {
-	id, _, err := q.idAt(spot)
-	if err != nil {
-		return nil, err
-	}
-	asked := answer.RibbonAsked{Hours: usualHours}
-	if asked.From, err = q.time("from"); err != nil {
-		return nil, err
-	}
-	if q.Has("hours") {
-		if asked.Hours, err = strconv.Atoi(q.Get("hours")); err != nil || asked.Hours < 1 || asked.Hours > 96 {
-			return nil, answer.Wrong("query.hours", errors.New("must be a whole number from 1 to 96"))
-		}
-	}
-	from, to, err := asked.Stretch(a.now)
-	if err != nil {
-		return nil, err
-	}
-	sp, err := a.Spot(id, from)
-	if err != nil {
-		return nil, err
-	}
-	return answer.RibbonOf(sp, from, to, a.Units())
 }

@@ -26,10 +26,16 @@ type kept struct {
 	// hour the waters were last laid out around, and they by their id.
 	hour   time.Time
 	waters map[string]*laidWater
+	// looked over last, and what for.
+	looked struct {
+		at string
+		o  *answer.Outlook
+	}
 }
 
 // laidWater is a water around an hour, which its spots share.
 type laidWater struct {
+	name   string
 	list   []conditions.Reading
 	sorted conditions.Readings
 	river  *springrun.River
@@ -97,7 +103,7 @@ func (k *kept) around(t time.Time) {
 	from, to := conditions.Around(t)
 	for i := range k.Waters {
 		w := &k.Waters[i]
-		l := &laidWater{list: conditions.Between(w.Readings, from, to)}
+		l := &laidWater{name: w.Name, list: conditions.Between(w.Readings, from, to)}
 		l.sorted = conditions.Sorted(l.list).WithUsual(w.Usual)
 		if r := w.River; r != nil {
 			l.river = &springrun.River{Bends: r.Bends, Met: r.Met, Readings: l.sorted, Now: hour}
@@ -153,7 +159,7 @@ func (a asking) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &answer.Spot{ID: id, WaterID: water, SurgeRevision: s.SurgeRevision, Spot: &own, List: w.list}, nil
+	return &answer.Spot{ID: id, WaterID: water, WaterName: w.name, SurgeRevision: s.SurgeRevision, Spot: &own, List: w.list}, nil
 }
 
 func (a asking) Spots(t time.Time) ([]*answer.Spot, error) {

@@ -7,6 +7,8 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
+	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/interchange/calendar"
 	"greypebble/server/api/web"
@@ -17,13 +19,20 @@ func (s service) registerCalendar(api huma.API) {
 }
 
 type aheadCalendarInput struct {
-	WindowsAsked
+	answer.WindowsAsked
 	Spot string    `query:"spot_id" doc:"of this spot alone; left out: of all"`
 	Best time.Time `query:"best_from" doc:"the one window whose best begins then; left out: all"`
 }
 
 func (s service) calendar(ctx context.Context, as *web.Scope, in *aheadCalendarInput) (*web.File, error) {
-	o, found, err := s.search(ctx, as, &in.WindowsAsked)
+	if err := in.Check(); err != nil {
+		return nil, err
+	}
+	o, err := s.look(ctx, as, &in.AheadAsked, ground.AsEach, "query")
+	if err != nil {
+		return nil, err
+	}
+	found, err := o.Find(as.Around(ctx), &in.WindowsAsked)
 	if err != nil {
 		return nil, err
 	}
@@ -31,7 +40,7 @@ func (s service) calendar(ctx context.Context, as *web.Scope, in *aheadCalendarI
 	events := o.events(found, as)
 	var asked []calendar.Event
 	for i, w := range found {
-		if (in.Spot == "" || o.spots[w.Spot].ID.String() == in.Spot) && (in.Best.IsZero() || w.BestFrom.Equal(in.Best)) {
+		if (in.Spot == "" || o.Spots[w.Spot].ID.String() == in.Spot) && (in.Best.IsZero() || w.BestFrom.Equal(in.Best)) {
 			asked = append(asked, events[i])
 		}
 	}
@@ -48,7 +57,7 @@ func (o *outlook) events(windows []plan.Window, as *web.Scope) []calendar.Event 
 	var out []calendar.Event
 	seen := map[string]int{}
 	for _, w := range windows {
-		sp := o.spots[w.Spot]
+		sp := o.Spots[w.Spot]
 		middle := w.BestFrom.Add(w.BestUntil.Sub(w.BestFrom) / 2).In(sp.Clock)
 		half := fmt.Sprintf("%s-%s-%s", sp.ID, middle.Format("20060102"), middle.Format("pm"))
 		seen[half]++

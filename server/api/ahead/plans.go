@@ -91,7 +91,7 @@ func (s service) plans(ctx context.Context, as *web.Scope, in *plansInput) (*pla
 			for _, sp := range spots {
 				if sp.ID == k.Spot {
 					if len(one.Spots) == 0 {
-						one.TimeZone = sp.Water.TimeZone
+						one.TimeZone = sp.Clock.String()
 					}
 					one.Spots = append(one.Spots, sp.Name)
 				}
@@ -202,7 +202,7 @@ func (d *asked) assessed() (plan.Itinerary, planOut, error) {
 		out, err := d.planOf(&plan.Itinerary{}, plan.Robust{})
 		return plan.Itinerary{}, out, err
 	}
-	zone := d.o.spots[d.Pins[0].Spot].Clock
+	zone := d.o.Spots[d.Pins[0].Spot].Clock
 	it, found := d.o.Assess(d.Day, d.Pins, zone, d.as.Units)
 	out, err := d.planOf(&it, plan.Robust{})
 	if err != nil {

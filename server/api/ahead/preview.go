@@ -18,7 +18,6 @@ import (
 	"greypebble/core/words"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
-	"greypebble/server/desk"
 )
 
 // DayBody says what a day is asked for. It is exported for huma, which embeds only such fields.
@@ -169,7 +168,7 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 		return nil, web.Wrong("body.to", errors.New("a day is planned over 1 to 24 hours from its beginning"))
 	}
 	by := ground.Means(b.By)
-	o, err := s.look(ctx, as, &AskedFor{From: from, Days: 2, Targets: b.Targets, Along: b.Along}, by, "body")
+	o, err := s.look(ctx, as, &answer.AheadAsked{From: from, Days: 2, Targets: b.Targets, Along: b.Along}, by, "body")
 	if err != nil {
 		return nil, err
 	}
@@ -190,7 +189,7 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 	if len(b.Spots) == 0 {
 		d.Spots = o.Candidates(d, by)
 	}
-	d.Spots = slices.DeleteFunc(d.Spots, func(at int) bool { return slices.Contains(b.Banned, o.spots[at].ID.String()) })
+	d.Spots = slices.DeleteFunc(d.Spots, func(at int) bool { return slices.Contains(b.Banned, o.Spots[at].ID.String()) })
 	for i, p := range pins {
 		at := o.at(p.SpotID)
 		if at < 0 {
@@ -206,7 +205,7 @@ func (s service) dayOf(ctx context.Context, as *web.Scope, b *DayBody, pins []St
 
 // whyNot says what stands against the stays that were set, as far as one can put a finger on it.
 func (d *asked) whyNot() string {
-	_, found := d.o.Assess(d.Day, d.Pins, d.o.spots[d.Pins[0].Spot].Clock, d.as.Units)
+	_, found := d.o.Assess(d.Day, d.Pins, d.o.Spots[d.Pins[0].Spot].Clock, d.as.Units)
 	return plan.WhyNot(found)
 }
 
@@ -231,14 +230,14 @@ func minutes(m float64) time.Duration { return time.Duration(m * float64(time.Mi
 
 // at is a spot's place in the outlook; −1 where it is not in it.
 func (o *outlook) at(id uuid.UUID) int {
-	return slices.IndexFunc(o.spots, func(sp *desk.Laid) bool { return sp.ID == id })
+	return slices.IndexFunc(o.Spots, func(sp *answer.Spot) bool { return sp.ID == id })
 }
 
 // chosen spots by their place in the outlook.
 func (o *outlook) chosen(ids []string) ([]int, error) {
 	var out []int
 	for i, id := range ids {
-		at := slices.IndexFunc(o.spots, func(sp *desk.Laid) bool { return sp.ID.String() == id })
+		at := slices.IndexFunc(o.Spots, func(sp *answer.Spot) bool { return sp.ID.String() == id })
 		if at < 0 || slices.Contains(out, at) {
 			return nil, web.Wrong(fmt.Sprintf("body.spots[%d]", i), errors.New("expected spots of your own with marks, each once"))
 		}
@@ -254,11 +253,11 @@ func (d *asked) planOf(it *plan.Itinerary, robust plan.Robust) (planOut, error) 
 	if len(it.Legs) == 0 {
 		return out, nil
 	}
-	out.Says = it.SaysDay(o.spots[it.Legs[0].Spot].Clock, units)
+	out.Says = it.SaysDay(o.Spots[it.Legs[0].Spot].Clock, units)
 	var tied []advise.Advice
 	for _, l := range it.Legs {
-		sp := o.spots[l.Spot]
-		leg := LegOut{SpotID: sp.ID.String(), Spot: sp.Name, TimeZone: sp.Water.TimeZone, Arrive: l.Arrive, Leave: l.Leave, Edge: l.Edge(),
+		sp := o.Spots[l.Spot]
+		leg := LegOut{SpotID: sp.ID.String(), Spot: sp.Name, TimeZone: sp.Clock.String(), Arrive: l.Arrive, Leave: l.Leave, Edge: l.Edge(),
 			Expected: l.Catch, Says: o.SaysLeg(l, sp.Clock, units), Against: []string{}, SpareBody: spareOf(l.Spare)}
 		a, err := o.Tied(l, d.has)
 		if err != nil {
@@ -281,9 +280,9 @@ func (d *asked) planOf(it *plan.Itinerary, robust plan.Robust) (planOut, error) 
 	for _, c := range robust.Changes {
 		k := changeOut{Says: c.Says, WorthH: c.Worth, BestH: c.Best}
 		if c.Better != nil {
-			k.Better = c.Better.SaysDay(o.spots[c.Better.Legs[0].Spot].Clock, units)
+			k.Better = c.Better.SaysDay(o.Spots[c.Better.Legs[0].Spot].Clock, units)
 			for _, l := range c.Better.Legs {
-				k.Better += " " + o.SaysLeg(l, o.spots[l.Spot].Clock, units)
+				k.Better += " " + o.SaysLeg(l, o.Spots[l.Spot].Clock, units)
 			}
 		}
 		out.Changes = append(out.Changes, k)

@@ -7,10 +7,10 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/answer"
 	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/server/api/web"
-	"greypebble/server/desk"
 )
 
 type windowInput struct {
@@ -52,12 +52,12 @@ func (s service) window(ctx context.Context, as *web.Scope, in *windowInput) (*w
 	if length := in.Until.Sub(in.From); length < plan.Step || length > longestBest {
 		return nil, web.Wrong("query.until", errors.New("expected ten minutes to six hours after it begins"))
 	}
-	o, err := s.lookAmong(ctx, as, &AskedFor{From: in.From, Days: 1, Targets: []string{in.Target}, Along: in.Along}, ground.AsEach,
-		"query", func(sp *desk.Laid) bool { return sp.ID.String() == in.Spot })
+	o, err := s.lookAmong(ctx, as, &answer.AheadAsked{From: in.From, Days: 1, Targets: []string{in.Target}, Along: in.Along}, ground.AsEach,
+		"query", func(sp *answer.Spot) bool { return sp.ID.String() == in.Spot })
 	if err != nil {
 		return nil, err
 	}
-	if len(o.spots) == 0 {
+	if len(o.Spots) == 0 {
 		return nil, web.NotFound("no such spot of yours with marks")
 	}
 	w := plan.Window{BestFrom: in.From.UTC().Truncate(plan.Step), BestUntil: in.Until.UTC()}

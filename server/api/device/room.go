@@ -98,7 +98,7 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 			continue
 		}
 		seen[sp.Water.ID] = true
-		w := pack.Water{ID: sp.Water.ID.String(), Readings: sp.List, Usual: usual[sp.Water.ID]}
+		w := pack.Water{ID: sp.Water.ID.String(), Name: sp.Water.Name, Readings: sp.List, Usual: usual[sp.Water.ID]}
 		if w.Feed, err = s.feed(ctx, as, sp.Water.ID); err != nil {
 			return nil, err
 		}

@@ -60,7 +60,8 @@ func (a around) Spots(t time.Time) ([]*answer.Spot, error) {
 
 // AnswerSpot is a spot the desk laid out, as answers take it.
 func AnswerSpot(l *desk.Laid) *answer.Spot {
-	return &answer.Spot{ID: l.ID, WaterID: l.Water.ID, SurgeRevision: l.SurgeRevision, Spot: &l.Spot.Spot, List: l.List}
+	return &answer.Spot{ID: l.ID, WaterID: l.Water.ID, WaterName: l.Water.Name, SurgeRevision: l.SurgeRevision, Count: l.Count,
+		Spot: &l.Spot.Spot, List: l.List}
 }
 
 func (a around) Feed(water uuid.UUID) (*answer.Feed, error) {

@@ -42,7 +42,7 @@ export type ImportQuery = paths['/v1/interchange/import']['post']['parameters'][
 export type AheadQuery = NonNullable<paths['/v1/ahead/windows']['get']['parameters']['query']>;
 /** Who comes along, as far as it narrows where one goes. */
 export type Along = NonNullable<AheadQuery['along']>[number];
-export type AheadData = Schemas['AheadOutputBody'];
+export type AheadData = Schemas['Ahead'];
 export type DayPlan = Schemas['PlanOut'];
 export type KeptBody = Schemas['PutPlanInputBody'];
 export type KeptPlan = Schemas['KeptOutputBody'];

@@ -2389,7 +2389,7 @@ export interface components {
             /** @description say which reading would change the choice */
             what_would_change?: boolean;
         };
-        AheadOutputBody: {
+        Ahead: {
             /** @description names of spots without a mark, of which nothing can be said: some */
             bare: string[];
             /**
@@ -2463,7 +2463,7 @@ export interface components {
             /** @description its weather was told; else the usual is assumed */
             told: boolean;
         };
-        AheadWindowsOutputBody: {
+        AheadWindows: {
             /** @description the window that speaks of */
             first?: components["schemas"]["AheadWindow"];
             /**
@@ -7022,7 +7022,7 @@ export interface components {
             /** Format: date-time */
             sure_until?: string;
         };
-        VisitsOutputBody: {
+        Visits: {
             visits: components["schemas"]["VisitOut"][];
             /** @description why there is none */
             why?: string;
@@ -8182,7 +8182,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AheadOutputBody"];
+                    "application/json": components["schemas"]["Ahead"];
                 };
             };
             /** @description Unauthorized */
@@ -8334,7 +8334,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AheadWindowsOutputBody"];
+                    "application/json": components["schemas"]["AheadWindows"];
                 };
             };
             /** @description Unauthorized */
@@ -14413,7 +14413,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["VisitsOutputBody"];
+                    "application/json": components["schemas"]["Visits"];
                 };
             };
             /** @description Unauthorized */

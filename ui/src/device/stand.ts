@@ -16,7 +16,8 @@ const keptOnes = [
 /** Nobody's: they are asked before it is known who is there. */
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
 /** Questions the core in the browser answers by itself. */
-const workedOut = /^\/v1\/(advise(\/compare)?|edge|conditions|spots\/[^/]+\/(state|ribbon|elsewhere))$/;
+const workedOut =
+  /^\/v1\/(advise(\/compare)?|edge|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
 
 interface KeptAnswer {
   type: string;
@@ -66,8 +67,8 @@ export function standReady() {
     async answer(asked) {
       hear(false);
       if (workedOut.test(asked.path)) {
+        // What cannot be worked out for want of a pack may have been answered before.
         if (await loadPack(owner())) return answerOf(asked);
-        return undefined;
       }
       if (asked.method !== 'GET') return undefined;
       const known = await recall<KeptAnswer>(ownerOf(asked.path), nameOf(asked)).catch(() => undefined);

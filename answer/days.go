@@ -1,46 +1,40 @@
-package ahead
+package answer
 
 import (
-	"context"
 	"math"
 	"time"
 
 	"github.com/google/uuid"
 
-	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/core/sky"
 	"greypebble/core/tide"
-	"greypebble/server/api/web"
-	"greypebble/server/desk"
 )
 
-type aheadInput struct{ AskedFor }
-
-type soughtTarget struct {
+type SoughtTarget struct {
 	ID   string `json:"id"`
 	Name string `json:"name"`
 }
 
-type dayAhead struct {
+type DayAhead struct {
 	From time.Time `json:"from" doc:"the beginning of the day there"`
 	Moon string    `json:"moon" doc:"its phase at noon"`
 	Tide string    `json:"tide" enum:",springs,neaps" doc:"whether it is the day of springs or neaps"`
 }
 
-type waterDays struct {
+type WaterDays struct {
 	WaterID  string     `json:"water_id" format:"uuid"`
 	Water    string     `json:"water"`
 	TimeZone string     `json:"time_zone"`
-	Days     []dayAhead `json:"days" nullable:"false"`
+	Days     []DayAhead `json:"days" nullable:"false"`
 }
 
-type notThen struct {
+type NotThen struct {
 	Hour int    `json:"hour" doc:"the first of those it holds for"`
 	Says string `json:"says" doc:"why not to go; the same until another stands"`
 }
 
-type spotDays struct {
+type SpotDays struct {
 	SpotID  string           `json:"spot_id" format:"uuid"`
 	Spot    string           `json:"spot"`
 	Place   string           `json:"place"`
@@ -49,21 +43,20 @@ type spotDays struct {
 	State   string           `json:"state" doc:"a letter an hour: o open, d do not go, t too little water, s shut by the tide, c by a rule"`
 	Dark    string           `json:"dark" doc:"a figure an hour: 1 dark, 0 not"`
 	Told    string           `json:"told" doc:"a figure an hour: 1 its weather was told, 0 the usual is assumed"`
-	Against []notThen        `json:"against" nullable:"false"`
+	Against []NotThen        `json:"against" nullable:"false"`
 	Cells   map[string][]int `json:"cells" doc:"by target, an hour a number: a hundred times the best edge in it, 0 where one cannot fish"`
 }
 
-type aheadOutput struct {
-	Body struct {
-		From    time.Time      `json:"from" doc:"a full hour"`
-		Hours   int            `json:"hours"`
-		StepMin int            `json:"step_min"`
-		Targets []soughtTarget `json:"targets" nullable:"false"`
-		Waters  []waterDays    `json:"waters" nullable:"false"`
-		Spots   []spotDays     `json:"spots" nullable:"false"`
-		Bare    []string       `json:"bare" nullable:"false" doc:"names of spots without a mark, of which nothing can be said: some"`
-		BareOf  int            `json:"bare_of" doc:"so many there are"`
-	}
+// Ahead is what the coming days hold at one's spots, hour by hour.
+type Ahead struct {
+	From    time.Time      `json:"from" doc:"a full hour"`
+	Hours   int            `json:"hours"`
+	StepMin int            `json:"step_min"`
+	Targets []SoughtTarget `json:"targets" nullable:"false"`
+	Waters  []WaterDays    `json:"waters" nullable:"false"`
+	Spots   []SpotDays     `json:"spots" nullable:"false"`
+	Bare    []string       `json:"bare" nullable:"false" doc:"names of spots without a mark, of which nothing can be said: some"`
+	BareOf  int            `json:"bare_of" doc:"so many there are"`
 }
 
 // fewBare are named: who brings waypoints along may have thousands.
@@ -72,46 +65,40 @@ const fewBare = 6
 // hundredths an edge is written in.
 const hundredths = 100
 
-func (s service) days(ctx context.Context, as *web.Scope, in *aheadInput) (*aheadOutput, error) {
-	o, err := s.look(ctx, as, &in.AskedFor, ground.AsEach, "query")
-	if err != nil {
-		return nil, err
-	}
-	out := &aheadOutput{}
-	b := &out.Body
-	b.From, b.Hours, b.StepMin = o.From, o.Hours, int(time.Hour/time.Minute)
-	b.Targets, b.Waters, b.Spots, b.Bare = []soughtTarget{}, []waterDays{}, []spotDays{}, []string{}
+// AheadOf an outlook.
+func AheadOf(o *Outlook) (*Ahead, error) {
+	b := &Ahead{From: o.From, Hours: o.Hours, StepMin: int(time.Hour / time.Minute), Targets: []SoughtTarget{},
+		Waters: []WaterDays{}, Spots: []SpotDays{}, Bare: []string{}, BareOf: len(o.Bare)}
 	for _, t := range o.Asked.Targets {
-		b.Targets = append(b.Targets, soughtTarget{t.ID, t.Name})
+		b.Targets = append(b.Targets, SoughtTarget{t.ID, t.Name})
 	}
-	b.BareOf = len(o.bare)
-	for _, sp := range o.bare[:min(fewBare, len(o.bare))] {
+	for _, sp := range o.Bare[:min(fewBare, len(o.Bare))] {
 		b.Bare = append(b.Bare, sp.Name)
 	}
 	seen := map[uuid.UUID]bool{}
-	for at, sp := range o.spots {
-		if !seen[sp.Water.ID] {
-			seen[sp.Water.ID] = true
-			w, err := waterOf(o.Outlook, sp)
+	for at, sp := range o.Spots {
+		if !seen[sp.WaterID] {
+			seen[sp.WaterID] = true
+			w, err := waterDays(o.Outlook, sp)
 			if err != nil {
 				return nil, err
 			}
 			b.Waters = append(b.Waters, w)
 		}
-		b.Spots = append(b.Spots, spotOf(o.Outlook, at, sp))
+		b.Spots = append(b.Spots, o.spotDays(at, sp))
 	}
-	return out, nil
+	return b, nil
 }
 
-func spotOf(o *plan.Outlook, at int, sp *desk.Laid) spotDays {
+func (o *Outlook) spotDays(at int, sp *Spot) SpotDays {
 	p := &o.Places[at]
-	out := spotDays{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner),
-		WaterID: sp.Water.ID.String(), Dark: figures(p.Dark), Told: figures(p.Told), Against: []notThen{}, Cells: map[string][]int{}}
+	out := SpotDays{SpotID: sp.ID.String(), Spot: sp.Name, Place: sp.Place, Manner: string(sp.Access.Manner),
+		WaterID: sp.WaterID.String(), Dark: figures(p.Dark), Told: figures(p.Told), Against: []NotThen{}, Cells: map[string][]int{}}
 	letters := make([]byte, len(p.State))
 	for h, s := range p.State {
 		letters[h] = byte(s)
 		if says := p.Against[h]; says != "" && (len(out.Against) == 0 || out.Against[len(out.Against)-1].Says != says) {
-			out.Against = append(out.Against, notThen{h, says})
+			out.Against = append(out.Against, NotThen{h, says})
 		}
 	}
 	out.State = string(letters)
@@ -141,9 +128,10 @@ func figures(list []bool) string {
 	return string(out)
 }
 
-// waterOf the first of its spots: its days by its own clock, with the moon and the strength of the tide.
-func waterOf(o *plan.Outlook, sp *desk.Laid) (waterDays, error) {
-	out := waterDays{WaterID: sp.Water.ID.String(), Water: sp.Water.Name, TimeZone: sp.Water.TimeZone, Days: []dayAhead{}}
+// waterDays of the water a spot is the first of: its days by its own clock, with the moon and the strength of
+// the tide.
+func waterDays(o *plan.Outlook, sp *Spot) (WaterDays, error) {
+	out := WaterDays{WaterID: sp.WaterID.String(), Water: sp.WaterName, TimeZone: sp.Clock.String(), Days: []DayAhead{}}
 	peaks, err := tide.Peaks(sp.Tide, o.From.Add(-24*time.Hour), o.End())
 	if err != nil {
 		return out, err
@@ -154,7 +142,7 @@ func waterOf(o *plan.Outlook, sp *desk.Laid) (waterDays, error) {
 		if !begin.Before(o.End()) {
 			return out, nil
 		}
-		day := dayAhead{From: begin.UTC(), Moon: sky.MoonPhase(begin.Add(12 * time.Hour)).Name()}
+		day := DayAhead{From: begin.UTC(), Moon: sky.MoonPhase(begin.Add(12 * time.Hour)).Name()}
 		for _, k := range peaks {
 			if !k.Time.Before(begin) && k.Time.Before(end) {
 				day.Tide = map[bool]string{true: "springs", false: "neaps"}[k.Springs]
