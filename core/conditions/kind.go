@@ -292,15 +292,40 @@ func FromWord(k Kind, word string) (value, lnSpread float64, err error) {
 	if !ok || !n.Given {
 		return 0, 0, fmt.Errorf("conditions: %s has no words; expected a value", k)
 	}
+	w, err := wordOf(k, word)
+	if err != nil {
+		return 0, 0, err
+	}
+	lo, hi := math.Log(w.From), math.Log(w.To)
+	return math.Exp((lo + hi) / 2), (hi - lo) / math.Sqrt(12), nil
+}
+
+// wordOf a kind by how it is written.
+func wordOf(k Kind, word string) (Word, error) {
+	n := natures[k]
 	names := make([]string, len(n.Words))
 	for i, w := range n.Words {
 		if strings.EqualFold(strings.TrimSpace(word), w.Word) {
-			lo, hi := math.Log(w.From), math.Log(w.To)
-			return math.Exp((lo + hi) / 2), (hi - lo) / math.Sqrt(12), nil
+			return w, nil
 		}
 		names[i] = w.Word
 	}
-	return 0, 0, fmt.Errorf("conditions: unknown word for %s %q; known are %s", n.Name, word, strings.Join(names, ", "))
+	return Word{}, fmt.Errorf("conditions: unknown word for %s %q; known are %s", n.Name, word, strings.Join(names, ", "))
+}
+
+// Middle of what a word stands for, for any kind that is spoken of in words: the geometric mean, or, of what
+// begins at nought, half of where it ends; of what has no end, where it begins.
+func Middle(k Kind, word string) (float64, error) {
+	w, err := wordOf(k, word)
+	switch {
+	case err != nil:
+		return 0, err
+	case w.From <= 0:
+		return w.To / 2, nil
+	case math.IsInf(w.To, 1):
+		return w.From, nil
+	}
+	return math.Sqrt(w.From * w.To), nil
 }
 
 // InUnit converts a value someone gave in a unit to the kind's own. An empty unit means

@@ -3,6 +3,7 @@ package conditions
 import (
 	"math"
 	"testing"
+	"time"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -71,4 +72,20 @@ func TestWordsHaveNoGaps(t *testing.T) {
 func TestWhatIsShownWithAPlace(t *testing.T) {
 	assert.Equal(t, []Kind{Clarity, WaterTemp, WindSpeed, SwellHeight, SwellPeriod}, ShownAt("surf beach"))
 	assert.Equal(t, []Kind{Clarity, WaterTemp, WindSpeed, Cloud}, ShownAt("pier"))
+}
+
+// A word of the wind or the water stands for a value that is called by it.
+func TestTheMiddleOfAWordIsCalledByIt(t *testing.T) {
+	for _, n := range Natures() {
+		for _, w := range n.Words {
+			v, err := Middle(n.Kind, w.Word)
+			require.NoError(t, err)
+			assert.Equal(t, w.Word, n.Kind.Say(v), "%s %v", n.Kind, v)
+			require.NoError(t, Reading{Kind: n.Kind, Value: v, Time: time.Unix(1, 0), Origin: Observed}.Validate())
+		}
+	}
+	_, err := Middle(WindSpeed, "a zephyr")
+	require.ErrorContains(t, err, "a zephyr")
+	_, err = Middle(WaterTemp, "warm")
+	require.Error(t, err)
 }

@@ -193,7 +193,11 @@ func (o *Outing) take(t *Touch) error {
 	case Water:
 		if now != nil {
 			now.Readings = slices.DeleteFunc(now.Readings, func(r Reading) bool { return r.Kind == t.Reading.Kind })
-			now.Readings = append(now.Readings, *t.Reading)
+			r, err := t.Reading.measured()
+			if err != nil {
+				return err
+			}
+			now.Readings = append(now.Readings, r)
 		}
 	case Landed:
 		if now == nil {

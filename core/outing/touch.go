@@ -125,10 +125,20 @@ type Catch struct {
 	Kept    bool    `json:"kept,omitempty"`
 }
 
-// Reading of the water.
+// Reading of the water: a value, or a word that stands for one.
 type Reading struct {
 	Kind  conditions.Kind `json:"kind"`
 	Value float64         `json:"value"`
+	Word  string          `json:"word,omitempty"`
+}
+
+// measured is the reading with what its word stands for.
+func (r Reading) measured() (Reading, error) {
+	if r.Word == "" {
+		return r, nil
+	}
+	v, err := conditions.Middle(r.Kind, r.Word)
+	return Reading{Kind: r.Kind, Value: v}, err
 }
 
 // MostRods one has out at once.
@@ -163,7 +173,11 @@ func (t *Touch) Validate() error {
 	case t.Kind == Water && t.Reading == nil:
 		return fmt.Errorf("outing: %s %s says what was read", t.Kind, t.ID)
 	case t.Kind == Water:
-		return conditions.Reading{Kind: t.Reading.Kind, Value: t.Reading.Value, Time: t.Time, Origin: conditions.Observed}.Validate()
+		r, err := t.Reading.measured()
+		if err != nil {
+			return err
+		}
+		return conditions.Reading{Kind: r.Kind, Value: r.Value, Time: t.Time, Origin: conditions.Observed}.Validate()
 	case t.Catch != nil && (!within(t.Catch.LengthM, longest) || !within(t.Catch.MassKg, heaviest)):
 		return fmt.Errorf("outing: a fish is less than %v m long and less than %v kg heavy", longest, heaviest)
 	case len(t.Note) > longestNote || len(t.Who) > longestName || len(t.Rod) > longestName:

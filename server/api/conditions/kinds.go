@@ -26,6 +26,7 @@ type kindOut struct {
 	Drawn     string             `json:"drawn" enum:"number,compass,eighths" doc:"how a value is written"`
 	Alongside string             `json:"alongside,omitempty" doc:"the kind it is shown and asked for with"`
 	Words     []string           `json:"words" nullable:"false" doc:"that may be given instead of a value"`
+	Called    []string           `json:"called" nullable:"false" doc:"words it is spoken of in, least first"`
 	Columns   []string           `json:"columns" nullable:"false" doc:"of a log that hold it"`
 	GivenBy   []string           `json:"given_by" nullable:"false" doc:"who may say it: angler, log, forecast"`
 	Assumed   *float64           `json:"assumed,omitempty" doc:"where nothing is known"`
@@ -45,12 +46,13 @@ func kinds(context.Context, *struct{}) (*kindsOutput, error) {
 		k := kindOut{Kind: answer.ReadingKind(n.Kind), Name: n.Name, Long: n.Long, Unit: n.Unit, Dimension: n.Dimension.String(),
 			Measure: n.Measure,
 			Min:     n.Min, Max: n.Max, Step: n.Step, Decimals: n.Decimals, Drawn: string(n.Drawn), Alongside: string(n.Alongside),
-			Words: []string{}, Columns: n.Columns.List(),
+			Words: []string{}, Called: []string{}, Columns: n.Columns.List(),
 			GivenBy: n.Givers()}
+		for _, w := range n.Words {
+			k.Called = append(k.Called, w.Word)
+		}
 		if n.Given {
-			for _, w := range n.Words {
-				k.Words = append(k.Words, w.Word)
-			}
+			k.Words = k.Called
 		}
 		if !math.IsNaN(n.Assumed) {
 			k.Assumed = &n.Assumed

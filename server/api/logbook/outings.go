@@ -13,6 +13,7 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/outing"
+	"greypebble/server/account"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/store"
@@ -76,7 +77,8 @@ type LandedBody struct {
 // SaidReadingBody is what was read or judged of the water.
 type SaidReadingBody struct {
 	Kind  string  `json:"kind"`
-	Value float64 `json:"value"`
+	Value float64 `json:"value,omitempty"`
+	Word  string  `json:"word,omitempty" maxLength:"40" doc:"that stands for the value: of clarity and wind"`
 }
 
 func (b TouchBody) touch() outing.Touch {
@@ -99,19 +101,22 @@ func (b TouchBody) touch() outing.Touch {
 		t.At = &k
 	}
 	if r := b.Reading; r != nil {
-		t.Reading = &outing.Reading{Kind: conditions.Kind(r.Kind), Value: r.Value}
+		t.Reading = &outing.Reading{Kind: conditions.Kind(r.Kind), Value: r.Value, Word: r.Word}
 	}
 	return t
 }
 
 // OutingBody is what is told of an outing. It is exported for huma, which embeds only such fields.
 type OutingBody struct {
-	Touches []TouchBody `json:"touches" maxItems:"2000" nullable:"false" doc:"new ones, or all again: one that is known is left"`
-	SentAt  time.Time   `json:"sent_at,omitempty" doc:"by the device's clock: where that is off, times are set right by it"`
-	Note    string      `json:"note,omitempty" maxLength:"1000"`
-	Tell    string      `json:"tell,omitempty" maxLength:"400" doc:"who is told, and how they are reached"`
-	CallAt  *time.Time  `json:"call_at,omitempty" doc:"when to call if not back"`
-	PlanID  *uuid.UUID  `json:"plan_id,omitempty" format:"uuid"`
+	Touches  []TouchBody `json:"touches" maxItems:"2000" nullable:"false" doc:"new ones, or all again: one that is known is left"`
+	SentAt   time.Time   `json:"sent_at,omitempty" doc:"by the device's clock: where that is off, times are set right by it"`
+	Note     string      `json:"note,omitempty" maxLength:"1000"`
+	Angler   string      `json:"angler,omitempty" maxLength:"80" doc:"whose it is: refused where another is signed in by now"`
+	Tell     string      `json:"tell,omitempty" maxLength:"400" doc:"who is told, and how they are reached"`
+	CallAt   *time.Time  `json:"call_at,omitempty" doc:"when to call if not back"`
+	PlanID   *uuid.UUID  `json:"plan_id,omitempty" format:"uuid"`
+	Answered *int        `json:"answered,omitempty" minimum:"0" doc:"the last touch whose sending was answered, by its n"`
+	Retell   []uuid.UUID `json:"retell,omitempty" maxItems:"200" nullable:"false" doc:"spells to be as told, whatever a hand changed"`
 }
 
 type outingInput struct {
@@ -131,6 +136,7 @@ type outingOut struct {
 	Spells   []spellOut  `json:"spells" nullable:"false" doc:"as the log holds them"`
 	Touches  []TouchBody `json:"touches" nullable:"false"`
 	Kept     []string    `json:"kept" nullable:"false" doc:"spells changed by hand since, which stay as they are"`
+	Clashes  []clashOut  `json:"clashes" nullable:"false" doc:"those that touches not answered yet would have changed: ask which is right"`
 	ClockOff float64     `json:"clock_off_s" doc:"by so much the device's clock is ahead, where that was set right"`
 }
 
@@ -167,6 +173,9 @@ func (s service) registerOutings(api huma.API) {
 const clockOff = 5 * time.Minute
 
 func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) (*outingOutput, error) {
+	if err := s.theirs(ctx, as, in.Body.Angler); err != nil {
+		return nil, err
+	}
 	off := time.Duration(0)
 	if !in.Body.SentAt.IsZero() {
 		if d := in.Body.SentAt.Sub(as.Now()); d.Abs() > clockOff {
@@ -186,9 +195,17 @@ func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) 
 		}
 	}
 	var kept []string
+	var clashes []clashOut
 	err := s.Store.Whole(ctx, func(st *store.Store) error {
 		if err := st.BeginOuting(ctx, as.Angler, in.ID, as.Now()); err != nil {
 			return err
+		}
+		var known []outing.Touch
+		if in.Body.Answered == nil {
+			var err error
+			if known, err = st.Touches(ctx, as.Angler, in.ID); err != nil {
+				return err
+			}
 		}
 		if err := st.AddTouches(ctx, as.Angler, in.ID, touches); err != nil {
 			return err
@@ -208,7 +225,11 @@ func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) 
 		if err := st.PutOuting(ctx, as.Angler, head(in, o)); err != nil {
 			return err
 		}
-		kept, err = s.tell(ctx, as, st, in.ID, &o, all)
+		changed, err := changing(all, unanswered(touches, known, in.Body.Answered))
+		if err != nil {
+			return web.Wrong("body.touches", err)
+		}
+		kept, clashes, err = s.tell(ctx, as, st, in.ID, &o, all, settle{changed, in.Body.Retell})
 		return err
 	})
 	if err != nil {
@@ -218,8 +239,35 @@ func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) 
 	if err != nil {
 		return nil, err
 	}
-	out.Body.Kept, out.Body.ClockOff = append(out.Body.Kept, kept...), off.Seconds()
+	out.Body.Kept, out.Body.Clashes, out.Body.ClockOff = append(out.Body.Kept, kept...), append(out.Body.Clashes, clashes...), off.Seconds()
 	return out, nil
+}
+
+// theirs says that an outing is of the one who is signed in. A browser sends what could not be sent behind the
+// page's back, when somebody else may be.
+func (s service) theirs(ctx context.Context, as *web.Scope, name string) error {
+	if name == "" {
+		return nil
+	}
+	whose, err := s.Store.AnglerByName(ctx, account.NameKey(name))
+	if err != nil || whose.ID != as.Angler {
+		return web.Wrong("body.angler", errors.New("somebody else is signed in: it is sent when its owner is again"))
+	}
+	return nil
+}
+
+// unanswered touches, by id: what became of them nobody who sends them knows.
+func unanswered(touches, known []outing.Touch, answered *int) map[string]bool {
+	out := map[string]bool{}
+	for _, t := range touches {
+		out[t.ID] = answered == nil || t.N > *answered
+	}
+	if answered == nil {
+		for _, t := range known {
+			delete(out, t.ID)
+		}
+	}
+	return out
 }
 
 func head(in *outingInput, o outing.Outing) store.Outing {
@@ -259,7 +307,7 @@ func (s service) outing(ctx context.Context, as *web.Scope, id uuid.UUID) (*outi
 		return nil, err
 	}
 	out := &outingOutput{Body: outingOut{ID: o.ID.String(), Revision: o.Revision, BeganAt: o.Began, EndedAt: timeOf(o.Ended), Note: o.Note,
-		Tell: o.Tell, CallAt: timeOf(o.Call), Spells: []spellOut{}, Touches: []TouchBody{}, Kept: []string{}}}
+		Tell: o.Tell, CallAt: timeOf(o.Call), Spells: []spellOut{}, Touches: []TouchBody{}, Kept: []string{}, Clashes: []clashOut{}}}
 	if o.Plan.Valid {
 		p := o.Plan.UUID.String()
 		out.Body.PlanID = &p
@@ -291,7 +339,7 @@ func touchBody(t *outing.Touch) TouchBody {
 		b.Catch = &k
 	}
 	if r := t.Reading; r != nil {
-		b.Reading = &SaidReadingBody{string(r.Kind), r.Value}
+		b.Reading = &SaidReadingBody{string(r.Kind), r.Value, r.Word}
 	}
 	if s := t.Set; s != nil {
 		k := SetBody(*s)

@@ -32,18 +32,23 @@ type toldSpell struct {
 	}
 	Catches []struct {
 		ID, Target, Who string
-		LengthM         *float64 `json:"length_m"`
+		CaughtAt        time.Time `json:"caught_at"`
+		LengthM         *float64  `json:"length_m"`
 		Revision        int
 	}
 }
 
 type toldOuting struct {
-	ID       string
-	EndedAt  *time.Time `json:"ended_at"`
-	CallAt   *time.Time `json:"call_at"`
-	Spells   []toldSpell
-	Touches  []object
-	Kept     []string
+	ID      string
+	EndedAt *time.Time `json:"ended_at"`
+	CallAt  *time.Time `json:"call_at"`
+	Spells  []toldSpell
+	Touches []object
+	Kept    []string
+	Clashes []struct {
+		Log  toldSpell
+		Told *toldSpell
+	}
 	ClockOff float64 `json:"clock_off_s"`
 }
 
@@ -182,6 +187,38 @@ func TestTouchesTakenBackLeaveTheLog(t *testing.T) {
 	assert.Equal(t, "Crest", o.Spells[0].Mark)
 	assert.Equal(t, "paddle-tail-white", o.Spells[0].Presentation.OfferingID, "what the change left out stays")
 	assert.InDelta(t, 0.5, *o.Spells[1].Catches[0].LengthM, 1e-9)
+
+	assert.Empty(t, o.Clashes, "the touch was about another")
+
+	// A touch that did not know of the change: both are told, the log's stays until somebody says otherwise. Asked
+	// again by a device that had no answer it is told again; by one that had, no more.
+	tell(object{"id": uuid.NewString(), "time": "2026-11-19T13:32:00Z", "kind": "correct", "of": named["first"],
+		"doing": object{"spot_id": c.ID("Kettle Bar"), "target": "red-drum", "rods": 2, "mark": "Gut"}})
+	require.Len(t, o.Clashes, 1)
+	assert.Equal(t, "Crest", o.Clashes[0].Log.Mark)
+	assert.Equal(t, "Gut", o.Clashes[0].Told.Mark)
+	assert.Equal(t, "Crest", o.Spells[0].Mark)
+	clashes := func(answered int, retell ...string) int {
+		o = toldOuting{}
+		body := object{"touches": touches, "answered": answered, "retell": append([]string{}, retell...)}
+		require.Equal(t, http.StatusOK, c.Do("PUT", path, body, &o))
+		return len(o.Clashes)
+	}
+	assert.Equal(t, 1, clashes(len(touches)-1))
+	assert.Equal(t, 0, clashes(len(touches)))
+	assert.Equal(t, 0, clashes(len(touches), named["first"]))
+	assert.Equal(t, "Gut", o.Spells[0].Mark)
+	assert.Equal(t, 2, o.Spells[0].Rods)
+	assert.Empty(t, o.Kept, "it is as told from now on")
+
+	// A fish changed by hand, and its spell taken back by touches.
+	fish := o.Spells[1].Catches[0]
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/catches/"+fish.ID, object{"spell_id": o.Spells[1].ID, "target": "black-drum",
+		"caught_at": fish.CaughtAt, "length_m": 0.61, "revision": fish.Revision}, nil))
+	tell(undo("second"))
+	require.Len(t, o.Clashes, 1)
+	assert.Nil(t, o.Clashes[0].Told)
+	assert.InDelta(t, 0.61, *o.Clashes[0].Log.Catches[0].LengthM, 1e-9)
 
 	require.Equal(t, http.StatusNoContent, c.Do("DELETE", path, nil, nil))
 	require.Equal(t, http.StatusNotFound, c.Do("GET", path, nil, nil))

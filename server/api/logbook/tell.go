@@ -17,10 +17,10 @@ import (
 // tell the log the spells of an outing. Those that somebody changed by hand since the touches wrote them stay
 // as they are and are named; those the touches have no longer go, unless a catch of one was logged by hand.
 func (s service) tell(ctx context.Context, as *web.Scope, st *store.Store, id uuid.UUID, o *outing.Outing,
-	touches []outing.Touch) (kept []string, err error) {
+	touches []outing.Touch, by settle) (kept []string, clashes []clashOut, err error) {
 	before, _, err := st.Spells(ctx, as.Angler, store.Filter{OutingID: id, Most: mostSpells})
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
 	logged := map[uuid.UUID]*store.Spell{}
 	for i := range before {
@@ -28,7 +28,7 @@ func (s service) tell(ctx context.Context, as *web.Scope, st *store.Store, id uu
 	}
 	n, err := names(ctx, as)
 	if err != nil {
-		return nil, err
+		return nil, nil, err
 	}
 	var last time.Time
 	for i := range touches {
@@ -40,55 +40,68 @@ func (s service) tell(ctx context.Context, as *web.Scope, st *store.Store, id uu
 	for i := range o.Spells {
 		spell, err := s.told(ctx, as, n, id, &o.Spells[i], last)
 		if err != nil {
-			return nil, err
+			return nil, nil, err
 		}
 		for _, c := range spell.Catches {
 			landed[c.ID] = true
 		}
 		old := logged[spell.ID]
 		delete(logged, spell.ID)
-		if old != nil && byHand(old) {
-			kept = append(kept, spell.ID.String())
-			continue
+		if old != nil && !by.retells(old.ID) {
+			if by.clash(old) {
+				told := n.spell(spell)
+				told.SpotName, told.TimeZone = old.SpotName, old.TimeZone
+				clashes = append(clashes, clashOut{spell.ID.String(), n.spell(*old), &told})
+			}
+			if byHand(old) {
+				kept = append(kept, spell.ID.String())
+				continue
+			}
 		}
-		if err := s.retell(ctx, as, st, spell, old, before); err != nil {
-			return nil, err
+		if err := s.retell(ctx, as, st, spell, old, before, by.retells(spell.ID)); err != nil {
+			return nil, nil, err
 		}
 	}
 	for i := range before {
 		old := &before[i]
 		for _, c := range old.Catches {
-			if c.Told > 0 && c.Told == c.Revision && !landed[c.ID] && !byHand(old) {
+			ours := c.Told > 0 && !catchByHand(c) && !byHand(old) || c.Told > 0 && by.retells(old.ID)
+			if ours && !landed[c.ID] {
 				if err := st.DeleteCatch(ctx, as.Angler, c.ID); err != nil {
-					return nil, err
+					return nil, nil, err
 				}
 			}
 		}
 		if logged[old.ID] == nil {
 			continue
 		}
-		if byHand(old) || slices.ContainsFunc(old.Catches, func(c store.Catch) bool { return c.Told != c.Revision }) {
+		own := slices.ContainsFunc(old.Catches, func(c store.Catch) bool { return c.Told == 0 })
+		if own || handled(old) && !by.retells(old.ID) {
 			kept = append(kept, old.ID.String())
+			if by.clash(old) {
+				clashes = append(clashes, clashOut{old.ID.String(), n.spell(*old), nil})
+			}
 		} else if err := st.DeleteSpell(ctx, as.Angler, old.ID); err != nil {
-			return nil, err
+			return nil, nil, err
 		}
 	}
-	return kept, nil
+	return kept, clashes, nil
 }
 
 // byHand says that a spell was changed since the touches wrote it.
 func byHand(sp *store.Spell) bool { return sp.Told != sp.Revision }
 
-// retell a spell as the touches have it, and mark it so. A catch changed by hand stays as it is.
+// retell a spell as the touches have it, and mark it so. A catch changed by hand stays as it is, unless all
+// of it is to be as told.
 func (s service) retell(ctx context.Context, as *web.Scope, st *store.Store, spell store.Spell, old *store.Spell,
-	before []store.Spell) error {
+	before []store.Spell, whole bool) error {
 	if old != nil {
 		spell.Revision = old.Revision
 	}
 	var mine []uuid.UUID
 	spell.Catches = slices.DeleteFunc(spell.Catches, func(c store.Catch) bool {
 		k := caught(before, c.ID)
-		return k != nil && k.Told != k.Revision
+		return k != nil && catchByHand(*k) && !whole
 	})
 	for i := range spell.Catches {
 		c := &spell.Catches[i]

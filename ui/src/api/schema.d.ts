@@ -2932,6 +2932,14 @@ export interface components {
             to_m: number;
             word: string;
         };
+        ClashOut: {
+            /** @description as the log has it, and keeps it until somebody says otherwise */
+            log: components["schemas"]["SpellOut"];
+            /** Format: uuid */
+            spell_id: string;
+            /** @description as the touches tell it; left out where they took it back */
+            told?: components["schemas"]["SpellOut"];
+        };
         ClassOut: {
             /**
              * Format: double
@@ -3831,6 +3839,8 @@ export interface components {
              * @description where nothing is known
              */
             assumed?: number;
+            /** @description words it is spoken of in, least first */
+            called: string[];
             /** @description of a log that hold it */
             columns: string[];
             /** Format: int64 */
@@ -4696,6 +4706,13 @@ export interface components {
             target: string;
         };
         OutingBody: {
+            /** @description whose it is: refused where another is signed in by now */
+            angler?: string;
+            /**
+             * Format: int64
+             * @description the last touch whose sending was answered, by its n
+             */
+            answered?: number;
             /**
              * Format: date-time
              * @description when to call if not back
@@ -4704,6 +4721,8 @@ export interface components {
             note?: string;
             /** Format: uuid */
             plan_id?: string;
+            /** @description spells to be as told, whatever a hand changed */
+            retell?: string[];
             /**
              * Format: date-time
              * @description by the device's clock: where that is off, times are set right by it
@@ -4719,6 +4738,8 @@ export interface components {
             began_at: string;
             /** Format: date-time */
             call_at?: string;
+            /** @description those that touches not answered yet would have changed: ask which is right */
+            clashes: components["schemas"]["ClashOut"][];
             /**
              * Format: double
              * @description by so much the device's clock is ahead, where that was set right
@@ -5539,7 +5560,9 @@ export interface components {
         SaidReadingBody: {
             kind: string;
             /** Format: double */
-            value: number;
+            value?: number;
+            /** @description that stands for the value: of clarity and wind */
+            word?: string;
         };
         SchoolInputBody: {
             /** @description empty: back to the default */
@@ -6488,6 +6511,13 @@ export interface components {
             outings: components["schemas"]["SyncOuting"][];
         };
         SyncOuting: {
+            /** @description whose it is: refused where another is signed in by now */
+            angler?: string;
+            /**
+             * Format: int64
+             * @description the last touch whose sending was answered, by its n
+             */
+            answered?: number;
             /**
              * Format: date-time
              * @description when to call if not back
@@ -6498,6 +6528,8 @@ export interface components {
             note?: string;
             /** Format: uuid */
             plan_id?: string;
+            /** @description spells to be as told, whatever a hand changed */
+            retell?: string[];
             /**
              * Format: date-time
              * @description by the device's clock: where that is off, times are set right by it
