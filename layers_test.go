@@ -29,7 +29,7 @@ var allowed = map[string][]string{
 	"core/ground":     {"core/quantity", "core/sky", "core/tide", "core/water"},
 	"core/conditions": {"core/quantity", "core/sky", "core/tide", "core/water", "core/ground"},
 	"core/springrun":  {"core/conditions"},
-	"core/outing":     {"core/conditions", "core/playbook"},
+	"core/outing":     {"core/conditions", "core/playbook", "core/ground"},
 	"core/spot": {"core/springrun", "core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground",
 		"core/conditions"},
 	"core/spot/spottest": {"core/ground", "core/spot", "core/tide"},

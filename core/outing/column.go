@@ -1,12 +1,15 @@
 package outing
 
-import "math"
+import (
+	"math"
+	"slices"
+)
 
 // Level of a water column to fish at.
 type Level struct {
 	DepthM float64
-	// Tried already.
-	Tried bool
+	// Tried already; Next to try: the first that was not.
+	Tried, Next bool
 }
 
 // shares of the depth in the order they are tried: half of it first, then up and down by halves (common
@@ -31,6 +34,9 @@ func Column(deepM float64, tried []float64) []Level {
 		for _, m := range tried {
 			out[i].Tried = out[i].Tried || math.Abs(m-out[i].DepthM) <= sameShare*deepM
 		}
+	}
+	if i := slices.IndexFunc(out, func(l Level) bool { return !l.Tried }); i >= 0 {
+		out[i].Next = true
 	}
 	return out
 }

@@ -141,6 +141,9 @@ func (t Touch) corrected(c *Touch) Touch {
 	if c.Reading != nil {
 		t.Reading = c.Reading
 	}
+	if c.Aim != nil {
+		t.Aim = c.Aim
+	}
 	if c.Note != "" {
 		t.Note = c.Note
 	}

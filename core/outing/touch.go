@@ -85,6 +85,10 @@ type Touch struct {
 	Set *Set `json:"set,omitempty"`
 	// At a place, where the device knew it.
 	At *Place `json:"at,omitempty"`
+	// Aim of a cast, where it was told.
+	Aim *Aim `json:"aim,omitempty"`
+	// Run of the boat, while trolling.
+	Run *Run `json:"run,omitempty"`
 }
 
 // Place on the water, degrees.
@@ -191,6 +195,10 @@ func (t *Touch) Validate() error {
 		return fmt.Errorf("outing: %s %s says which rod, and how far out, 0 to %v m", t.Kind, t.ID, farthestCast)
 	case t.At != nil && !(math.Abs(t.At.Lat) <= 90 && math.Abs(t.At.Lon) <= 180):
 		return fmt.Errorf("outing: %s %s lies nowhere on earth", t.Kind, t.ID)
+	case t.Aim != nil && !(math.Abs(t.Aim.AlongM) <= farthestAim && t.Aim.OutM >= 0 && t.Aim.OutM <= farthestAim):
+		return fmt.Errorf("outing: a cast goes 0 to %v m out, and at most so far along the shore", farthestAim)
+	case t.Run != nil && t.Run.validate() != nil:
+		return t.Run.validate()
 	case t.Kind == Seen:
 		return playbook.CheckSigns([]string{t.Note})
 	}

@@ -54,6 +54,8 @@ type outingAsked struct {
 	// DeepM is the water over the mark that is fished, FishM a depth a fish was seen or marked at; 0: not known.
 	DeepM float64 `json:"deep_m"`
 	FishM float64 `json:"fish_m"`
+	// At is where the device is; nil: not known.
+	At *outing.Place `json:"at"`
 }
 
 // expected catch a rod-hour: the median, and what holds it four times in five.
@@ -94,6 +96,14 @@ type outingAnswer struct {
 	// Column of water level by level, in the order they are tried, and where to stop for a fish.
 	Column []level `json:"column"`
 	Above  *level  `json:"above,omitempty"`
+	// Trail of casts along the shore, and how far along it one stands.
+	Trail    []crumb `json:"trail"`
+	Standing float64 `json:"standing_m"`
+	// Again says that the last cast went where one had shown nothing; casts within SameM go to one place.
+	Again bool    `json:"again"`
+	SameM float64 `json:"same_m"`
+	// Pass over where a trolled lure was hooked.
+	Pass *pass `json:"pass,omitempty"`
 	// BoatS since a boat passed; the water settles from SettlesS on.
 	BoatS    float64 `json:"boat_s,omitempty"`
 	SettlesS float64 `json:"settles_s,omitempty"`

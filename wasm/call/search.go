@@ -3,6 +3,7 @@ package call
 import (
 	"time"
 
+	"greypebble/core/ground"
 	"greypebble/core/outing"
 	"greypebble/core/tackle"
 )
@@ -49,6 +50,32 @@ type level struct {
 	Turns   float64 `json:"turns"`
 	Surface bool    `json:"surface"`
 	Tried   bool    `json:"tried"`
+	Next    bool    `json:"next"`
+}
+
+// crumb is one cast of a trail.
+type crumb struct {
+	AlongM  float64 `json:"along_m"`
+	OutM    float64 `json:"out_m"`
+	Feature string  `json:"feature"`
+	Signs   int     `json:"signs"`
+	Fish    int     `json:"fish"`
+	Aimed   bool    `json:"aimed"`
+}
+
+// pass over where a trolled lure was hooked.
+type pass struct {
+	ToStartM   float64 `json:"to_start_m"`
+	BearingDeg float64 `json:"bearing_deg"`
+	CourseDeg  float64 `json:"course_deg"`
+	SpeedMS    float64 `json:"speed_ms"`
+	LineM      float64 `json:"line_m"`
+	DepthM     float64 `json:"depth_m"`
+	HookM      float64 `json:"hook_m"`
+	HookDeg    float64 `json:"hook_deg"`
+	BoatOverS  float64 `json:"boat_over_s"`
+	LureOverS  float64 `json:"lure_over_s"`
+	RunM       float64 `json:"run_m"`
 }
 
 // usualRate is what is believed of a spot nothing is known of: a fish in three rod-hours, hardly held.
@@ -79,18 +106,33 @@ func (c *Core) search(out *outingAnswer, o *outing.Outing, in *outingAsked) {
 		out.Row.Moves = append(out.Row.Moves, move(m))
 	}
 	turn := c.turn()
-	at := func(depthM float64, tried bool) level {
+	at := func(depthM float64) level {
 		if in.DeepM <= 0 {
-			return level{depthM, tackle.Turns(depthM, 0, turn), true, tried}
+			return level{DepthM: depthM, Turns: tackle.Turns(depthM, 0, turn), Surface: true}
 		}
-		return level{depthM, tackle.Turns(in.DeepM, depthM, turn), false, tried}
+		return level{DepthM: depthM, Turns: tackle.Turns(in.DeepM, depthM, turn)}
 	}
 	for _, l := range outing.Column(in.DeepM, o.Depths()) {
-		out.Column = append(out.Column, at(l.DepthM, l.Tried))
+		one := at(l.DepthM)
+		one.Tried, one.Next = l.Tried, l.Next
+		out.Column = append(out.Column, one)
 	}
 	if in.FishM > 0 {
-		stop := at(outing.AboveFish(in.FishM), false)
+		stop := at(outing.AboveFish(in.FishM))
 		out.Above = &stop
+	}
+	trail, standing := o.Trail()
+	out.Trail, out.Standing, out.SameM = []crumb{}, standing, outing.SamePlace
+	if n := len(trail); n > 1 && trail[n-1].Aimed && trail[n-1].Signs == 0 {
+		out.Again = outing.CastThere(trail[:n-1], trail[n-1].Aim)
+	}
+	for _, k := range trail {
+		out.Trail = append(out.Trail, crumb{k.AlongM, k.OutM, k.Feature, k.Signs, k.Fish, k.Aimed})
+	}
+	if h, hooked := o.LastHook(); hooked && in.At != nil {
+		p := h.Again(ground.LatLon{Lat: in.At.Lat, Lon: in.At.Lon})
+		out.Pass = &pass{p.ToStartM, p.BearingDeg, p.CourseDeg, p.SpeedMS, p.LineM, p.DepthM, p.HookM, p.HookBearing, p.BoatOverS,
+			p.LureOverS, p.RunM}
 	}
 	if passed := o.BoatPassed(in.Now); !passed.IsZero() {
 		out.BoatS, out.SettlesS = in.Now.Sub(passed).Seconds(), outing.SettlesSoonest.Seconds()

@@ -13,7 +13,6 @@ import (
 
 	"greypebble/core/conditions"
 	"greypebble/core/outing"
-	"greypebble/server/account"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/store"
@@ -34,6 +33,20 @@ type TouchBody struct {
 	Rod     string           `json:"rod,omitempty" maxLength:"40"`
 	Set     *SetBody         `json:"set,omitempty" doc:"how a rod of several is out"`
 	At      *wire.LatLon     `json:"at,omitempty" doc:"where, if the device knew"`
+	Aim     *AimBody         `json:"aim,omitempty" doc:"of a cast: where it went from there"`
+	Run     *RunBody         `json:"run,omitempty" doc:"of a boat that trolls"`
+}
+
+// AimBody is where a cast went from where one stands.
+type AimBody struct {
+	AlongM float64 `json:"along_m" minimum:"-400" maximum:"400" doc:"along the shore, to the right"`
+	OutM   float64 `json:"out_m" minimum:"0" maximum:"400"`
+}
+
+// RunBody is how a boat went.
+type RunBody struct {
+	CourseDeg float64 `json:"course_deg" minimum:"0" maximum:"360"`
+	SpeedMS   float64 `json:"speed_ms" exclusiveMinimum:"0" maximum:"10.3"`
 }
 
 // SetBody is how one rod of several is out.
@@ -95,6 +108,14 @@ func (b TouchBody) touch() outing.Touch {
 	if s := b.Set; s != nil {
 		k := outing.Set(*s)
 		t.Set = &k
+	}
+	if a := b.Aim; a != nil {
+		k := outing.Aim(*a)
+		t.Aim = &k
+	}
+	if r := b.Run; r != nil {
+		k := outing.Run(*r)
+		t.Run = &k
 	}
 	if p := b.At; p != nil {
 		k := outing.Place(*p)
@@ -249,8 +270,11 @@ func (s service) theirs(ctx context.Context, as *web.Scope, name string) error {
 	if name == "" {
 		return nil
 	}
-	whose, err := s.Store.AnglerByName(ctx, account.NameKey(name))
-	if err != nil || whose.ID != as.Angler {
+	who, err := s.Store.AnglerByID(ctx, as.Angler)
+	if err != nil {
+		return err
+	}
+	if who.Name != name {
 		return web.Wrong("body.angler", errors.New("somebody else is signed in: it is sent when its owner is again"))
 	}
 	return nil
@@ -344,6 +368,14 @@ func touchBody(t *outing.Touch) TouchBody {
 	if s := t.Set; s != nil {
 		k := SetBody(*s)
 		b.Set = &k
+	}
+	if a := t.Aim; a != nil {
+		k := AimBody(*a)
+		b.Aim = &k
+	}
+	if r := t.Run; r != nil {
+		k := RunBody(*r)
+		b.Run = &k
 	}
 	if p := t.At; p != nil {
 		k := wire.LatLon(*p)

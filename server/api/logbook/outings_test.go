@@ -300,3 +300,52 @@ func TestSeveralOutingsAreToldAtOnce(t *testing.T) {
 	assert.Equal(t, set["set"], byKind["rod set"]["set"])
 	assert.Equal(t, cast["at"], byKind["cast"]["at"])
 }
+
+// What a browser sends behind the page's back goes to nobody else who is signed in by then; where casts went and how
+// the boat ran come back with the touches, and the wind in a word.
+func TestAnOutingIsItsOwners(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	body := testkit.AnOuting(c.ID("Kettle Bar"))
+	at := object{"lat": 31.2, "lon": -45.1}
+	aim, run := object{"along_m": -4.0, "out_m": 30.0}, object{"course_deg": 40.0, "speed_ms": 2.0}
+	n := len(body["touches"].([]object))
+	add := func(kind string, more object) {
+		n++
+		more["id"], more["n"], more["time"], more["kind"] = uuid.NewString(), n, "2026-11-19T12:06:00Z", kind
+		body["touches"] = append(body["touches"].([]object), more)
+	}
+	add("cast", object{"at": at, "aim": aim})
+	add("fish on", object{"at": at, "run": run})
+	add("water", object{"reading": object{"kind": "wind_speed_ms", "word": "fresh breeze"}})
+	path := "/outings/" + uuid.NewString()
+	var p problem
+	body["angler"] = "somebody else"
+	require.Equal(t, 422, c.Do("PUT", path, body, &p))
+	assert.Equal(t, "body.angler", p.Errors[0].Location)
+	require.Equal(t, http.StatusNotFound, c.Do("GET", path, nil, nil))
+
+	var who struct{ Name string }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/me", nil, &who))
+	body["angler"] = who.Name
+	var o toldOuting
+	require.Equal(t, http.StatusOK, c.Do("PUT", path, body, &o))
+	var aims, runs int
+	for _, k := range o.Touches {
+		if k["aim"] != nil {
+			aims++
+			assert.Equal(t, map[string]any(aim), k["aim"])
+		}
+		if k["run"] != nil {
+			runs++
+			assert.Equal(t, map[string]any(run), k["run"])
+		}
+	}
+	assert.Equal(t, []int{1, 1}, []int{aims, runs})
+	wind := 0.0
+	for _, r := range o.Spells[len(o.Spells)-1].Readings {
+		if r.Kind == "wind_speed_ms" && r.Origin == "observed" {
+			wind = r.Value
+		}
+	}
+	assert.InDelta(t, 9.3, wind, 0.2, "Beaufort 5 is 8.0 to 10.7 m/s (World Meteorological Organization)")
+}

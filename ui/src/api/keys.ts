@@ -27,6 +27,7 @@ export const keys = {
   plans: ['plans'],
   /** What this device keeps; the server does not know of it yet. */
   outing: ['outing'],
+  clashes: ['clashes'],
   seasons: ['seasons'],
 } as const;
 

@@ -2476,6 +2476,15 @@ export interface components {
             /** @description best first */
             windows: components["schemas"]["AheadWindow"][];
         };
+        AimBody: {
+            /**
+             * Format: double
+             * @description along the shore, to the right
+             */
+            along_m: number;
+            /** Format: double */
+            out_m: number;
+        };
         AnalyseOutputBody: {
             /** @description slowest first */
             constituents: components["schemas"]["EstimateOut"][];
@@ -5551,6 +5560,12 @@ export interface components {
             offering: string;
             why: string;
         };
+        RunBody: {
+            /** Format: double */
+            course_deg: number;
+            /** Format: double */
+            speed_ms: number;
+        };
         RunOut: {
             name: string;
             target: string;
@@ -6744,6 +6759,8 @@ export interface components {
             time: string;
         };
         TouchBody: {
+            /** @description of a cast: where it went from there */
+            aim?: components["schemas"]["AimBody"];
             /** @description where, if the device knew */
             at?: components["schemas"]["LatLon"];
             catch?: components["schemas"]["LandedBody"];
@@ -6770,6 +6787,8 @@ export interface components {
             of?: string;
             reading?: components["schemas"]["SaidReadingBody"];
             rod?: string;
+            /** @description of a boat that trolls */
+            run?: components["schemas"]["RunBody"];
             /** @description how a rod of several is out */
             set?: components["schemas"]["SetBody"];
             /** Format: date-time */

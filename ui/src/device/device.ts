@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
+import type { Schemas } from '../api/client';
 import type { Said, Touch } from '../fish/touch';
 
 /** An outing as this device keeps it, beside its touches. */
@@ -16,6 +17,8 @@ export interface Kept {
   /** The spot's name, for the line that says what is kept. */
   spot: string;
   plan_id?: string;
+  /** When somebody who was told is to call. */
+  call_at?: string;
 }
 
 interface Schema extends DBSchema {
@@ -148,6 +151,32 @@ export async function recall<T>(owner: string, name: string): Promise<{ at: stri
   return (await (await db()).get('known', [owner, name])) as { at: string; value: T } | undefined;
 }
 
+/** A spell of an outing that a hand changed in the log, and that was told otherwise here. */
+export interface Clash {
+  outing: string;
+  spell: Schemas['ClashOut'];
+}
+const clashing = 'clash ';
+
+/** Keeps what is to be asked about, until it is. */
+export async function clash(owner: string, outing: string, spells: Schemas['ClashOut'][]): Promise<void> {
+  for (const spell of spells)
+    await remember(owner, clashing + spell.spell_id, { outing, spell } satisfies Clash, new Date());
+  if (spells.length > 0) tell('clashes');
+}
+
+export async function clashesOf(owner: string): Promise<Clash[]> {
+  const list = await (
+    await db()
+  ).getAll('known', IDBKeyRange.bound([owner, clashing], [owner, `${clashing}\uffff`]));
+  return list.map((k) => k.value as Clash);
+}
+
+export async function settled(owner: string, spell: string): Promise<void> {
+  await (await db()).delete('known', [owner, clashing + spell]);
+  tell('clashes');
+}
+
 /** Who is signed in, as the page learns it: what is kept is kept for them. */
 let whose = '';
 let ahead = 0;
@@ -188,6 +217,7 @@ export async function wipe(owner: string): Promise<void> {
       await d.delete('outings', k.id);
       await d.delete('touches', range(k.id));
     }
-  for (const k of await d.getAllKeys('known')) if (k[0] === owner || k[0] === '') await d.delete('known', k);
+  for (const k of await d.getAllKeys('known'))
+    if ((k[0] === owner && !k[1].startsWith(clashing)) || k[0] === '') await d.delete('known', k);
   await d.delete('packs', owner);
 }

@@ -6,12 +6,13 @@ import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { usePlace } from '../moment/moment';
 import { Change } from './Change';
+import { Clashes } from './Clash';
 import { Elsewhere } from './Elsewhere';
 import './fish.css';
 import { Going } from './Going';
 import { Mail } from './Mail';
 import { Over } from './Over';
-import { nearestSpot, positionNow } from './position';
+import { nearestSpot, positionNow, type Fix } from './position';
 import { Ready } from './Ready';
 import { TellSomebody } from './TellSomebody';
 import { wayAt } from './way';
@@ -28,10 +29,12 @@ export default function FishPage() {
   const now = last(outing.touches);
   const around = useAround(now?.spot_id ?? here.spot.id, now?.target);
   const [fishAt, setFishAt] = useState<number>();
+  const [at, setAt] = useState<Fix>();
   const deep = now?.mark === undefined ? undefined : around.depths?.[now.mark];
   const { told, fault } = useTold(outing.touches, around, around.windows, {
     deep_m: deep && deep > 0 ? deep : undefined,
     fish_m: fishAt,
+    at: at && { lat: at.lat, lon: at.lon },
   });
   const [wished] = useSearchParams();
   const targets = useQuery({
@@ -39,6 +42,8 @@ export default function FishPage() {
     queryFn: api.targets,
     staleTime: Infinity,
   });
+  // When somebody is to call, once they were told.
+  const [call, setCall] = useState<Date>();
   const [over, setOver] = useState<Told>();
   const [start, setStart] = useState(0);
   const [found, setFound] = useState('');
@@ -79,14 +84,22 @@ export default function FishPage() {
               onDone={(d) => {
                 here.choose(d.spot_id);
                 const spot = here.spots.find((s) => s.id === d.spot_id)?.name ?? '';
-                void outing.begin(spot, { kind: 'fish', doing: d }, wished.get('plan') ?? undefined);
+                void outing.begin(
+                  spot,
+                  { kind: 'fish', doing: d },
+                  {
+                    plan_id: wished.get('plan') ?? undefined,
+                    call_at: call?.toISOString(),
+                  },
+                );
               }}
             />
-            <TellSomebody spot={here.spot} from={here.present()} until={shuts} />
+            <TellSomebody spot={here.spot} from={here.present()} until={shuts} onCall={setCall} />
             <p className="quiet small">{say.cautionAtTheStart}</p>
             <Ready spot={here.spot} />
           </section>
         )}
+        <Clashes />
         <Mail post={outing.post} sendNow={outing.sendNow} />
       </div>
     );
@@ -105,6 +118,7 @@ export default function FishPage() {
           present={here.present}
           fishAt={fishAt}
           onFishAt={setFishAt}
+          onAt={setAt}
           outing={outing.kept.id}
           say={outing.say}
           onEnd={() => {
@@ -113,6 +127,7 @@ export default function FishPage() {
           }}
         />
       )}
+      <Clashes />
       <Mail post={outing.post} sendNow={outing.sendNow} />
     </div>
   );

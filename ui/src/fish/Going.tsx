@@ -4,9 +4,12 @@ import { show } from '../format/spoken';
 import { clock } from '../format/time';
 import { calendar, download, sound } from './alarm';
 import { Change } from './Change';
+import { duration } from './duration';
 import { Look } from './Look';
 import { Landed } from './Landed';
 import { More } from './More';
+import { useFix, type Fix } from './position';
+import { Pass, trolled } from './Troll';
 import type { Doing, Said, Told, Touch } from './touch';
 import type { Waters } from './useAround';
 import { wayAt } from './way';
@@ -30,6 +33,8 @@ export function Going(props: {
   onEnd: () => void;
   fishAt: number | undefined;
   onFishAt: (m: number | undefined) => void;
+  /** Where the device is, while that matters. */
+  onAt: (at: Fix | undefined) => void;
   /** The outing's id. */
   outing: string;
 }) {
@@ -51,6 +56,25 @@ export function Going(props: {
     void props.say(said);
   };
   useAwake();
+  const trolling = doing.style === trolled;
+  const fix = useFix(trolling || open === 'look');
+  // Trolling, the place of a hook-up and how the boat ran are kept with it: the pass over it is planned again.
+  const hookUp = (): Said => {
+    const at = trolling ? fix() : undefined;
+    return {
+      kind: 'fish on',
+      ...(at ? { at: { lat: at.lat, lon: at.lon } } : {}),
+      ...(at?.course_deg !== undefined && at.speed_ms
+        ? { run: { course_deg: at.course_deg, speed_ms: Math.min(at.speed_ms, 10) } }
+        : {}),
+    };
+  };
+  const { onAt } = props;
+  useEffect(() => {
+    if (!trolling) return undefined;
+    const t = setInterval(() => onAt(fix()), 5_000);
+    return () => clearInterval(t);
+  });
 
   return (
     <>
@@ -122,6 +146,7 @@ export function Going(props: {
           <p>{say.boatPassed(Math.floor(told.boat_s / 60), told.boat_s > (told.settles_s ?? 0))}</p>
         )}
         {told.pays && <p className="fish-pays">{say.itPays(told.pays)}</p>}
+        {trolling && told.pass && !told.hooked_since && <Pass pass={told.pass} />}
         {told.row.moves.length > 0 && <p>{say.rodsToMove(told.row.moves.length)}</p>}
         {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
         {told.next && told.total.fish === 0 && !shut && <p className="quiet">{say.nextChange(told.next)}</p>}
@@ -143,11 +168,13 @@ export function Going(props: {
       {open === 'look' && (
         <Look
           told={told}
+          touches={touches}
           doing={doing}
           fishAt={props.fishAt}
           onFishAt={props.onFishAt}
           tell={tellOn}
           present={present}
+          fix={fix}
           onClose={() => setOpen(undefined)}
         />
       )}
@@ -195,7 +222,7 @@ export function Going(props: {
             </div>
           ) : (
             <div className="fish-row big">
-              <button className="chosen" onClick={() => tell({ kind: 'fish on' })}>
+              <button className="chosen" onClick={() => tell(hookUp())}>
                 {say.kinds['fish on']}
               </button>
             </div>
@@ -294,10 +321,4 @@ function useAwake() {
       void lock?.release();
     };
   }, []);
-}
-
-/** "1 h 20" or "18 min". */
-export function duration(ms: number): string {
-  const min = Math.max(Math.floor(ms / 60_000), 0);
-  return min < 60 ? say.minutes(min) : say.hours(Math.floor(min / 60), min % 60);
 }

@@ -3,11 +3,16 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { useState } from 'react';
+import { useKinds } from '../conditions/kinds';
 import type { Said } from './touch';
 import { fish as say } from '../words/fish';
 
 /** Signs seen when the book cannot be asked. */
 const some = ['birds', 'nervous bait', 'slick', 'colour line', 'weed', 'dolphins', 'boats'];
+
+/** What the water is in a word; nobody fishes in more than a gale. */
+const inWords = ['clarity_secchi_m', 'wind_speed_ms'] as const;
+const mostWords = 9;
 
 /** What happens less often: snags, boats, signs, what the water is. */
 export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: () => void }) {
@@ -16,6 +21,7 @@ export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: (
     queryFn: api.playbook,
     staleTime: Infinity,
   });
+  const kinds = useKinds();
   const [clarity, setClarity] = useState<number>();
   const [warmth, setWarmth] = useState<number>();
   return (
@@ -37,6 +43,15 @@ export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: (
         ))}
       </div>
       <h3>{say.waterIs}</h3>
+      {inWords.map((kind) => (
+        <div key={kind} className="fish-grid words" role="group" aria-label={kinds.of(kind)?.name ?? kind}>
+          {(kinds.of(kind)?.called ?? []).slice(0, mostWords).map((word) => (
+            <button key={word} onClick={() => tell({ kind: 'water', reading: { kind, word } })}>
+              {word}
+            </button>
+          ))}
+        </div>
+      ))}
       <div className="form-row">
         <label>
           {say.clearTo}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Target } from '../api/client';
-import { duration } from './Going';
+import { duration } from './duration';
 import { Snag } from './Snag';
 import type { Told } from './touch';
 import { fish as say } from '../words/fish';

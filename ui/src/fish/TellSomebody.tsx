@@ -8,7 +8,14 @@ import { fish as say } from '../words/fish';
 const hour = 3_600_000;
 
 /** A plain text for whoever waits: where one is, and when to call. */
-export function TellSomebody({ spot, from, until }: { spot: Spot; from: Date; until: Date | undefined }) {
+export function TellSomebody(props: {
+  spot: Spot;
+  from: Date;
+  until: Date | undefined;
+  /** Somebody was told to call then. */
+  onCall: (at: Date) => void;
+}) {
+  const { spot, from, until } = props;
   const [hours, setHours] = useState(
     Math.max(
       1,
@@ -27,6 +34,7 @@ export function TellSomebody({ spot, from, until }: { spot: Spot; from: Date; un
     call: clock(call.toISOString(), spot.time_zone),
   });
   const share = async () => {
+    props.onCall(call);
     if (navigator.share) return navigator.share({ text }).catch(() => undefined);
     await navigator.clipboard.writeText(text);
     setCopied(true);

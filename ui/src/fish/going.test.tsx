@@ -13,6 +13,10 @@ const told: Told = {
   features: [],
   row: { rods: [], moves: [] },
   column: [],
+  trail: [],
+  standing_m: 0,
+  again: false,
+  same_m: 5,
 };
 const spot = { id: 's', name: 'Kettle Bar', time_zone: 'UTC' } as Spot;
 
@@ -34,6 +38,7 @@ function before(minutes: number) {
         onEnd={() => undefined}
         fishAt={undefined}
         onFishAt={() => undefined}
+        onAt={() => undefined}
         outing="o"
       />
     </QueryClientProvider>,

@@ -1,5 +1,5 @@
 import { api, Problem } from '../api/client';
-import { outingsOf, sent, touchesOf, unsent } from '../device/device';
+import { clash, outingsOf, sent, touchesOf, unsent } from '../device/device';
 
 /** How sending stands. */
 export interface Post {
@@ -56,11 +56,16 @@ export class Outbox {
         if (o.count <= o.sent) continue;
         const touches = await touchesOf(o.id);
         try {
-          await api.putOuting(o.id, {
+          const told = await api.putOuting(o.id, {
             touches,
+            answered: o.sent,
+            angler: this.#owner,
             sent_at: this.#clock().toISOString(),
             ...(o.plan_id ? { plan_id: o.plan_id } : {}),
+            ...(o.call_at ? { call_at: o.call_at } : {}),
           });
+          // Kept before it counts as sent: it is asked about, whatever happens to this page.
+          await clash(this.#owner, o.id, told.clashes);
           await sent(o.id, touches.length);
           any = true;
         } catch (e) {

@@ -69,10 +69,29 @@ export interface Told {
       check_bait: string;
       fish: number;
       bites: number;
+      offering?: string;
     }[];
     moves: { rod: string; to_m: number; scouts: boolean }[];
   };
-  column: { depth_m: number; turns: number; tried: boolean }[];
+  column: { depth_m: number; turns: number; tried: boolean; next: boolean }[];
+  trail: { along_m: number; out_m: number; feature: string; signs: number; fish: number; aimed: boolean }[];
+  standing_m: number;
+  /** The last cast went where one had shown nothing. */
+  again: boolean;
+  same_m: number;
+  pass?: {
+    to_start_m: number;
+    bearing_deg: number;
+    course_deg: number;
+    speed_ms: number;
+    line_m: number;
+    depth_m: number;
+    hook_m: number;
+    hook_deg: number;
+    boat_over_s: number;
+    lure_over_s: number;
+    run_m: number;
+  };
   above?: { depth_m: number; turns: number; surface: boolean };
   boat_s?: number;
   settles_s?: number;

@@ -19,13 +19,19 @@ export interface Around {
   school?: string | undefined;
 }
 
+/** What an outing begins with beside what is fished. */
+export interface More {
+  plan_id?: string | undefined;
+  call_at?: string | undefined;
+}
+
 export interface Outing {
   /** Read from the device: undefined until it has been, null where none goes on. */
   kept: Kept | null | undefined;
   touches: Touch[];
   post: Post;
   say: (said: Said) => Promise<void>;
-  begin: (spot: string, said: Said, plan?: string) => Promise<void>;
+  begin: (spot: string, said: Said, more: More) => Promise<void>;
   sendNow: () => void;
   /** Why the last touch could not be kept on the device; empty where it was. */
   unkept: string;
@@ -85,7 +91,7 @@ export function useOuting(): Outing {
     say: async (said) => {
       if (read?.kept) await add(read.kept, said);
     },
-    begin: (spot, said, plan) =>
+    begin: (spot, said, { plan_id, call_at }) =>
       add(
         {
           id: v7(),
@@ -95,7 +101,8 @@ export function useOuting(): Outing {
           count: 0,
           sent: 0,
           spot,
-          ...(plan ? { plan_id: plan } : {}),
+          ...(plan_id ? { plan_id } : {}),
+          ...(call_at ? { call_at } : {}),
         },
         said,
       ),
@@ -112,7 +119,11 @@ export function useTold(
   touches: Touch[],
   around: Around,
   windows: Window[] | undefined,
-  deep: { deep_m?: number | undefined; fish_m?: number | undefined },
+  deep: {
+    deep_m?: number | undefined;
+    fish_m?: number | undefined;
+    at?: { lat: number; lon: number } | undefined;
+  },
 ): { told?: Told; fault: string } {
   const { present } = usePlace();
   const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });

@@ -114,6 +114,7 @@ const nature = (kind: Nature['kind'], name: string, unit: string, more: Partial<
   dimension: 'any',
   drawn: 'number',
   words: [],
+  called: [],
   columns: [],
   given_by: ['the angler'],
   ...more,

@@ -68,7 +68,8 @@ export const fish = {
     `Stop above it, at ${depth}: ${counted(turns, 'turn', 'turns')} ${surface ? 'below the surface' : 'off the bottom'}.`,
   rodsInARow: 'Rods in a row',
   rodNamed: (rod: string) => `Rod ${rod}`,
-  rodOut: (rod: string, far: string, since: string) => `Rod ${rod} at ${far}, ${since}`,
+  rodOut: (rod: string, far: string, bait: string, since: string) =>
+    `Rod ${rod} at ${far}${bait ? `, ${bait}` : ''}, ${since}`,
   rodOutAt: (rod: string) => `Rod ${rod} out at`,
   rodIsOut: 'It is out',
   outAgain: 'Out again',
@@ -78,6 +79,45 @@ export const fish = {
   move: (rod: string, far: string, scouts: boolean) =>
     scouts ? `Rod ${rod} scouts, at ${far}.` : `Bring rod ${rod} to ${far}.`,
   itIsThere: 'It is there',
+
+  rodBait: 'On it',
+  castsAlongTheShore: 'Casts along the shore',
+  touchWhereItWent:
+    'Touch where a cast went; you stand at the foot. Circles showed nothing, filled ones did.',
+  planOfTheCasts: (n: number) => `The shore from above, with ${counted(n, 'cast', 'casts')}`,
+  youCastThere: 'You cast there before, and nothing showed: try beside it.',
+  nextLevel: 'next',
+  trolling: 'Trolling',
+
+  // Troll.tsx
+  lineOut: 'Line out',
+  lureRunsAt: 'The lure runs at',
+  iAmTrolling: 'I am trolling',
+  trollSo: 'Troll so',
+  noLongerTrolling: 'No longer',
+  hookUpIsKept:
+    'At the next fish on, the place, the course and the depth are kept, if the device gives a position.',
+  passAgain: (far: string, at: string, course: string, speed: string, over: string, deep: string) =>
+    `Over it again: ${far} to the ${at}, then ${course} at ${speed}. The lure is there ${over} s after you turn in${deep ? `, at ${deep}` : ''}.`,
+  planOfThePass: 'From above, north up: the boat, the way to the start, and the run over where it was hooked',
+  boat: 'boat',
+  hookedHere: 'hooked',
+
+  // Clash.tsx
+  clash: {
+    title: 'Told twice',
+    both: (spot: string, day: string, from: string) =>
+      `At ${spot}, ${day} from ${from}: somebody changed this in the log, and it was told otherwise here. The log stays as it is until you choose.`,
+    log: 'In the log',
+    here: 'Told here',
+    time: 'From, to',
+    rested: 'Rested',
+    fish: 'Fish',
+    note: 'Note',
+    takenBack: 'taken back',
+    keepTheLog: 'Keep the log’s',
+    takeThis: 'Take what was told here',
+  },
 
   // Going.tsx
   aLockedPhone: 'A locked phone may hold this page’s alarm back.',
