@@ -73,7 +73,7 @@ func TestWhereToLookInHand(t *testing.T) {
 	// A fish seen, touched twice three seconds apart.
 	type spot struct{ X, Y, W, H float64 }
 	plan := eval[spot](t, p, `(() => {
-		const plan = document.querySelector('.fish-plan');
+		const plan = document.querySelector('.fish-plan.seen');
 		plan.scrollIntoView({ block: 'center' });
 		const r = plan.getBoundingClientRect();
 		return { x: r.x, y: r.y, w: r.width, h: r.height };
@@ -101,12 +101,30 @@ func TestWhereToLookInHand(t *testing.T) {
 	require.NoError(t, p.Click("More"))
 	require.NoError(t, p.Click("Snagged"))
 	require.NoError(t, p.WaitText("Snagged: kept."))
+	// What was found on the water: a depth at the mark, and that the way shut.
+	require.NoError(t, p.Click("More"))
+	deepAt := eval[string](t, p, `[...document.querySelectorAll('.fish-more label')].map((l) => l.innerText.split('\n')[0].trim())
+		.find((l) => l.startsWith('Deep at'))`)
+	require.NoError(t, p.Fill(deepAt, "2.75"))
+	require.NoError(t, p.Click("Keep it"))
+	require.NoError(t, p.WaitText("Depth sounded: kept."))
+	require.NoError(t, p.Click("More"))
+	require.NoError(t, p.Click("The way is shut"))
+	require.NoError(t, p.WaitText("The way is shut: kept."))
+	require.NoError(t, p.WaitText("All told to the server."))
 	require.NoError(t, p.Click("End"))
 	require.NoError(t, p.WaitText("End the outing?"))
 	require.NoError(t, p.Wait(`(document.querySelector('.fish-end').click(), true)`))
 	require.NoError(t, p.WaitText("The bottom held you at"))
 	require.NoError(t, p.Click("Note the snag on the spot"))
 	require.NoError(t, p.WaitText("is noted as a snag."))
+	require.NoError(t, p.WaitText("You saw the way shut at"))
+	require.NoError(t, p.WaitText("You sounded 2.75 m at "+strings.TrimPrefix(deepAt, "Deep at ")))
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-over")
+	noViolations(t, p, "an outing that is over")
+	require.NoError(t, p.Click("Correct the spot by it"))
+	require.NoError(t, p.WaitText("Corrected, by a level of"))
 	assert.Equal(t, 1, eval[int](t, p, `fetch('/api/v1/spots/'+localStorage.getItem('greypebble.spot')).then((r) => r.json())
 		.then((s) => s.marks.filter((m) => m.snag).length)`))
 }

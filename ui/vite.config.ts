@@ -47,6 +47,16 @@ export default defineConfig({
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/api\//],
         inlineWorkboxRuntime: true,
+        // What could not be sent is sent by the browser when there is signal, the page closed or not, where the
+        // browser can. It says whose it is: somebody else may be signed in by then.
+        runtimeCaching: [
+          {
+            urlPattern: ({ url }) => url.pathname.startsWith('/api/v1/outings/'),
+            method: 'PUT',
+            handler: 'NetworkOnly',
+            options: { backgroundSync: { name: 'outings', options: { maxRetentionTime: 7 * 24 * 60 } } },
+          },
+        ],
         sourcemap: false,
       },
     }),

@@ -46,6 +46,8 @@ type Event struct {
 	Note string    `json:"note,omitempty"`
 	Who  string    `json:"who,omitempty"`
 	Rod  string    `json:"rod,omitempty"`
+	// DepthM of [Sounded].
+	DepthM float64 `json:"depth_m,omitempty"`
 }
 
 // Landing of a fish.
@@ -219,7 +221,7 @@ func (o *Outing) take(t *Touch) error {
 			o.Hooked = t.Time
 		}
 		if now != nil {
-			now.Events = append(now.Events, Event{t.ID, t.Time, t.Kind, t.Note, t.Who, t.Rod})
+			now.Events = append(now.Events, Event{t.ID, t.Time, t.Kind, t.Note, t.Who, t.Rod, t.DepthM})
 		}
 	}
 	return nil

@@ -169,6 +169,8 @@ func touchesOf(t *rapid.T) []outing.Touch {
 			k.Reading = &outing.Reading{Kind: conditions.Clarity, Value: 1}
 		case outing.Seen:
 			k.Note = "birds"
+		case outing.Sounded:
+			k.DepthM = 2
 		case outing.RodSet:
 			k.Rod, k.Set = "1", &outing.Set{DistanceM: 30}
 		default:

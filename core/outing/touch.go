@@ -37,6 +37,9 @@ const (
 	Cast Kind = "cast"
 	// RodSet is one rod of several, cast out anew.
 	RodSet Kind = "rod set"
+	// Sounded is how deep it is over the mark fished, WayShut that the way back is shut.
+	Sounded Kind = "sounded"
+	WayShut Kind = "way shut"
 	// Passed is a boat, Seen a sign on the water, Water something read or judged of it.
 	Passed Kind = "boat passed"
 	Seen   Kind = "seen"
@@ -51,11 +54,11 @@ const (
 )
 
 // Kinds of touch there are.
-var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Cast, RodSet, Passed, Seen,
+var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Cast, RodSet, Sounded, WayShut, Passed, Seen,
 	Water, Note, Correct, Undo, End}
 
 // Events are the kinds a spell keeps with their time; of a fish landed it keeps the catch.
-var Events = []Kind{Bite, Missed, Robbed, On, Lost, FoulHooked, Snagged, BrokeOff, Passed, Seen, Note}
+var Events = []Kind{Bite, Missed, Robbed, On, Lost, FoulHooked, Snagged, BrokeOff, Sounded, WayShut, Passed, Seen, Note}
 
 // Touch is one thing told on an outing, the time it was told at, and what it says by its kind.
 type Touch struct {
@@ -85,6 +88,8 @@ type Touch struct {
 	Set *Set `json:"set,omitempty"`
 	// At a place, where the device knew it.
 	At *Place `json:"at,omitempty"`
+	// DepthM of [Sounded].
+	DepthM float64 `json:"depth_m,omitempty"`
 	// Aim of a cast, where it was told.
 	Aim *Aim `json:"aim,omitempty"`
 	// Run of the boat, while trolling.
@@ -154,6 +159,7 @@ const (
 	longestNote       = 1000
 	longestName       = 40
 	farthestCast      = 400.0
+	deepest           = 400.0
 )
 
 // within says that a measure of a fish is one the log can keep; 0 is not measured.
@@ -195,6 +201,8 @@ func (t *Touch) Validate() error {
 		return fmt.Errorf("outing: %s %s says which rod, and how far out, 0 to %v m", t.Kind, t.ID, farthestCast)
 	case t.At != nil && !(math.Abs(t.At.Lat) <= 90 && math.Abs(t.At.Lon) <= 180):
 		return fmt.Errorf("outing: %s %s lies nowhere on earth", t.Kind, t.ID)
+	case t.Kind == Sounded && !(t.DepthM > 0 && t.DepthM <= deepest):
+		return fmt.Errorf("outing: a depth lies between 0 and %v m", deepest)
 	case t.Aim != nil && !(math.Abs(t.Aim.AlongM) <= farthestAim && t.Aim.OutM >= 0 && t.Aim.OutM <= farthestAim):
 		return fmt.Errorf("outing: a cast goes 0 to %v m out, and at most so far along the shore", farthestAim)
 	case t.Run != nil && t.Run.validate() != nil:

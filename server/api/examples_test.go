@@ -224,6 +224,7 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /spots/{id}/tide":    {path: one},
 		"GET /spots/{id}/visits": {path: one, query: map[string]string{"from": when,
 			"to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},
+		"POST /spots/{id}/found":    {path: one, body: object{"time": when, "shut": true}},
 		"GET /spots/{id}/elsewhere": {path: one, query: map[string]string{"target": "red-drum", "time": when}},
 		"GET /spots/{id}/windows": {path: one, query: map[string]string{"from": when,
 			"to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},

@@ -89,6 +89,7 @@ func answers(ids map[string]string) map[string]asked {
 		"getSpot": {how: theirs}, "deleteSpot": {how: theirs}, "readPier": {how: theirs}, "spotRibbon": {how: theirs},
 		"spotShelter": {how: theirs},
 		"spotState":   {how: theirs}, "spotTide": {how: theirs}, "spotVisits": {how: theirs}, "spotWindows": {how: theirs},
+		"noteFound":    {how: theirs, body: object{"time": "2026-11-19T12:00:00Z", "shut": true}},
 		"elsewhere":    {how: theirs, query: "target=red-drum"},
 		"spotCalendar": {how: theirs},
 		"putSpot": {how: theirs, body: object{"water_id": water, "name": "mine now", "place": "pier", "lat": 38, "lon": -31,

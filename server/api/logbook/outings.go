@@ -33,6 +33,7 @@ type TouchBody struct {
 	Rod     string           `json:"rod,omitempty" maxLength:"40"`
 	Set     *SetBody         `json:"set,omitempty" doc:"how a rod of several is out"`
 	At      *wire.LatLon     `json:"at,omitempty" doc:"where, if the device knew"`
+	DepthM  float64          `json:"depth_m,omitempty" minimum:"0" maximum:"400" doc:"that was sounded over the mark"`
 	Aim     *AimBody         `json:"aim,omitempty" doc:"of a cast: where it went from there"`
 	Run     *RunBody         `json:"run,omitempty" doc:"of a boat that trolls"`
 }
@@ -96,7 +97,7 @@ type SaidReadingBody struct {
 
 func (b TouchBody) touch() outing.Touch {
 	t := outing.Touch{ID: b.ID.String(), N: b.N, Time: b.Time.UTC().Truncate(time.Millisecond), Kind: outing.Kind(b.Kind), Of: b.Of,
-		Note: b.Note, Who: b.Who, Rod: b.Rod}
+		Note: b.Note, Who: b.Who, Rod: b.Rod, DepthM: b.DepthM}
 	if d := b.Doing; d != nil {
 		t.Doing = &outing.Doing{SpotID: d.SpotID.String(), Mark: d.Mark, Target: d.Target, Rods: d.Rods,
 			Presentation: outing.Presentation(d.PresentationBody)}
@@ -353,7 +354,8 @@ func timeOf(t sql.NullTime) *time.Time {
 }
 
 func touchBody(t *outing.Touch) TouchBody {
-	b := TouchBody{ID: uuid.MustParse(t.ID), N: t.N, Time: t.Time, Kind: string(t.Kind), Of: t.Of, Note: t.Note, Who: t.Who, Rod: t.Rod}
+	b := TouchBody{ID: uuid.MustParse(t.ID), N: t.N, Time: t.Time, Kind: string(t.Kind), Of: t.Of, Note: t.Note, Who: t.Who, Rod: t.Rod,
+		DepthM: t.DepthM}
 	if d := t.Doing; d != nil {
 		b.Doing = &DoingBody{SpotID: uuid.MustParse(d.SpotID), Mark: d.Mark, Target: d.Target, Rods: d.Rods,
 			PresentationBody: PresentationBody(d.Presentation)}

@@ -75,10 +75,11 @@ type SpellMore struct {
 type EventBody struct {
 	ID   uuid.UUID `json:"id" format:"uuid"`
 	Time time.Time `json:"time"`
-	Kind string    `json:"kind" enum:"bite,missed,bait robbed,fish on,lost,foul-hooked,snagged,broke off,boat passed,seen,note"`
+	Kind string    `json:"kind" enum:"bite,missed,bait robbed,fish on,lost,foul-hooked,snagged,broke off,sounded,way shut,boat passed,seen,note"`
 	Note string    `json:"note,omitempty" maxLength:"1000"`
 	Who  string    `json:"who,omitempty" maxLength:"40"`
 	Rod  string    `json:"rod,omitempty" maxLength:"40"`
+	Deep float64   `json:"depth_m,omitempty" minimum:"0" maximum:"400" doc:"that was sounded"`
 }
 
 // into the entry of a spell, which may have been there before.
@@ -101,7 +102,7 @@ func (b *SpellMore) into(e *store.SpellEntry) error {
 			return web.Wrong(fmt.Sprintf("body.events[%d].time", i), errors.New("an event lies within its spell"))
 		}
 		e.Events = append(e.Events, outing.Event{ID: k.ID.String(), Time: k.Time.UTC().Truncate(time.Millisecond),
-			Kind: outing.Kind(k.Kind), Note: k.Note, Who: k.Who, Rod: k.Rod})
+			Kind: outing.Kind(k.Kind), Note: k.Note, Who: k.Who, Rod: k.Rod, DepthM: k.Deep})
 	}
 	return nil
 }
@@ -135,7 +136,7 @@ func more(e *store.SpellEntry) SpellMore {
 	}
 	for _, k := range e.Events {
 		b.Events = append(b.Events, EventBody{ID: uuid.MustParse(k.ID), Time: k.Time, Kind: string(k.Kind), Note: k.Note,
-			Who: k.Who, Rod: k.Rod})
+			Who: k.Who, Rod: k.Rod, Deep: k.DepthM})
 	}
 	return b
 }

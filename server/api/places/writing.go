@@ -37,6 +37,7 @@ type markInput struct {
 }
 
 func (s service) registerWriting(api huma.API) {
+	s.registerFound(api)
 	web.Signed(api, s.Deps, web.Conflicting(web.Put("/spots/{id}", "putSpot", "Write a spot with its section and marks, new or changed")),
 		s.putSpot)
 	web.Signed(api, s.Deps, web.Conflicting(web.Delete("/spots/{id}", "deleteSpot", "Remove a spot no spell was fished at")), s.deleteSpot)

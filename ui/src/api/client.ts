@@ -393,6 +393,8 @@ export const api = {
     settle(client.POST('/v1/interchange/import', { params: { query }, ...asText(text) })),
   importGrid: (query: GridQuery, text: string) =>
     settle(client.POST('/v1/interchange/grid', { params: { query }, ...asText(text) })),
+  found: (id: string, body: { time: string; mark?: string; depth_m?: number; shut?: boolean }) =>
+    settle(client.POST('/v1/spots/{id}/found', { params: { path: { id } }, body })),
   elsewhere: (id: string, target: string, time: string) =>
     settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),

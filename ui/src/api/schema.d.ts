@@ -1517,6 +1517,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/spots/{id}/found": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Correct a spot by what was found on the water: a depth over a mark, or that the way back shut */
+        post: operations["noteFound"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/spots/{id}/marks/{mark_id}": {
         parameters: {
             query?: never;
@@ -3311,10 +3328,15 @@ export interface components {
             phase_error_deg: number;
         };
         EventBody: {
+            /**
+             * Format: double
+             * @description that was sounded
+             */
+            depth_m?: number;
             /** Format: uuid */
             id: string;
             /** @enum {string} */
-            kind: "bite" | "missed" | "bait robbed" | "fish on" | "lost" | "foul-hooked" | "snagged" | "broke off" | "boat passed" | "seen" | "note";
+            kind: "bite" | "missed" | "bait robbed" | "fish on" | "lost" | "foul-hooked" | "snagged" | "broke off" | "sounded" | "way shut" | "boat passed" | "seen" | "note";
             note?: string;
             rod?: string;
             /** Format: date-time */
@@ -3480,6 +3502,31 @@ export interface components {
             depths: components["schemas"]["FormatOut"][];
             /** @description of points, lines and areas */
             places: components["schemas"]["FormatOut"][];
+        };
+        FoundInputBody: {
+            /**
+             * Format: double
+             * @description over that mark
+             */
+            depth_m?: number;
+            /** @description that was sounded */
+            mark?: string;
+            /** @description the way back shut then */
+            shut?: boolean;
+            /**
+             * Format: date-time
+             * @description when it was found: the level of the water then is what it is reckoned from
+             */
+            time: string;
+        };
+        FoundOutputBody: {
+            /**
+             * Format: double
+             * @description of the water at that time, above datum
+             */
+            level_m: number;
+            /** Format: int64 */
+            revision: number;
         };
         Frame: {
             /**
@@ -6764,6 +6811,11 @@ export interface components {
             /** @description where, if the device knew */
             at?: components["schemas"]["LatLon"];
             catch?: components["schemas"]["LandedBody"];
+            /**
+             * Format: double
+             * @description that was sounded over the mark
+             */
+            depth_m?: number;
             /** @description what is fished from then on */
             doing?: components["schemas"]["DoingBody"];
             /**
@@ -13781,6 +13833,68 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Elsewhere"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    noteFound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FoundInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -178,7 +178,7 @@ export function Going(props: {
           onClose={() => setOpen(undefined)}
         />
       )}
-      {open === 'more' && <More tell={tell} onClose={() => setOpen(undefined)} />}
+      {open === 'more' && <More mark={doing.mark ?? ''} tell={tell} onClose={() => setOpen(undefined)} />}
       {open === 'landed' && (
         <Landed targets={targets} sought={doing.target} tell={tell} onClose={() => setOpen(undefined)} />
       )}

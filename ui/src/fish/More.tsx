@@ -15,7 +15,9 @@ const inWords = ['clarity_secchi_m', 'wind_speed_ms'] as const;
 const mostWords = 9;
 
 /** What happens less often: snags, boats, signs, what the water is. */
-export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: () => void }) {
+export function More(props: { mark: string; tell: (said: Said) => void; onClose: () => void }) {
+  const { mark, tell, onClose } = props;
+  const [deep, setDeep] = useState<number>();
   const book = useQuery({
     queryKey: keys.playbook,
     queryFn: api.playbook,
@@ -28,7 +30,7 @@ export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: (
     <section className="panel fish-more">
       <h2>{say.more}</h2>
       <div className="fish-grid">
-        {(['snagged', 'broke off', 'foul-hooked', 'boat passed'] as const).map((k) => (
+        {(['snagged', 'broke off', 'foul-hooked', 'boat passed', 'way shut'] as const).map((k) => (
           <button key={k} onClick={() => tell({ kind: k })}>
             {say.kinds[k]}
           </button>
@@ -53,6 +55,12 @@ export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: (
         </div>
       ))}
       <div className="form-row">
+        {mark && (
+          <label>
+            {say.deepHere(mark)}
+            <NumberField measure="depth" min={0.05} max={200} value={deep} onChange={setDeep} />
+          </label>
+        )}
         <label>
           {say.clearTo}
           <NumberField measure="depth" min={0.05} max={60} value={clarity} onChange={setClarity} />
@@ -63,8 +71,9 @@ export function More({ tell, onClose }: { tell: (said: Said) => void; onClose: (
         </label>
         <button
           className="act"
-          disabled={clarity === undefined && warmth === undefined}
+          disabled={clarity === undefined && warmth === undefined && deep === undefined}
           onClick={() => {
+            if (deep !== undefined) tell({ kind: 'sounded', depth_m: deep });
             if (clarity !== undefined)
               tell({ kind: 'water', reading: { kind: 'clarity_secchi_m', value: clarity } });
             if (warmth !== undefined)

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Target } from '../api/client';
 import { duration } from './duration';
+import { Found } from './Found';
 import { Snag } from './Snag';
 import type { Told } from './touch';
 import { fish as say } from '../words/fish';
@@ -35,6 +36,19 @@ export function Over({ told, targets, onClose }: { told: Told; targets: Target[]
       {snags.map((s) => (
         <Snag key={s.spot_id + s.mark} spot={s.spot_id} mark={s.mark!} />
       ))}
+      {told.spells.flatMap((s) =>
+        (s.events ?? [])
+          .filter((e) => e.kind === 'way shut' || (e.kind === 'sounded' && s.mark))
+          .map((e) => (
+            <Found
+              key={e.id}
+              spot={s.spot_id}
+              mark={s.mark ?? ''}
+              time={e.time}
+              depth={e.kind === 'sounded' ? e.depth_m : undefined}
+            />
+          )),
+      )}
       <p className="quiet">{say.beforeYouGo}</p>
       <div className="fish-row">
         <Link className="act" to="/back">

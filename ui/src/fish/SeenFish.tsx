@@ -52,7 +52,7 @@ export function SeenFish({ target }: { target: string }) {
       <p className="quiet small">{say.touchItTwice}</p>
       {/* Where it is can only be shown; whoever cannot see it has nothing to cast at. */}
       <svg
-        className="fish-plan"
+        className="fish-plan seen"
         viewBox={`${-half} ${-deep} ${2 * half} ${deep + 3}`}
         role="img"
         aria-label={say.planOfTheWater}

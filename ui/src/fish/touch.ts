@@ -19,6 +19,8 @@ export type Kind =
   | 'broke off'
   | 'cast'
   | 'rod set'
+  | 'sounded'
+  | 'way shut'
   | 'boat passed'
   | 'seen'
   | 'water'
@@ -53,7 +55,7 @@ export interface Told {
     lasted_s: number;
     going: boolean;
     tally: Tally;
-    events: { kind: Kind; time: string }[] | null;
+    events: { id: string; kind: Kind; time: string; depth_m?: number }[] | null;
     catches: { id: string; time: string; target: string; length_m?: number }[] | null;
   })[];
   total: Tally;

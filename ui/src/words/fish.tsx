@@ -208,6 +208,8 @@ export const fish = {
     'broke off': 'Broke off',
     cast: 'A cast',
     'rod set': 'A rod out',
+    sounded: 'Depth sounded',
+    'way shut': 'The way is shut',
     'boat passed': 'A boat passed',
     seen: 'Seen',
     water: 'The water',
@@ -228,6 +230,7 @@ export const fish = {
   // More.tsx
   seen: 'Seen on the water',
   waterIs: 'The water is',
+  deepHere: (mark: string) => `Deep at ${mark}`,
   clearTo: 'Clear to',
   warm: 'Warm',
   keepIt: 'Keep it',
@@ -255,6 +258,12 @@ export const fish = {
   snaggedAt: (mark: string) => `The bottom held you at ${mark}.`,
   noteItOnTheSpot: 'Note the snag on the spot',
   snagNoted: (mark: string) => `${mark} is noted as a snag.`,
+
+  // Found.tsx
+  soundedAt: (mark: string, deep: string, at: string) => `You sounded ${deep} at ${mark}, at ${at}.`,
+  wayShutAt: (at: string) => `You saw the way shut at ${at}.`,
+  correctTheSpot: 'Correct the spot by it',
+  corrected: (level: string) => `Corrected, by a level of ${level}.`,
 
   // Over.tsx
   isOver: 'The outing is over',
