@@ -3,6 +3,7 @@ package e2e
 import (
 	"net"
 	"net/http"
+	"net/http/httptest"
 	"sync/atomic"
 	"testing"
 
@@ -21,6 +22,8 @@ type site struct {
 	http *http.Server
 	// puts of outings it had.
 	puts atomic.Int64
+	// newer program: its service worker is another.
+	newer atomic.Bool
 }
 
 func newSite(t *testing.T) *site {
@@ -37,6 +40,15 @@ func (s *site) start() {
 	s.http = &http.Server{Handler: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		if r.Method == http.MethodPut {
 			s.puts.Add(1)
+		}
+		if r.URL.Path == "/sw.js" && s.newer.Load() {
+			r.Header.Del("Accept-Encoding")
+			r.Header.Del("If-None-Match")
+			now := httptest.NewRecorder()
+			kit.App.Handler.ServeHTTP(now, r)
+			w.Header().Set("Content-Type", now.Header().Get("Content-Type"))
+			_, _ = w.Write(append(now.Body.Bytes(), "\n// a newer program\n"...))
+			return
 		}
 		kit.App.Handler.ServeHTTP(w, r)
 	})}
@@ -177,7 +189,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("Go fishing"))
 	assert.Zero(t, eval[int](t, p, `(async () => {
-		const open = (await indexedDB.databases()).map((d) => new Promise((done) => {
+		const open = (await indexedDB.databases()).filter((d) => d.name === 'greypebble').map((d) => new Promise((done) => {
 			const r = indexedDB.open(d.name);
 			r.onsuccess = () => done(r.result);
 		}));

@@ -15,6 +15,7 @@ import (
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/cdproto/page"
+	"github.com/chromedp/cdproto/serviceworker"
 	"github.com/chromedp/chromedp"
 )
 
@@ -402,6 +403,20 @@ type conditions struct {
 }
 
 var wholePage = cdp.Command[conditions, struct{}]{Method: "Network.emulateNetworkConditions"}
+
+// Synced tells the service worker of a site that there is signal again, as the browser does when no page of it is open.
+func (p *Page) Synced(origin, tag string) error {
+	if _, err := chromedp.Call(p.ctx, serviceworker.Enable, cdp.Empty{}); err != nil {
+		return err
+	}
+	var err error
+	// The first registration of a browser has the number 0; some count from 1.
+	for _, id := range []serviceworker.RegistrationID{"0", "1"} {
+		_, err = chromedp.Call(p.ctx, serviceworker.DispatchSyncEvent,
+			serviceworker.DispatchSyncEventParams{Origin: origin, RegistrationID: id, Tag: tag})
+	}
+	return err
+}
 
 // Signal gives or takes the network from the page.
 func (p *Page) Signal(there bool) error {

@@ -77,12 +77,17 @@ export function changed(f: () => void): () => void {
 
 const strictly = { durability: 'strict' } as const;
 
-/** Writes a touch, and the outing it begins, before anybody is told that it is done. */
-export async function write(o: Kept, said: Said, time: Date): Promise<Touch> {
+/**
+ * Writes a touch, and the outing it begins, before anybody is told that it is done. Where the outing was cleared
+ * away meanwhile, what the page knows of it is written with it.
+ */
+export async function write(o: Kept, said: Said, time: Date, known: Touch[] = []): Promise<Touch> {
   const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
   const outings = tx.objectStore('outings');
   // What another tab wrote meanwhile counts.
-  const kept = (await outings.get(o.id)) ?? o;
+  const found = await outings.get(o.id);
+  const kept = found ?? o;
+  if (!found) for (const t of known) await tx.objectStore('touches').put({ ...t, outing: o.id });
   const touch: Touch = { id: v7(), n: kept.count + 1, time: time.toISOString(), ...said };
   await tx.objectStore('touches').add({ ...touch, outing: o.id });
   await outings.put({
@@ -93,6 +98,27 @@ export async function write(o: Kept, said: Said, time: Date): Promise<Touch> {
   await tx.done;
   tell('written');
   return touch;
+}
+
+const birth = 'born';
+
+/** Names what is kept here: another name says that the browser cleared all of it away since (it wanted the room). */
+export async function born(): Promise<string> {
+  const tx = (await db()).transaction('known', 'readwrite');
+  const there = await tx.store.get(['', birth]);
+  const name = (there?.value as string | undefined) ?? v7();
+  if (!there) await tx.store.put({ owner: '', name: birth, at: new Date().toISOString(), value: name });
+  await tx.done;
+  return name;
+}
+
+/** Writes an outing again that was cleared away. */
+export async function restore(o: Kept, touches: Touch[]): Promise<void> {
+  const tx = (await db()).transaction(['outings', 'touches'], 'readwrite', strictly);
+  for (const t of touches) await tx.objectStore('touches').put({ ...t, outing: o.id });
+  if (!(await tx.objectStore('outings').get(o.id))) await tx.objectStore('outings').put(o);
+  await tx.done;
+  tell('written');
 }
 
 const range = (id: string) => IDBKeyRange.bound([id, 0], [id, Infinity]);
@@ -218,6 +244,20 @@ export async function wipe(owner: string): Promise<void> {
       await d.delete('touches', range(k.id));
     }
   for (const k of await d.getAllKeys('known'))
-    if ((k[0] === owner && !k[1].startsWith(clashing)) || k[0] === '') await d.delete('known', k);
+    if ((k[0] === owner && !k[1].startsWith(clashing)) || (k[0] === '' && k[1] !== birth))
+      await d.delete('known', k);
   await d.delete('packs', owner);
+  await forgetQueue().catch(() => undefined);
+}
+
+/**
+ * What the service worker was to send by itself goes with the one who signs out: it is in the outbox too, and
+ * sent when they are back.
+ */
+async function forgetQueue(): Promise<void> {
+  const name = 'workbox-background-sync';
+  if (!(await indexedDB.databases()).some((d) => d.name === name)) return;
+  const queue = await openDB(name);
+  if (queue.objectStoreNames.contains('requests')) await queue.clear('requests');
+  queue.close();
 }

@@ -6,7 +6,8 @@ import { keys, useInvalidate } from '../api/keys';
 import { ask } from '../core/core';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
-import { heard, outingsOf, touchesOf, write, type Kept } from '../device/device';
+import { heard, write, type Kept } from '../device/device';
+import { inHand } from './inHand';
 import { Outbox, type Post } from './outbox';
 import type { Said, Told, Touch } from './touch';
 import { wayAt } from './way';
@@ -48,15 +49,7 @@ export function useOuting(): Outing {
 
   const { data: read, refetch } = useQuery({
     queryKey: [...keys.outing, name],
-    queryFn: async () => {
-      const list = await outingsOf(name);
-      const kept = list.findLast((o) => !o.over) ?? null;
-      return {
-        kept,
-        touches: kept ? await touchesOf(kept.id) : [],
-        waiting: list.reduce((n, o) => n + o.count - o.sent, 0),
-      };
-    },
+    queryFn: () => inHand(name),
     staleTime: 0,
   });
 
@@ -75,7 +68,7 @@ export function useOuting(): Outing {
 
   const add = async (o: Kept, said: Said) => {
     try {
-      await write(o, said, present());
+      await write(o, said, present(), o.count > 0 ? read?.touches : []);
       setUnkept('');
     } catch (e) {
       // No room, or a window in which nothing is kept: nobody may take it for done.
@@ -91,8 +84,10 @@ export function useOuting(): Outing {
     say: async (said) => {
       if (read?.kept) await add(read.kept, said);
     },
-    begin: (spot, said, { plan_id, call_at }) =>
-      add(
+    begin: (spot, said, { plan_id, call_at }) => {
+      // What is kept here is not to be cleared away for want of room, if the browser grants it.
+      void navigator.storage?.persist?.().catch(() => undefined);
+      return add(
         {
           id: v7(),
           owner: name,
@@ -105,7 +100,8 @@ export function useOuting(): Outing {
           ...(call_at ? { call_at } : {}),
         },
         said,
-      ),
+      );
+    },
     sendNow: () => box.current?.now(),
     unkept,
   };

@@ -1,0 +1,152 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/demo"
+	"greypebble/e2e/browser"
+	"greypebble/testkit"
+)
+
+// installed page of somebody who has begun an outing on it, in a browser of its own.
+func installed(t *testing.T, s *site) (chrome *browser.Browser, p *browser.Page, dir string) {
+	t.Helper()
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	dir = t.TempDir()
+	chrome, err := browser.OpenIn(dir)
+	require.NoError(t, err)
+	t.Cleanup(chrome.Close)
+	p, err = chrome.Own("http://"+s.addr, browser.Phone)
+	require.NoError(t, err)
+	require.NoError(t, p.Go("/"))
+	require.NoError(t, p.WaitText("Sign in"))
+	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.installed = !!r?.active }), window.installed)`))
+	// From now on it stands between the page and the server.
+	require.NoError(t, p.Go("/fish"))
+	require.NoError(t, p.Wait(`navigator.serviceWorker.controller`))
+	require.NoError(t, p.WaitText("Go fishing"))
+	require.NoError(t, p.Fill("On the hook", "Silver bar"))
+	require.NoError(t, p.Click("Begin"))
+	require.NoError(t, p.WaitText("Rod-hours"))
+	require.NoError(t, p.WaitText("All told to the server."))
+	return chrome, p, dir
+}
+
+// What a page could not send the browser sends when there is signal, though no page is open; to nobody else who has
+// signed in by then.
+func TestTheBrowserSendsWhatThePageCouldNot(t *testing.T) {
+	s := newSite(t)
+	_, p, _ := installed(t, s)
+	s.stop()
+	require.NoError(t, p.Click("Bite"))
+	require.NoError(t, p.WaitText("Kept here: 1."))
+	queued := `(async () => {
+		if (!(await indexedDB.databases()).some((d) => d.name === 'workbox-background-sync')) return 0;
+		const q = await new Promise((done) => { const r = indexedDB.open('workbox-background-sync'); r.onsuccess = () => done(r.result); });
+		const n = await new Promise((done) => { const r = q.transaction('requests').objectStore('requests').count();
+			r.onsuccess = () => done(r.result); });
+		q.close();
+		return n;
+	})()`
+	require.NoError(t, p.Wait(`(`+queued+`.then((n) => { window.queued = n }), window.queued > 0)`))
+	// No page of the program is open: a picture is.
+	require.NoError(t, p.Go("/pebble.svg"))
+	before := s.puts.Load()
+	s.start()
+	require.NoError(t, p.Synced("http://"+s.addr, "workbox-background-sync:outings"))
+	require.NoError(t, p.Wait(`(`+logOf+`.then((l) => { window.logged = l }), window.logged === 'Silver bar 1 0 bite')`))
+	assert.Greater(t, s.puts.Load(), before)
+	// The page, which knows nothing of it, sends it once more: it is there once.
+	require.NoError(t, p.Go("/fish"))
+	require.NoError(t, p.WaitText("All told to the server."))
+	assert.Equal(t, "Silver bar 1 0 bite", eval[string](t, p, logOf))
+
+	// Signed out before it was sent: it waits for its owner, and the browser forgets it.
+	s.stop()
+	require.NoError(t, p.Click("Missed"))
+	require.NoError(t, p.WaitText("Kept here: 1."))
+	require.NoError(t, p.Wait(`(`+queued+`.then((n) => { window.queued = n }), window.queued > 0)`))
+	s.start()
+	require.NoError(t, p.Go("/set-up/you"))
+	require.NoError(t, p.WaitText("Sign out"))
+	require.NoError(t, p.Click("Sign out"))
+	require.NoError(t, p.WaitText("Sign in"))
+	assert.Zero(t, eval[int](t, p, queued))
+}
+
+// The browser cleared away what was kept here while one fishes: what the page knows is written again, and the log
+// holds all of it.
+func TestWhatWasClearedAwayIsWrittenAgain(t *testing.T) {
+	s := newSite(t)
+	_, p, _ := installed(t, s)
+	s.stop()
+	require.NoError(t, p.Click("Bite"))
+	require.NoError(t, p.WaitText("Kept here: 1."))
+	assert.True(t, eval[bool](t, p, `new Promise((done) => { const r = indexedDB.deleteDatabase('greypebble');
+		r.onsuccess = () => done(true); r.onerror = () => done(false); })`))
+	require.NoError(t, p.Still())
+	require.NoError(t, p.Click("Missed"))
+	require.NoError(t, p.WaitText("Kept here: 2."))
+	s.start()
+	require.NoError(t, p.Wait(`(document.querySelector('.fish-mail .plain')?.click(), true)`))
+	require.NoError(t, p.WaitText("All told to the server."))
+	assert.Equal(t, "Silver bar 1 0 bite+missed", eval[string](t, p, logOf))
+}
+
+// A newer program comes while one fishes: the page goes on as it is, and the newer one takes over when it is closed,
+// with the outing.
+func TestANewerProgramWaitsForTheOutingsPage(t *testing.T) {
+	s := newSite(t)
+	chrome, p, dir := installed(t, s)
+	s.newer.Store(true)
+	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => r.update().then(() => { window.waits = !!r.waiting })),
+		window.waits)`))
+	require.NoError(t, p.Click("Bite"))
+	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("All told to the server."))
+	require.NoError(t, p.Go("/fish"))
+	require.NoError(t, p.WaitText("with Silver bar"))
+	assert.True(t, eval[bool](t, p, `navigator.serviceWorker.getRegistration().then((r) => !!r.waiting)`), "a page of the old is open")
+
+	require.NoError(t, chrome.Quit())
+	chrome, err := browser.OpenIn(dir)
+	require.NoError(t, err)
+	t.Cleanup(chrome.Close)
+	other, err := chrome.Own("http://"+s.addr, browser.Phone)
+	require.NoError(t, err)
+	require.NoError(t, other.Go("/fish"))
+	require.NoError(t, other.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.settled = !r.waiting }), window.settled)`))
+	require.NoError(t, other.WaitText("with Silver bar"))
+	require.NoError(t, other.Click("Missed"))
+	require.NoError(t, other.WaitText("Missed: kept."))
+	require.NoError(t, other.WaitText("All told to the server."))
+	assert.Equal(t, "Silver bar 1 0 bite+missed", eval[string](t, other, logOf))
+}
+
+// Two tabs of one browser are one outing: each sees what the other told, and the log holds it once.
+func TestTwoTabsAreOneOuting(t *testing.T) {
+	s := newSite(t)
+	chrome, p, _ := installed(t, s)
+	other, err := chrome.Own("http://"+s.addr, browser.Phone)
+	require.NoError(t, err)
+	require.NoError(t, other.Go("/fish"))
+	require.NoError(t, other.WaitText("with Silver bar"))
+	tally := `[...document.querySelectorAll('.fish-tally dd')].map((d) => d.innerText).slice(0, 4).join()`
+	tabs := []*browser.Page{p, other}
+	for i := range 6 {
+		require.NoError(t, tabs[i%2].Click("Bite"))
+		for _, tab := range tabs {
+			require.NoError(t, tab.Wait(tally+` === '0,0,0,`+string(rune('1'+i))+`'`))
+		}
+	}
+	for _, tab := range tabs {
+		require.NoError(t, tab.WaitText("All told to the server."))
+	}
+	said := eval[string](t, p, logOf)
+	assert.Equal(t, 6, strings.Count(said, "bite"), said)
+}

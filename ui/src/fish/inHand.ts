@@ -1,0 +1,24 @@
+import { born, outingsOf, restore, touchesOf, type Kept } from '../device/device';
+import type { Touch } from './touch';
+
+/** The outing in hand as the device keeps it, and how many touches of all outings wait to be sent. */
+export interface InHand {
+  kept: Kept | null;
+  touches: Touch[];
+  waiting: number;
+}
+
+/** What this page read last, of whom, and from which storage. */
+let last: (InHand & { owner: string; born: string }) | undefined;
+
+/** Reads the outing in hand. One that was cleared away under the page is written again from what the page knows. */
+export async function inHand(owner: string): Promise<InHand> {
+  const now = await born();
+  if (last?.kept && last.owner === owner && last.born !== now) await restore(last.kept, last.touches);
+  const list = await outingsOf(owner);
+  const kept = list.findLast((o) => !o.over) ?? null;
+  const touches = kept ? await touchesOf(kept.id) : [];
+  const read = { kept, touches, waiting: list.reduce((n, o) => n + o.count - o.sent, 0) };
+  last = { ...read, owner, born: now };
+  return read;
+}
