@@ -46,6 +46,7 @@ var allowed = map[string][]string{
 	"core/kit":      {"core/quantity", "core/tackle"},
 	"core/template": {"core/ground"},
 	"core/drawing":  {},
+	"core/photo":    {},
 	"core/rigcard":  {"core/quantity", "core/tackle", "core/playbook", "core/drawing"},
 	"core/sketch": {"core/quantity", "core/prose", "core/tackle", "core/water", "core/ground", "core/spot", "core/playbook",
 		"core/method", "core/drawing"},

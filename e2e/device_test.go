@@ -25,7 +25,8 @@ func installed(t *testing.T, s *site) (chrome *browser.Browser, p *browser.Page,
 	require.NoError(t, p.Go("/"))
 	require.NoError(t, p.WaitText("Sign in"))
 	require.NoError(t, p.SignIn(name, demo.Password))
-	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.installed = !!r?.active }), window.installed)`))
+	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.installed = !!r?.active }),
+		window.installed)`))
 	// From now on it stands between the page and the server.
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.Wait(`navigator.serviceWorker.controller`))
@@ -104,7 +105,8 @@ func TestANewerProgramWaitsForTheOutingsPage(t *testing.T) {
 	s := newSite(t)
 	chrome, p, dir := installed(t, s)
 	s.newer.Store(true)
-	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) => r.update().then(() => { window.waits = !!r.waiting })),
+	require.NoError(t, p.Wait(`(navigator.serviceWorker.getRegistration().then((r) =>
+		r.update().then(() => { window.waits = !!r.waiting })),
 		window.waits)`))
 	require.NoError(t, p.Click("Bite"))
 	require.NoError(t, p.WaitText("Bite: kept."))
@@ -120,7 +122,8 @@ func TestANewerProgramWaitsForTheOutingsPage(t *testing.T) {
 	other, err := chrome.Own("http://"+s.addr, browser.Phone)
 	require.NoError(t, err)
 	require.NoError(t, other.Go("/fish"))
-	require.NoError(t, other.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.settled = !r.waiting }), window.settled)`))
+	require.NoError(t, other.Wait(`(navigator.serviceWorker.getRegistration().then((r) => { window.settled = !r.waiting }),
+		window.settled)`))
 	require.NoError(t, other.WaitText("with Silver bar"))
 	require.NoError(t, other.Click("Missed"))
 	require.NoError(t, other.WaitText("Missed: kept."))

@@ -75,7 +75,8 @@ func (c *Client) Questions(seed uint64, n int) (out []Question) {
 		case 10:
 			out = append(out, Question{Method: "GET", Path: days + fmt.Sprintf("&days=%d", 1+r.IntN(3))})
 		case 11:
-			path := "/ahead/windows" + strings.TrimPrefix(days, "/ahead") + "&days=3&along=child&least=1.1&by_day=true&weekdays=0&weekdays=6"
+			path := "/ahead/windows" + strings.TrimPrefix(days, "/ahead") +
+				"&days=3&along=child&least=1.1&by_day=true&weekdays=0&weekdays=6"
 			out = append(out, Question{Method: "GET", Path: path})
 		case 3:
 			out = append(out, Question{"POST", "/advise/compare", Object{"a": advise(at), "b": advise(at.Add(time.Hour))}})

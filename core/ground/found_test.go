@@ -13,10 +13,11 @@ import (
 // Corrected by where it was seen to shut, a way shuts just there: on legs above, for a hull below.
 func TestAWayShutsWhereItWasSeenTo(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		a := ground.Access{Manner: rapid.SampledFrom([]ground.Manner{ground.OnFoot, ground.Wading, ground.Kayak, ground.Boat}).Draw(t, "manner"),
-			In:       ground.Passage{Name: "path", ElevationM: 3, Clear: true},
-			Out:      ground.Passage{Name: "gut", ElevationM: rapid.Float64Range(-2, 3).Draw(t, "was thought"), Clear: rapid.Bool().Draw(t, "clear")},
-			DraughtM: 0.4}
+		manners := []ground.Manner{ground.OnFoot, ground.Wading, ground.Kayak, ground.Boat}
+		out := ground.Passage{Name: "gut", ElevationM: rapid.Float64Range(-2, 3).Draw(t, "was thought"),
+			Clear: rapid.Bool().Draw(t, "clear")}
+		a := ground.Access{Manner: rapid.SampledFrom(manners).Draw(t, "manner"), Out: out, DraughtM: 0.4,
+			In: ground.Passage{Name: "path", ElevationM: 3, Clear: true}}
 		level := rapid.Float64Range(-2, 4).Draw(t, "level")
 		found, err := a.ShutAt(level)
 		require.NoError(t, err)

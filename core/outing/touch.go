@@ -54,8 +54,8 @@ const (
 )
 
 // Kinds of touch there are.
-var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Cast, RodSet, Sounded, WayShut, Passed, Seen,
-	Water, Note, Correct, Undo, End}
+var Kinds = []Kind{Fish, Rest, Resume, Bite, Missed, Robbed, On, Landed, Lost, FoulHooked, Snagged, BrokeOff, Cast, RodSet,
+	Sounded, WayShut, Passed, Seen, Water, Note, Correct, Undo, End}
 
 // Events are the kinds a spell keeps with their time; of a fish landed it keeps the catch.
 var Events = []Kind{Bite, Missed, Robbed, On, Lost, FoulHooked, Snagged, BrokeOff, Sounded, WayShut, Passed, Seen, Note}

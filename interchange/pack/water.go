@@ -24,7 +24,8 @@ type water struct {
 type row [7]float64
 
 func waterOf(w *Water) water {
-	out := water{ID: w.ID, Name: w.Name, Words: []string{}, Rows: make([]row, len(w.Readings)), Usual: w.Usual, River: w.River, Feed: w.Feed}
+	out := water{ID: w.ID, Name: w.Name, Words: []string{}, Rows: make([]row, len(w.Readings)), Usual: w.Usual, River: w.River,
+		Feed: w.Feed}
 	at := map[string]int{}
 	word := func(s string) float64 {
 		i, seen := at[s]
@@ -47,7 +48,8 @@ func readWater(data []byte) (Water, error) {
 	if err := json.Unmarshal(data, &in); err != nil {
 		return Water{}, err
 	}
-	out := Water{ID: in.ID, Name: in.Name, Usual: in.Usual, River: in.River, Feed: in.Feed, Readings: make([]conditions.Reading, len(in.Rows))}
+	out := Water{ID: in.ID, Name: in.Name, Usual: in.Usual, River: in.River, Feed: in.Feed,
+		Readings: make([]conditions.Reading, len(in.Rows))}
 	var failed error
 	word := func(v float64) string {
 		if i := int(v); v >= 0 && i < len(in.Words) {

@@ -12,7 +12,7 @@ func secured(next http.Handler, tls bool) http.Handler {
 	return http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
 		h := w.Header()
 		h.Set("Content-Security-Policy", "default-src 'self'; script-src 'self' 'wasm-unsafe-eval'; "+
-			"style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; "+
+			"style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; font-src 'self'; "+
 			"object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'")
 		h.Set("X-Content-Type-Options", "nosniff")
 		h.Set("Referrer-Policy", "same-origin")

@@ -20,6 +20,8 @@ func (c *Core) Call(name string, in []byte) ([]byte, error) {
 		return answered(name, in, c.askOuting)
 	case "seen":
 		return answered(name, in, c.seen)
+	case "length":
+		return answered(name, in, length)
 	case "pack":
 		return answered(name, in, c.takePack)
 	case "ask":

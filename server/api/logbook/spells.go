@@ -75,7 +75,7 @@ type SpellMore struct {
 type EventBody struct {
 	ID   uuid.UUID `json:"id" format:"uuid"`
 	Time time.Time `json:"time"`
-	Kind string    `json:"kind" enum:"bite,missed,bait robbed,fish on,lost,foul-hooked,snagged,broke off,sounded,way shut,boat passed,seen,note"`
+	Kind string    `json:"kind" doc:"bite, missed, bait robbed, fish on and so on, as of a touch"`
 	Note string    `json:"note,omitempty" maxLength:"1000"`
 	Who  string    `json:"who,omitempty" maxLength:"40"`
 	Rod  string    `json:"rod,omitempty" maxLength:"40"`
@@ -98,6 +98,9 @@ func (b *SpellMore) into(e *store.SpellEntry) error {
 		e.Presentation.V = outing.Presentation(*p)
 	}
 	for i, k := range b.Events {
+		if !slices.Contains(outing.Events, outing.Kind(k.Kind)) {
+			return web.Wrong(fmt.Sprintf("body.events[%d].kind", i), fmt.Errorf("expected one of %v, not %q", outing.Events, k.Kind))
+		}
 		if k.Time.Before(e.StartedAt.Add(-time.Minute)) || k.Time.After(e.EndedAt.Add(time.Minute)) {
 			return web.Wrong(fmt.Sprintf("body.events[%d].time", i), errors.New("an event lies within its spell"))
 		}

@@ -3335,8 +3335,8 @@ export interface components {
             depth_m?: number;
             /** Format: uuid */
             id: string;
-            /** @enum {string} */
-            kind: "bite" | "missed" | "bait robbed" | "fish on" | "lost" | "foul-hooked" | "snagged" | "broke off" | "sounded" | "way shut" | "boat passed" | "seen" | "note";
+            /** @description bite, missed, bait robbed, fish on and so on, as of a touch */
+            kind: string;
             note?: string;
             rod?: string;
             /** Format: date-time */

@@ -2,6 +2,7 @@ import { Input, Select } from 'antd';
 import { useState } from 'react';
 import type { Target } from '../api/client';
 import { NumberField } from '../format/NumberField';
+import { PhotoLength } from './PhotoLength';
 import type { Said } from './touch';
 import { fish as say } from '../words/fish';
 
@@ -14,14 +15,20 @@ export function Landed(props: {
 }) {
   const [target, setTarget] = useState(props.sought);
   const [length, setLength] = useState<number>();
+  // How it was measured, where not on a board.
+  const [how, setHow] = useState('');
   const [kept, setKept] = useState(false);
   const [who, setWho] = useState('');
+  const thumbed = (m: number | undefined) => {
+    setLength(m);
+    setHow('');
+  };
   return (
     <section className="panel form">
       <h2>{say.kinds.landed}</h2>
       <label>
         {say.length}
-        <NumberField measure="fish_length" min={0} max={3.99} value={length} onChange={setLength} autoFocus />
+        <NumberField measure="fish_length" min={0} max={3.99} value={length} onChange={thumbed} autoFocus />
         <input
           type="range"
           className="fish-wheel"
@@ -30,9 +37,16 @@ export function Landed(props: {
           max={1.4}
           step={0.01}
           value={length ?? 0.5}
-          onChange={(e) => setLength(Number(e.target.value))}
+          onChange={(e) => thumbed(Number(e.target.value))}
         />
       </label>
+      <PhotoLength
+        onLength={(m, says) => {
+          setLength(m);
+          setHow(says);
+        }}
+      />
+      {how && <p className="quiet small">{how}</p>}
       <label>
         {say.which}
         <Select
@@ -57,6 +71,7 @@ export function Landed(props: {
             props.tell({
               kind: 'landed',
               catch: { target, kept, ...(length ? { length_m: length } : {}) },
+              ...(how ? { note: how } : {}),
               ...(who.trim() ? { who: who.trim() } : {}),
             })
           }

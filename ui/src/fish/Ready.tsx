@@ -1,4 +1,5 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import { coming, warm } from '../core/core';
 import type { Spot } from '../api/client';
 import { packedAt } from '../device/pack';
 import { clock } from '../format/time';
@@ -12,7 +13,9 @@ const look = 2_000;
 export function Ready({ spot }: { spot: Spot }) {
   const { name } = useSession();
   const [of, setOf] = useState<string>();
+  const share = useSyncExternalStore(coming.subscribe, coming.share);
   const can = 'serviceWorker' in navigator && !!navigator.serviceWorker;
+  useEffect(warm, []);
   useEffect(() => {
     if (!can) return undefined;
     let gone = false;
@@ -32,7 +35,7 @@ export function Ready({ spot }: { spot: Spot }) {
   if (!can) return <p className="quiet small">{say.notWithoutSignal}</p>;
   return (
     <p className="quiet small" role="status">
-      {of ? say.readyForNoSignal(clock(of, spot.time_zone)) : say.gettingReady}
+      {of ? say.readyForNoSignal(clock(of, spot.time_zone)) : say.gettingReady(share)}
     </p>
   );
 }

@@ -18,7 +18,8 @@ export const fish = {
   noPosition: 'This device gives no position; choose the spot.',
 
   // Ready.tsx
-  gettingReady: 'Getting ready for no signal: stay here a moment while there is some.',
+  gettingReady: (share: number) =>
+    `Getting ready for no signal: stay here a moment while there is some.${share > 0 && share < 1 ? ` The calculations: ${Math.round(100 * share)} %.` : ''}`,
   readyForNoSignal: (at: string) => `Ready for no signal, as of ${at}.`,
   notWithoutSignal:
     'This browser cannot open the page with no signal. What you touch while it is open is kept all the same.',
@@ -226,6 +227,23 @@ export const fish = {
   lengthByThumb: 'Length, by thumb',
   keptIt: 'Kept it',
   notNow: 'Not now',
+
+  // PhotoLength.tsx
+  photo: {
+    choose: 'Measure it on a photo',
+    cardStart: 'one end of the card',
+    cardEnd: 'its other end',
+    nose: 'the nose, mouth closed',
+    tail: 'the tip of the tail',
+    touch: (what: string) => `A bank card lies beside it, along the fish. Touch ${what}.`,
+    exactly: 'Drawn near: touch it exactly.',
+    again: 'Touch again to begin anew.',
+    shown: 'The photo',
+    known: 'Something else than a card: how long it is',
+    got: (m: string, low: string, high: string) => `About ${m}, ${low} to ${high}: an estimate.`,
+    take: 'Take it',
+    noted: (low: string, high: string) => `Length from a photo, ${low} to ${high}.`,
+  },
 
   // More.tsx
   seen: 'Seen on the water',
