@@ -46,6 +46,8 @@ var allowed = map[string][]string{
 	"core/kit":      {"core/quantity", "core/tackle"},
 	"core/template": {"core/ground"},
 	"core/drawing":  {},
+	"core/trial":    {"core/quantity"},
+	"core/regress":  {},
 	"core/photo":    {},
 	"core/rigcard":  {"core/quantity", "core/tackle", "core/playbook", "core/drawing"},
 	"core/sketch": {"core/quantity", "core/prose", "core/tackle", "core/water", "core/ground", "core/spot", "core/playbook",

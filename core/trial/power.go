@@ -4,6 +4,8 @@ import (
 	"errors"
 	"math"
 	"slices"
+
+	"gonum.org/v1/gonum/stat/distuv"
 )
 
 // Power is how likely a trial shows that two arms differ (two-sided, at a level of confidence), where the first brings
@@ -53,14 +55,20 @@ func Hours(ratio, fishPerHour, level, power float64) (float64, error) {
 		!(level > 0 && level < 1) || !(power > 0 && power < 1) {
 		return 0, errors.New("trial: expected a ratio other than one, fish a rod-hour above nought, and level and power between 0 and 1")
 	}
-	low, high := 0.0, 1/fishPerHour
-	for Power(ratio, fishPerHour, high, level) < power {
-		low, high = high, high*1.5
-		if high > longestTrial {
-			return 0, ErrTooLong
-		}
+	// The logarithm of the ratio is about normal, with the reciprocals of the fish for its variance: whence to search.
+	z := distuv.UnitNormal.Quantile((1+level)/2) + distuv.UnitNormal.Quantile(power)
+	about := (1 + 1/ratio) / fishPerHour * math.Pow(z/math.Log(ratio), 2)
+	if about > longestTrial || about*fishPerHour*(1+ratio) > mostInTable {
+		return 0, ErrTooLong
 	}
-	for high-low > 0.05*high {
+	low, high := about/2, about
+	for Power(ratio, fishPerHour, low, level) >= power {
+		low /= 2
+	}
+	for Power(ratio, fishPerHour, high, level) < power {
+		low, high = high, high*1.2
+	}
+	for high-low > 0.03*high {
 		middle := (low + high) / 2
 		if Power(ratio, fishPerHour, middle, level) < power {
 			low = middle
@@ -94,3 +102,6 @@ func Holm(p []float64) []float64 {
 	}
 	return out
 }
+
+// TooLong says that an error is that no trial anybody would fish shows it.
+func TooLong(err error) bool { return errors.Is(err, ErrTooLong) }

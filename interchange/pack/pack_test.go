@@ -1,6 +1,7 @@
 package pack_test
 
 import (
+	"fmt"
 	"math"
 	"testing"
 	"time"
@@ -96,7 +97,7 @@ func TestAPackThatIsNotWhole(t *testing.T) {
 		{`the part "mine" is there twice`, append(parts[:1:1], parts...)},
 		{"the water of Rib is missing", parts[:3]},
 		{`part "moon": there is no such part`, append(parts[:4:4], pack.Part{Name: "moon"})},
-		{"another version, 9, not 1", append([]pack.Part{{Name: "mine", Data: `{"Version":9}`}}, parts[1:]...)},
+		{fmt.Sprintf("another version, 9, not %d", pack.Version), append([]pack.Part{{Name: "mine", Data: `{"Version":9}`}}, parts[1:]...)},
 		{"follows station 0 of 0", append([]pack.Part{parts[0], {Name: "tides", Data: `{}`}}, parts[2:]...)},
 		{"there is no word 0 of 0", append(parts[:3:3], pack.Part{Name: "water w", Data: `{"ID":"w","Rows":[[9,0,0,0,0,0,0]]}`})},
 	} {

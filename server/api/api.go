@@ -29,6 +29,7 @@ import (
 	"greypebble/server/api/people"
 	"greypebble/server/api/places"
 	"greypebble/server/api/tides"
+	"greypebble/server/api/trials"
 	"greypebble/server/api/web"
 	"greypebble/server/store"
 )
@@ -37,7 +38,7 @@ import (
 var rooms = []func(huma.API, *web.Deps){
 	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
 	files.Register,
-	logbook.Register, device.Register,
+	logbook.Register, trials.Register, device.Register,
 }
 
 // Config of the API.

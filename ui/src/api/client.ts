@@ -398,6 +398,11 @@ export const api = {
   elsewhere: (id: string, target: string, time: string) =>
     settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),
+  rateRatio: (body: { first: Schemas['ArmBody']; second: Schemas['ArmBody'] }) =>
+    settle(client.POST('/v1/stats/rate-ratio', { body })),
+  shares: (body: { first: Schemas['SharesBody']; second: Schemas['SharesBody'] }) =>
+    settle(client.POST('/v1/stats/fisher', { body })),
+  trialPower: (body: { ratio: number; rate: number }) => settle(client.POST('/v1/trials/power', { body })),
   outings: () => settle(client.GET('/v1/outings', { params: { query: { most: 3 } } })),
   outing: (id: string) => settle(client.GET('/v1/outings/{id}', { params: { path: { id } } })),
   putOuting: (id: string, body: Schemas['OutingBody']) =>

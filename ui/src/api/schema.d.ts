@@ -1842,6 +1842,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/stats/fisher": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether the shares of two arms differ (landed of hooked), exactly */
+        post: operations["fisher"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/stats/proportion": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Between what a share lies, exactly */
+        post: operations["proportion"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/stats/rate-ratio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many times as often one arm brought a fish as another, exactly */
+        post: operations["rateRatio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/sync": {
         parameters: {
             query?: never;
@@ -1972,6 +2023,23 @@ export interface paths {
         put?: never;
         /** Levels and turns from harmonic constituents */
         post: operations["predictTide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/trials/power": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How likely a trial shows a difference, and how long it takes */
+        post: operations["trialPower"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2535,6 +2603,16 @@ export interface components {
              * @description mean level above the gauge's zero
              */
             z0_m: number;
+        };
+        ArmBody: {
+            /** Format: int64 */
+            fish: number;
+            /**
+             * Format: double
+             * @description rod-hours, or any measure of effort that is the same for both
+             */
+            hours: number;
+            name?: string;
         };
         AskOut: {
             id: string;
@@ -5189,6 +5267,35 @@ export interface components {
             reason: string;
             says: string;
         };
+        PowerInputBody: {
+            /**
+             * Format: double
+             * @description each arm would be fished
+             */
+            hours?: number;
+            /**
+             * Format: double
+             * @description fish a rod-hour on the other
+             */
+            rate: number;
+            /**
+             * Format: double
+             * @description so many times as many on the better arm
+             */
+            ratio: number;
+        };
+        PowerOutputBody: {
+            /**
+             * Format: double
+             * @description that show it four times in five; left out where no number one would fish does
+             */
+            hours_each?: number;
+            /**
+             * Format: double
+             * @description of those hours: how often they show it
+             */
+            power?: number;
+        };
         PracticeCast: {
             /** Format: double */
             flight_speed_ms: number;
@@ -5329,6 +5436,26 @@ export interface components {
         PutUsualInputBody: {
             /** @description in place of all that was */
             kinds: components["schemas"]["UsualKind"][];
+        };
+        RatesInputBody: {
+            first: components["schemas"]["ArmBody"];
+            second: components["schemas"]["ArmBody"];
+        };
+        RatioOut: {
+            /** Format: double */
+            high: number | null;
+            /**
+             * Format: double
+             * @description nineteen times in twenty it lies between
+             */
+            low: number | null;
+            /**
+             * Format: double
+             * @description how likely a difference so great, or greater, is by chance
+             */
+            p: number;
+            /** Format: double */
+            value: number | null;
         };
         ReachOut: {
             /** @description from the bee line: nothing is known of the ground, or of the road */
@@ -5619,6 +5746,23 @@ export interface components {
             /** @description the first to warm first */
             waters: components["schemas"]["Warming"][];
         };
+        SaidOutputBody: {
+            /** Format: double */
+            high: number | null;
+            /**
+             * Format: double
+             * @description nineteen times in twenty it lies between
+             */
+            low: number | null;
+            /**
+             * Format: double
+             * @description how likely a difference so great, or greater, is by chance
+             */
+            p: number;
+            says: string;
+            /** Format: double */
+            value: number | null;
+        };
         SaidReadingBody: {
             kind: string;
             /** Format: double */
@@ -5726,6 +5870,35 @@ export interface components {
         ShapeBody: {
             area: boolean;
             points: components["schemas"]["LatLon"][];
+        };
+        ShareInputBody: {
+            /**
+             * Format: double
+             * @description the share p is tested against
+             * @default 0.5
+             */
+            against: number;
+            /** Format: int64 */
+            of: number;
+            /** Format: int64 */
+            so: number;
+        };
+        SharesBody: {
+            name?: string;
+            /**
+             * Format: int64
+             * @description hooked, say
+             */
+            of: number;
+            /**
+             * Format: int64
+             * @description landed, say
+             */
+            so: number;
+        };
+        SharesInputBody: {
+            first: components["schemas"]["SharesBody"];
+            second: components["schemas"]["SharesBody"];
         };
         Sheet: {
             /** @description layers of light down to the deepest mark, and what shows there */
@@ -7084,6 +7257,29 @@ export interface components {
              * @description how far before its nose a fish takes what crosses its path
              */
             window_min_m: number;
+        };
+        VerdictOutputBody: {
+            /** Format: double */
+            high: number | null;
+            /**
+             * Format: double
+             * @description that would show the difference seen, four times in five
+             */
+            hours_each?: number;
+            /**
+             * Format: double
+             * @description nineteen times in twenty it lies between
+             */
+            low: number | null;
+            /**
+             * Format: double
+             * @description how likely a difference so great, or greater, is by chance
+             */
+            p: number;
+            says: string;
+            shown: boolean;
+            /** Format: double */
+            value: number | null;
         };
         VisitOut: {
             /**
@@ -15208,6 +15404,186 @@ export interface operations {
             };
         };
     };
+    fisher: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SharesInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SaidOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    proportion: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ShareInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RatioOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    rateRatio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RatesInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VerdictOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     sync: {
         parameters: {
             query?: never;
@@ -15674,6 +16050,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PredictOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    trialPower: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PowerInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PowerOutputBody"];
                 };
             };
             /** @description Unauthorized */

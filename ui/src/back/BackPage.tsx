@@ -6,6 +6,7 @@ import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Segmented, Select } from 'antd';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Spell, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useEntry } from '../entry/entry';
@@ -89,6 +90,9 @@ export default function BackPage() {
           ]}
         />
       </div>
+      <p className="back-more">
+        <Link to="/back/compare">{say.whichIsBetter}</Link>
+      </p>
       {log.error && (
         <p role="alert" className="panel">
           {log.error.message}

@@ -53,4 +53,29 @@ export const back = {
   takeOut: 'take out',
   change: 'Change',
   remove: 'Remove',
+  whichIsBetter: 'Two lures compared',
+
+  // ComparePage.tsx
+  compare: {
+    title: 'Two lures compared',
+    toTheLog: 'The log',
+    fair: 'Fair is: fished in turn, close together, by the same hand, alike but for one thing. Blanks and the hours without a fish count.',
+    first: 'The one',
+    second: 'The other',
+    what: 'What',
+    whatOf: (n: number) => `What, ${n === 1 ? 'the one' : 'the other'}`,
+    fish: 'Fish landed',
+    hours: 'Rod-hours',
+    hooked: 'Hooked, if counted',
+    fillIn: 'Fish and hours of both say what it showed.',
+    landed: (says: string) => `Landed of hooked: ${says}`,
+    between: (low: string, high: string) =>
+      `The one against the other: between ${low} and ${high}, nineteen times in twenty`,
+    alike: 'alike',
+    before: 'Before you begin',
+    usualRate: 'Fish a rod-hour you expect on the worse of the two',
+    takes: (ratio: string, hours: string) =>
+      `To tell ${ratio}: about ${hours} h of each, to be shown four times in five.`,
+    never: (ratio: string) => `To tell ${ratio}: more hours than one would fish.`,
+  },
 };

@@ -1,0 +1,37 @@
+package e2e
+
+import (
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+
+	"greypebble/e2e/browser"
+)
+
+// Two lures compared: what it showed in words, as the fish and the hours are typed; what it takes before one begins.
+func TestTwoLuresCompared(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Click("Back"))
+	require.NoError(t, p.Click("Two lures compared"))
+	require.NoError(t, p.WaitText("Fish and hours of both say what it showed."))
+	// The fields of the second arm are those after the first's, by the keyboard.
+	require.NoError(t, p.Fill("What, the one", "black"))
+	require.NoError(t, p.Type("\t4\t1.5\t9\tchrome\t3\t1.5\t"))
+	require.NoError(t, p.WaitText("This shows nothing yet: ×1.3 as many an hour on black"))
+	require.NoError(t, p.WaitText("To tell ×2.0: about"))
+	require.NoError(t, p.Still())
+	picture(t, p, "compare")
+	noViolations(t, p, "two lures compared")
+	require.NoError(t, p.Fill("Fish landed", "13"))
+	require.NoError(t, p.Type("\t"))
+	require.NoError(t, p.WaitText("black brought ×4.3 as many an hour as chrome"))
+	assert.Equal(t, 7, eval[int](t, p, `document.querySelectorAll('.compare-ratio text').length`))
+	require.NoError(t, p.Click("The log"))
+	require.NoError(t, p.WaitText("Catches"))
+
+	phone := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, phone.Go("/back/compare"))
+	require.NoError(t, phone.WaitText("Before you begin"))
+	assert.LessOrEqual(t, eval[int](t, phone, `document.documentElement.scrollWidth`), 390)
+}
