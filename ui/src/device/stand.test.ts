@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
-import { keepFor, wipe } from './device';
+import { keepFor, putParts, wipe } from './device';
 import { signal, standReady } from './stand';
 
 const json = (body: unknown) =>
@@ -60,6 +60,16 @@ describe('with no signal', () => {
     const now = Date.parse((await api.me()).now) - Date.parse('2026-11-20T09:00:00Z');
     expect(now).toBeGreaterThan(15);
     expect(now).toBeLessThan(5_000);
+  });
+  it('gives the last answer where the core cannot make one of what is kept', async () => {
+    fetched.mockImplementation(() => json({ spots: [2] }));
+    await api.ahead([]);
+    await settled();
+    // Of another program, say: the core here takes none.
+    await putParts('wren', '2026-11-20T09:00:00Z', [{ name: 'mine', mark: 'x', data: '{}' }]);
+    fetched.mockImplementation(silent);
+    expect(await api.ahead([])).toEqual({ spots: [2] });
+    await expect(api.advise({ spot_id: 'a', target: 'b' } as never)).rejects.toThrow('cannot be reached');
   });
   it('passes on what the server says, and keeps no refusal', async () => {
     fetched.mockImplementation(() =>

@@ -67,8 +67,8 @@ export function standReady() {
     async answer(asked) {
       hear(false);
       if (workedOut.test(asked.path)) {
-        // What cannot be worked out for want of a pack may have been answered before.
-        if (await loadPack(owner())) return answerOf(asked);
+        // What cannot be worked out for want of a pack, or by one of another program, may have been answered before.
+        if (await loadPack(owner()).catch(() => false)) return answerOf(asked);
       }
       if (asked.method !== 'GET') return undefined;
       const known = await recall<KeptAnswer>(ownerOf(asked.path), nameOf(asked)).catch(() => undefined);
