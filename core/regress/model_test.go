@@ -107,7 +107,8 @@ func anyModel(t *rapid.T) regress.Model {
 	k := rapid.IntRange(1, 6).Draw(t, "coefficients")
 	m := regress.Model{}
 	for range k {
-		m.Priors = append(m.Priors, regress.Prior{Mean: rapid.Float64Range(-1, 1).Draw(t, "mean"), SD: rapid.Float64Range(0.1, 2).Draw(t, "sd")})
+		m.Priors = append(m.Priors, regress.Prior{Mean: rapid.Float64Range(-1, 1).Draw(t, "mean"),
+			SD: rapid.Float64Range(0.1, 2).Draw(t, "sd")})
 	}
 	for range rapid.IntRange(0, 12).Draw(t, "rows") {
 		r := regress.Row{Count: float64(rapid.IntRange(0, 9).Draw(t, "count")), Effort: rapid.Float64Range(0.2, 6).Draw(t, "effort")}
