@@ -59,6 +59,7 @@ var allowed = map[string][]string{
 	"core/plan": {"core/springrun",
 		"core/quantity", "core/sky", "core/tide", "core/ground", "core/conditions", "core/spot", "core/playbook",
 		"core/rate", "core/sweep", "core/going", "core/kit", "core/advise", "core/tackle", "core/outing"},
+	"core/evidence":  {"core/playbook", "core/rate", "core/regress"},
 	"core/elsewhere": {"core/ground", "core/spot", "core/playbook", "core/rate", "core/going", "core/outing", "core/advise"},
 	"core/cases":     {"core/*"},
 	// A file format knows the core, what all formats have in common, and no other format.

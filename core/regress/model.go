@@ -110,12 +110,17 @@ func (m *Model) NegLog(beta, gradient []float64, curvature *mat.SymDense) float6
 	return sum
 }
 
-// add a row's share to a curvature.
+// add a row's share to a curvature: to the triangle above, which is the one that is kept.
 func add(c *mat.SymDense, terms []Term, mu float64) {
+	raw := c.RawSymmetric()
 	for j, a := range terms {
+		weighed := mu * a.Value
 		for _, b := range terms[:j+1] {
-			lo, hi := min(a.At, b.At), max(a.At, b.At)
-			c.SetSym(lo, hi, c.At(lo, hi)+mu*a.Value*b.Value)
+			lo, hi := a.At, b.At
+			if lo > hi {
+				lo, hi = hi, lo
+			}
+			raw.Data[lo*raw.Stride+hi] += weighed * b.Value
 		}
 	}
 }
