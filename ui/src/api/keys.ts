@@ -118,4 +118,7 @@ export const known = new Set<string>([
   ...Object.values(rests).flat(),
   'bench',
   'practice',
+  'rate-ratio',
+  'shares',
+  'trial-power',
 ]);

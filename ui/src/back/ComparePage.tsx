@@ -47,7 +47,7 @@ export default function ComparePage() {
   });
   const r = known(a) && known(b) ? rates.data : undefined;
   return (
-    <div className="compare">
+    <div className="two-lures">
       <p>
         <Link to="/back">{say.compare.toTheLog}</Link>
       </p>
