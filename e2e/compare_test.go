@@ -35,3 +35,29 @@ func TestTwoLuresCompared(t *testing.T) {
 	require.NoError(t, phone.WaitText("Before you begin"))
 	assert.LessOrEqual(t, eval[int](t, phone, `document.documentElement.scrollWidth`), 390)
 }
+
+// What the log says of what is said: by the target of the last spell at first, another when it is chosen; each rule twice
+// on one scale, with the sentence that says the same; nothing where nothing was logged.
+func TestWhatTheLogSaysOfWhatIsSaid(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Click("Back"))
+	require.NoError(t, p.Click("What your log says of what is said"))
+	require.NoError(t, p.Wait(`document.querySelector('.evidence-rules li')`))
+	require.NoError(t, p.Pick("Target", "Red drum"))
+	require.NoError(t, p.Wait(`/spells?, \d+ caught in/.test(document.querySelector('.evidence .sum')?.innerText)`))
+	require.NoError(t, p.Still())
+	picture(t, p, "evidence")
+	noViolations(t, p, "evidence")
+	assert.Equal(t, 2*eval[int](t, p, `document.querySelectorAll('.evidence-rules li').length`),
+		eval[int](t, p, `document.querySelectorAll('.evidence-rules .whisker').length`))
+	assert.Regexp(t, `Said ×.*; your .* says? ×`, eval[string](t, p, `document.querySelector('.evidence-rules li').innerText`))
+	require.NoError(t, p.Pick("Target", "Weakfish"))
+	require.NoError(t, p.WaitText("Nothing logged of Weakfish yet"))
+
+	phone := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, phone.Go("/back/evidence"))
+	require.NoError(t, phone.Wait(`document.querySelector('.evidence-rules li')`))
+	require.NoError(t, phone.Still())
+	picture(t, phone, "evidence-phone")
+	assert.LessOrEqual(t, eval[int](t, phone, `document.documentElement.scrollWidth`), 390)
+}

@@ -1,10 +1,14 @@
 package evidence
 
 import (
+	"cmp"
+	"fmt"
 	"math"
+	"slices"
 
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
+	"greypebble/core/words"
 )
 
 // fourInFive of a normal lie within so many standard deviations.
@@ -86,17 +90,26 @@ func interval(mean, sd float64) Interval {
 type Rule struct {
 	Rule       int
 	Prior, Log Interval
-	// Spells that speak to it.
+	// Spells for the target that speak to it.
 	Spells int
 	// Shift of its mean, in spreads of the prior.
 	Shift float64
 }
 
-// Rules of a target that the log speaks to, the most moved first by whoever sorts them.
+// Sentence of what was said and what the log says.
+func (r *Rule) Sentence() string {
+	if r.Spells == 1 {
+		return fmt.Sprintf(words.SaidYourSpellSays, r.Prior.Median, r.Log.Median, r.Log.Low, r.Log.High)
+	}
+	return fmt.Sprintf(words.SaidYourSpellsSay, r.Prior.Median, r.Spells, r.Log.Median, r.Log.Low, r.Log.High)
+}
+
+// Rules of a target that its spells speak to, the most moved first.
 func (b Belief) Rules() []Rule {
 	var out []Rule
 	for _, r := range b.e.book.About(b.target) {
-		if b.e.spells[r] == 0 {
+		spells := b.e.spells[ofTarget{r, b.target}]
+		if spells == 0 {
 			continue
 		}
 		one := make([]float64, len(b.e.book.Rules))
@@ -104,8 +117,9 @@ func (b Belief) Rules() []Rule {
 		p := b.e.book.Rules[r].Prior
 		mean := b.Mean(r)
 		out = append(out, Rule{Rule: r, Prior: interval(p.Mean, p.SD), Log: interval(mean, math.Sqrt(b.Variance(one))),
-			Spells: b.e.spells[r], Shift: (mean - p.Mean) / p.SD})
+			Spells: spells, Shift: (mean - p.Mean) / p.SD})
 	}
+	slices.SortStableFunc(out, func(a, b Rule) int { return cmp.Compare(math.Abs(b.Shift), math.Abs(a.Shift)) })
 	return out
 }
 

@@ -29,8 +29,8 @@ type Evidence struct {
 	// only target whose spells a rule spoke in, where there is but one: its coefficient is then one number, and what it
 	// says of other targets follows from the priors.
 	only map[int]string
-	// spells of a rule that spoke in the log, and rod-hours and fish by target.
-	spells map[int]int
+	// spells of a target a rule spoke in, and rod-hours and fish by target.
+	spells map[ofTarget]int
 	sums   map[string]*Sum
 	// Dispersion is how much more the counts scatter than chance has them do; 1 for none, and where nothing is known.
 	Dispersion float64
@@ -51,7 +51,7 @@ type Sum struct {
 // for none.
 func Fit(book *playbook.Book, log []Spell, from *Evidence) (*Evidence, error) {
 	e := &Evidence{book: book, base: map[string]int{}, spots: map[[2]string]int{}, rules: map[int]int{}, ours: map[ofTarget]int{},
-		only: map[int]string{}, spells: map[int]int{}, sums: map[string]*Sum{}, Dispersion: 1}
+		only: map[int]string{}, spells: map[ofTarget]int{}, sums: map[string]*Sum{}, Dispersion: 1}
 	e.speak(log)
 	for i := range log {
 		if err := log[i].validate(len(book.Rules)); err != nil {
@@ -106,7 +106,7 @@ func (e *Evidence) add(s *Spell) error {
 	term(place(e, e.spots, [2]string{s.Target, s.Spot}, regress.Prior{SD: spotSD}), 1)
 	for _, k := range s.Rules {
 		p := e.book.Rules[k.Rule].Prior
-		e.spells[k.Rule]++
+		e.spells[ofTarget{k.Rule, s.Target}]++
 		if e.only[k.Rule] != "" {
 			term(place(e, e.rules, k.Rule, regress.Prior(p)), k.More)
 			continue

@@ -2,9 +2,11 @@ package sweep
 
 import (
 	"math"
+	"slices"
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/ground"
 	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -17,36 +19,64 @@ import (
 // target, on its best mark, under what is believed of the rules and of the readings. It is slow
 // beside a field; false where the way is shut or no mark has fishable water.
 func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *spot.Spot, t time.Time) (rate.Edge, bool, error) {
-	c, err := tide.Over(s.Tide, t.Add(-spot.WarmthRunUp), t.Add(2*warmEvery))
-	if err != nil {
-		return rate.Edge{}, false, err
-	}
-	m, err := s.At(c, t)
+	m, err := momentAt(s, t)
 	if err != nil || s.Closing(t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
 		return rate.Edge{}, false, err
 	}
-	if m.Warmth, err = s.WarmthBy(t, t.Add(warmEvery), warmEvery); err != nil {
+	best, err := bestMark(b, belief, target, &m, func(k int) bool { return s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) })
+	if err != nil || best == nil {
 		return rate.Edge{}, false, err
-	}
-	base, err := scene.ScenariosOf(&m)
-	if err != nil {
-		return rate.Edge{}, false, err
-	}
-	yard := ordinary.Measure(b, target, belief.Mean)
-	var best *rate.Contrast
-	for k := range s.Marks {
-		if !s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) {
-			continue
-		}
-		if on := contrast(b, belief, &yard, base.On(&m, k), tide.Tideless(s.Tide)); best == nil || on.Edge().Value > best.Edge().Value {
-			best = on
-		}
-	}
-	if best == nil {
-		return rate.Edge{}, false, nil
 	}
 	best.Place(scene.Run(s, target, t))
 	return best.Edge(), true, nil
+}
+
+// Fished is a spell that was fished: how it differed from an ordinary one, there × feeding, on the mark of a name;
+// where none is named, or none has it, on the best of those with water over them. False where the spot has no mark.
+func Fished(b *playbook.Book, target *playbook.Target, s *spot.Spot, t time.Time, mark string) (*rate.Contrast, bool, error) {
+	m, err := momentAt(s, t)
+	if err != nil {
+		return nil, false, err
+	}
+	named := slices.IndexFunc(s.Marks, func(k ground.Mark) bool { return k.Name == mark })
+	on, err := bestMark(b, rate.Priors{Book: b}, target, &m, func(k int) bool {
+		return k == named || named < 0 && s.Marks[k].Depth(m.LevelM) > 0
+	})
+	return on, on != nil, err
+}
+
+// momentAt a spot, with the warmth over its marks.
+func momentAt(s *spot.Spot, t time.Time) (spot.Moment, error) {
+	c, err := tide.Over(s.Tide, t.Add(-spot.WarmthRunUp), t.Add(2*warmEvery))
+	if err != nil {
+		return spot.Moment{}, err
+	}
+	m, err := s.At(c, t)
+	if err != nil {
+		return m, err
+	}
+	m.Warmth, err = s.WarmthBy(t, t.Add(warmEvery), warmEvery)
+	return m, err
+}
+
+// bestMark at a moment of those that may be fished; nil for none.
+func bestMark(b *playbook.Book, belief rate.Belief, target *playbook.Target, m *spot.Moment,
+	may func(mark int) bool) (*rate.Contrast, error) {
+	base, err := scene.ScenariosOf(m)
+	if err != nil {
+		return nil, err
+	}
+	yard := ordinary.Measure(b, target, belief.Mean)
+	var best *rate.Contrast
+	for k := range m.Spot.Marks {
+		if !may(k) {
+			continue
+		}
+		if on := contrast(b, belief, &yard, base.On(m, k), tide.Tideless(m.Spot.Tide)); best == nil || on.Edge().Value > best.Edge().Value {
+			best = on
+		}
+	}
+	return best, nil
 }
 
 // contrast of a mark with an ordinary spell, but for what is tied on.

@@ -225,6 +225,7 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /spots/{id}/visits": {path: one, query: map[string]string{"from": when,
 			"to": testkit.Now.Add(48 * time.Hour).Format(time.RFC3339), "margin_min": "30", "daylight": "true"}},
 		"POST /spots/{id}/found": {path: one, body: object{"time": when, "shut": true}},
+		"GET /evidence":          {query: map[string]string{"target": "red-drum"}},
 		"POST /stats/rate-ratio": {body: object{"first": object{"name": "black", "fish": 13, "hours": 2},
 			"second": object{"name": "chrome", "fish": 3, "hours": 2}}},
 		"POST /stats/fisher":        {body: object{"first": object{"so": 7, "of": 10}, "second": object{"so": 1, "of": 14}}},

@@ -57,7 +57,7 @@ func answers(ids map[string]string) map[string]asked {
 		"addInventedCoast": m, "removeInventedCoast": m, "me": m, "account": m,
 		"exportAccount": m, "importAccount": m,
 		"deleteAccount": m, "putSettings": m, "changePassword": m,
-		"rateRatio": m, "fisher": m, "proportion": m, "trialPower": m,
+		"evidence": {how: members, query: "target=red-drum"}, "rateRatio": m, "fisher": m, "proportion": m, "trialPower": m,
 		"makeRecoveryCodes": m, "listSessions": m, "endOtherSessions": m, "listInvites": m, "makeInvite": m,
 		"chart": m, "listCatches": m, "listSpells": m, "listSpots": m, "listStations": m, "listTargets": m, "listWaters": m, "kit": m,
 		"kitFile": m, "importKit": m, "ownFile": m, "importOwn": m, "playbook": m, "getLimits": m, "putLimits": m, "exportFeatures": m,

@@ -23,6 +23,7 @@ const BenchPage = page(() => import('./bench/BenchPage'));
 const CardsPage = page(() => import('./cards/CardsPage'));
 const FishPage = page(() => import('./fish/FishPage'));
 const BackPage = page(() => import('./back/BackPage'));
+const EvidencePage = page(() => import('./back/EvidencePage'));
 const ComparePage = page(() => import('./back/ComparePage'));
 const FirstWater = page(() => import('./begin/FirstWater'));
 const SetupPage = page(() => import('./setup/SetupPage'));
@@ -62,6 +63,7 @@ function Pages() {
               <Route path="/begin" element={<FirstWater />} />
               <Route path="/fish" element={<FishPage />} />
               <Route path="/back" element={<BackPage />} />
+              <Route path="/back/evidence" element={<EvidencePage />} />
               <Route path="/back/compare" element={<ComparePage />} />
               <Route path="/set-up/*" element={<SetupPage />} />
               <Route path="*" element={<Navigate to="/ahead" replace />} />

@@ -7,11 +7,15 @@ import (
 	"greypebble/server/api/web"
 )
 
-type service struct{ *web.Deps }
+type service struct {
+	*web.Deps
+	spokes *spokes
+}
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
-	s := service{d}
+	s := service{d, newSpokes()}
+	s.registerEvidence(api)
 	s.registerSpells(api)
 	s.registerCatches(api)
 	s.registerOutings(api)

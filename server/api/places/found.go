@@ -3,10 +3,12 @@ package places
 import (
 	"context"
 	"errors"
+	"slices"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
+	"greypebble/core/ground"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
 	"greypebble/server/store"
@@ -51,8 +53,12 @@ func (s service) found(ctx context.Context, as *web.Scope, in *foundInput) (*fou
 	out.Body.LevelM = m.LevelM
 	out.Body.Revision, err = s.Store.EditSpot(ctx, as.Angler, in.ID, func(sp *store.Spot) error {
 		if !b.Shut {
+			at := "body.depth_m"
+			if !slices.ContainsFunc(sp.Marks, func(k ground.Mark) bool { return k.Name == b.Mark }) {
+				at = "body.mark"
+			}
 			if err := sp.Sounded(b.Mark, m.LevelM, *b.DepthM); err != nil {
-				return web.Wrong("body.mark", err)
+				return web.Wrong(at, err)
 			}
 			return nil
 		}

@@ -106,7 +106,7 @@ type saidOutput struct {
 
 func fisher(_ context.Context, _ *web.Scope, in *sharesInput) (*saidOutput, error) {
 	a, b := in.Body.First, in.Body.Second
-	for at, k := range map[string]SharesBody{"body.first.so": a, "body.second.so": b} {
+	for at, k := range map[string]SharesBody{"body.first": a, "body.second": b} {
 		if k.So > k.Of {
 			return nil, web.Wrong(at, fmt.Errorf("expected no more than the %d there were in all, not %d", k.Of, k.So))
 		}

@@ -398,6 +398,7 @@ export const api = {
   elsewhere: (id: string, target: string, time: string) =>
     settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),
+  evidence: (target: string) => settle(client.GET('/v1/evidence', { params: { query: { target } } })),
   rateRatio: (body: { first: Schemas['ArmBody']; second: Schemas['ArmBody'] }) =>
     settle(client.POST('/v1/stats/rate-ratio', { body })),
   shares: (body: { first: Schemas['SharesBody']; second: Schemas['SharesBody'] }) =>

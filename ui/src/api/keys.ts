@@ -64,7 +64,7 @@ export const rests = {
   session: ['me'],
   account: ['account', 'sessions', 'invites'],
   // Where a run lies rests on what the log met.
-  log: ['spells', 'seasons', 'outings'],
+  log: ['spells', 'seasons', 'outings', 'evidence'],
   outing: ['outing', 'outings'],
   readings: ofReadings,
   spots: [...ofSpots, 'waters', 'account', 'me', 'water', 'spot-tide', 'spells', 'imported'],
@@ -74,6 +74,7 @@ export const rests = {
   plans: ['plans', 'plan', 'plan-sheet'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: [
+    'evidence',
     'playbook',
     'targets',
     'ahead',

@@ -655,6 +655,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/evidence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What your log says of what is said of a target */
+        get: operations["evidence"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/ground/surf": {
         parameters: {
             query?: never;
@@ -3421,6 +3438,30 @@ export interface components {
             time: string;
             who?: string;
         };
+        EvidenceOutputBody: {
+            /** @description fish a rod-hour of an ordinary spell */
+            base: components["schemas"]["MultiplierOut"];
+            /** Format: double */
+            catches: number;
+            /**
+             * Format: double
+             * @description how much more the counts scatter than chance; 1: no more
+             */
+            dispersion: number;
+            /**
+             * Format: int64
+             * @description spells of which nothing can be reckoned: without effort, at a spot without marks
+             */
+            left_out: number;
+            /** Format: double */
+            rod_hours: number;
+            /** @description that the log speaks to, the most moved first */
+            rules: components["schemas"]["RuleEvidence"][];
+            /** Format: int64 */
+            spells: number;
+            target: string;
+            target_name: string;
+        };
         ExcludedOut: {
             name: string;
             reason: string;
@@ -4753,6 +4794,17 @@ export interface components {
             time_zone: string;
             water: string;
         };
+        MultiplierOut: {
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description four times in five it lies between
+             */
+            low: number;
+            /** Format: double */
+            median: number;
+        };
         NameAndPassword: {
             name: string;
             password: string;
@@ -5680,6 +5732,28 @@ export interface components {
         RodsOut: {
             rods: components["schemas"]["RodOut"][];
             says: string;
+        };
+        RuleEvidence: {
+            /** @description after the log */
+            log: components["schemas"]["MultiplierOut"];
+            part: string;
+            /** @description as the book has it */
+            prior: components["schemas"]["MultiplierOut"];
+            /** @description both in a sentence */
+            reads: string;
+            rule: string;
+            /** @description the rule */
+            says: string;
+            /**
+             * Format: double
+             * @description by so many of the book's spreads its mean moved
+             */
+            shift_sd: number;
+            /**
+             * Format: int64
+             * @description that speak to it
+             */
+            spells: number;
         };
         RuleInputBody: {
             certainty?: string;
@@ -10257,6 +10331,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ChoiceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    evidence: {
+        parameters: {
+            query: {
+                target: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EvidenceOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -91,6 +91,7 @@ export default function BackPage() {
         />
       </div>
       <p className="back-more">
+        <Link to="/back/evidence">{say.whatTheLogSays}</Link>
         <Link to="/back/compare">{say.whichIsBetter}</Link>
       </p>
       {log.error && (

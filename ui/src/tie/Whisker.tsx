@@ -1,4 +1,5 @@
 import { times } from '../format/measure';
+import './whisker.css';
 import { tie as say } from '../words/tie';
 
 /** Powers of two on each side of an ordinary spell that the scale shows. */

@@ -54,6 +54,27 @@ export const back = {
   change: 'Change',
   remove: 'Remove',
   whichIsBetter: 'Two lures compared',
+  whatTheLogSays: 'What your log says of what is said',
+
+  // EvidencePage.tsx
+  evidence: {
+    title: 'What your log says of what is said',
+    what: 'Each rule of being there and feeding as the book has it, and as your spells do, blanks and effort included. Advice still goes by the book.',
+    reckoning: 'Going through your spells…',
+    nothingOf: (target: string) => `Nothing logged of ${target} yet`,
+    theBookStands: 'So long the book stands as it is. A blank says as much as a fish.',
+    sum: (spells: number, fish: number, hours: string, base: string, low: string, high: string) =>
+      `${spells} ${spells === 1 ? 'spell' : 'spells'}, ${fish} caught in ${hours} rod-hours. An ordinary rod-hour would bring ${base}, ${low} to ${high}.`,
+    scatter: (times: string) =>
+      `Your counts scatter ${times} times as much as chance: what they say is held that much more loosely.`,
+    leftOut: (n: number) =>
+      `${n} ${n === 1 ? 'spell is' : 'spells are'} left out: without effort, or at a spot without marks.`,
+    book: 'book',
+    log: 'log',
+    scale: (low: string, high: string) =>
+      `The scale runs from ${low} to ${high}; the tall line is no effect at all.`,
+    showAll: (n: number) => `Show all ${n}`,
+  },
 
   // ComparePage.tsx
   compare: {
