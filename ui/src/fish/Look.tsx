@@ -111,6 +111,7 @@ export function Look(props: {
         tell={tell}
         present={props.present}
         offerings={(book.data?.offerings ?? []).map((o) => o.name)}
+        rigs={book.data?.rigs ?? []}
       />
       <button className="act" onClick={props.onClose}>
         {say.notNow}

@@ -1,4 +1,4 @@
-import { AutoComplete } from 'antd';
+import { AutoComplete, Select } from 'antd';
 import { useState } from 'react';
 import { NumberField } from '../format/NumberField';
 import { distance } from '../format/spoken';
@@ -14,11 +14,13 @@ export function Row({
   tell,
   present,
   offerings,
+  rigs,
 }: {
   told: Told;
   tell: (said: Said) => void;
   present: () => Date;
   offerings: string[];
+  rigs: { id: string; name: string }[];
 }) {
   const { rods, moves } = told.row;
   const next = String(rods.length + 1);
@@ -26,11 +28,17 @@ export function Row({
   // The next rod is baited as the last one is, until somebody says otherwise.
   const [bait, setBait] = useState<string>();
   const usual = bait ?? rods.at(-1)?.offering ?? '';
-  const out = (rod: string, distance_m: number, offering: string) =>
+  const [rig, setRig] = useState<string>();
+  const usualRig = rig ?? rods.at(-1)?.rig_id ?? '';
+  const out = (rod: string, distance_m: number, set: { offering?: string; rig_id?: string } | undefined) =>
     tell({
       kind: 'rod set',
       rod,
-      set: { distance_m, ...(offering.trim() ? { offering: offering.trim() } : {}) },
+      set: {
+        distance_m,
+        ...(set?.offering?.trim() ? { offering: set.offering.trim() } : {}),
+        ...(set?.rig_id ? { rig_id: set.rig_id } : {}),
+      },
     });
   return (
     <>
@@ -41,7 +49,13 @@ export function Row({
               {say.move(m.rod, distance(m.to_m), m.scouts)}{' '}
               <button
                 className="plain"
-                onClick={() => out(m.rod, m.to_m, rods.find((r) => r.rod === m.rod)?.offering ?? '')}
+                onClick={() =>
+                  out(
+                    m.rod,
+                    m.to_m,
+                    rods.find((r) => r.rod === m.rod),
+                  )
+                }
               >
                 {say.itIsThere}
               </button>
@@ -63,7 +77,7 @@ export function Row({
           <span className="fish-rod-acts">
             <button onClick={() => tell({ kind: 'landed', rod: r.rod })}>{say.fishOnIt(r.fish)}</button>
             <button onClick={() => tell({ kind: 'bite', rod: r.rod })}>{say.biteOnIt(r.bites)}</button>
-            <button onClick={() => out(r.rod, r.distance_m, r.offering ?? '')}>{say.outAgain}</button>
+            <button onClick={() => out(r.rod, r.distance_m, r)}>{say.outAgain}</button>
           </span>
         </div>
       ))}
@@ -92,10 +106,21 @@ export function Row({
               onChange={(v: string) => setBait(v)}
             />
           </label>
+          <label>
+            {say.rodRig}
+            <Select
+              aria-label={say.rodRig}
+              allowClear
+              showSearch={{ optionFilterProp: 'label' }}
+              value={usualRig || null}
+              options={rigs.map((r) => ({ value: r.id, label: r.name }))}
+              onChange={(v?: string) => setRig(v ?? '')}
+            />
+          </label>
           <button
             className="act"
             disabled={far[next] === undefined}
-            onClick={() => out(next, far[next]!, usual)}
+            onClick={() => out(next, far[next]!, { offering: usual, rig_id: usualRig })}
           >
             {say.rodIsOut}
           </button>

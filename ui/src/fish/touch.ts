@@ -72,6 +72,7 @@ export interface Told {
       fish: number;
       bites: number;
       offering?: string;
+      rig_id?: string;
     }[];
     moves: { rod: string; to_m: number; scouts: boolean }[];
   };

@@ -82,6 +82,7 @@ export const fish = {
   itIsThere: 'It is there',
 
   rodBait: 'On it',
+  rodRig: 'Its rig',
   castsAlongTheShore: 'Casts along the shore',
   touchWhereItWent:
     'Touch where a cast went; you stand at the foot. Circles showed nothing, filled ones did.',
