@@ -11,9 +11,6 @@ import (
 	"greypebble/core/words"
 )
 
-// fourInFive of a normal lie within so many standard deviations.
-const fourInFive = 1.2816
-
 // Belief of a book's rules for a target, after the log.
 type Belief struct {
 	e      *Evidence
@@ -83,7 +80,7 @@ func (b Belief) Variance(rules []float64) float64 {
 type Interval struct{ Median, Low, High float64 }
 
 func interval(mean, sd float64) Interval {
-	return Interval{math.Exp(mean), math.Exp(mean - fourInFive*sd), math.Exp(mean + fourInFive*sd)}
+	return Interval{math.Exp(mean), math.Exp(mean - rate.Z80*sd), math.Exp(mean + rate.Z80*sd)}
 }
 
 // Rule before and after a log.

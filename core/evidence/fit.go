@@ -5,12 +5,11 @@ import (
 	"math"
 
 	"greypebble/core/playbook"
+	"greypebble/core/rate"
 	"greypebble/core/regress"
 )
 
 const (
-	// spotSD is the prior spread of a spot's own rate, as package rate has it.
-	spotSD = 0.7
 	// own is the share of a rule's prior variance that is each target's own (the house's judgement: most of what moves
 	// water moves it for all).
 	own = 0.3
@@ -103,7 +102,7 @@ func (e *Evidence) add(s *Spell) error {
 	row := regress.Row{Count: s.Fish, Effort: s.RodHours}
 	term := func(at int, value float64) { row.Terms = append(row.Terms, regress.Term{At: at, Value: value}) }
 	term(place(e, e.base, s.Target, regress.Prior{Mean: math.Log(t.UsualCatch()), SD: playbook.PlentySD}), 1)
-	term(place(e, e.spots, [2]string{s.Target, s.Spot}, regress.Prior{SD: spotSD}), 1)
+	term(place(e, e.spots, [2]string{s.Target, s.Spot}, regress.Prior{SD: rate.SpotSD}), 1)
 	for _, k := range s.Rules {
 		p := e.book.Rules[k.Rule].Prior
 		e.spells[ofTarget{k.Rule, s.Target}]++

@@ -2,8 +2,8 @@ package rate
 
 import "greypebble/core/playbook"
 
-// spotSD is the prior standard deviation of a spot's own log-rate.
-const spotSD = 0.7
+// SpotSD is the prior standard deviation of a spot's own log-rate.
+const SpotSD = 0.7
 
 // Belief is what is thought of the coefficients of a book's rules, in its order.
 type Belief interface {

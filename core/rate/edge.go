@@ -80,14 +80,14 @@ type Edge struct {
 	Parts [playbook.PartCount]float64
 }
 
-// z80 is the 90 % quantile of the standard normal: an interval of ± so many
+// Z80 is the 90 % quantile of the standard normal: an interval of ± so many
 // standard deviations holds 80 %.
-const z80 = 1.2815515655446004
+const Z80 = 1.2815515655446004
 
 // Edge of the contrast: log-normal under the belief, around its median.
 func (c *Contrast) Edge() Edge {
 	log := c.Log() + c.bound
-	half := z80 * math.Sqrt(c.variance())
+	half := Z80 * math.Sqrt(c.variance())
 	e := Edge{Value: math.Exp(log), Low: math.Exp(log - half), High: math.Exp(log + half)}
 	for p := range c.parts {
 		e.Parts[p] = math.Exp(c.parts[p])
@@ -150,6 +150,6 @@ type Catch struct{ Median, Low, High float64 }
 // spot's own level, of which nothing is known.
 func (c *Contrast) Catch(t *playbook.Target) Catch {
 	median := t.UsualCatch() * math.Exp(c.Log()+c.bound)
-	half := z80 * math.Sqrt(c.variance()+playbook.PlentySD*playbook.PlentySD+spotSD*spotSD)
+	half := Z80 * math.Sqrt(c.variance()+playbook.PlentySD*playbook.PlentySD+SpotSD*SpotSD)
 	return Catch{median, median * math.Exp(-half), median * math.Exp(half)}
 }

@@ -84,7 +84,7 @@ func TestTheIntervalFollowsFromTheContrast(t *testing.T) {
 	c.Add(b.Rules[0].Part, 0, &w, &o)
 	e := c.Edge()
 	assert.InDelta(t, math.Exp(p.Mean), e.Value, 1e-12)
-	assert.InDelta(t, 2*z80*p.SD, math.Log(e.High/e.Low), 1e-12)
+	assert.InDelta(t, 2*Z80*p.SD, math.Log(e.High/e.Low), 1e-12)
 	// Of which nobody knows whether it holds: half of it, and less sure than half of it would be.
 	unsure, half := NewContrast(Priors{b}, len(b.Rules)), NewContrast(Priors{b}, len(b.Rules))
 	for k := range w {
