@@ -27,9 +27,10 @@ type ElsewhereOut struct {
 
 // Elsewhere is what staying at a spot is compared with.
 type Elsewhere struct {
-	Here   *ExpectedOut   `json:"here,omitempty" doc:"fish a rod-hour here; left out where nothing can be fished"`
-	Winter bool           `json:"winter" doc:"a school that is found is worked until it stops"`
-	Others []ElsewhereOut `json:"others" nullable:"false" doc:"the nearest that can be fished when one comes there, best first"`
+	Here      *ExpectedOut   `json:"here,omitempty" doc:"fish a rod-hour here; left out where nothing can be fished"`
+	Winter    bool           `json:"winter" doc:"a school that is found is worked until it stops"`
+	AllAtOnce bool           `json:"all_at_once" doc:"those of one place feed together and stop together"`
+	Others    []ElsewhereOut `json:"others" nullable:"false" doc:"the nearest that can be fished when one comes there, best first"`
 }
 
 // ElsewhereOf a spot: what is expected there, and at those one could go to, once there.
@@ -43,7 +44,7 @@ func ElsewhereOf(around Around, id uuid.UUID, asked ElsewhereAsked) (*Elsewhere,
 		return nil, err
 	}
 	target := q.targets[0]
-	out := &Elsewhere{Winter: outing.Winter(q.Time, q.Spot.Lat), Others: []ElsewhereOut{}}
+	out := &Elsewhere{Winter: outing.Winter(q.Time, q.Spot.Lat), AllAtOnce: target.AllAtOnce, Others: []ElsewhereOut{}}
 	if c, _, err := elsewhere.Expected(q.Question, target); err != nil {
 		return nil, err
 	} else if c.Median > 0 {

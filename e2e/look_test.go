@@ -54,6 +54,22 @@ func TestWhereToLookInHand(t *testing.T) {
 	}
 	require.NoError(t, p.WaitText("Fish came from dark rock"))
 
+	// Two levels fish were marked at: the first is the next to try; touched, it is struck out and the other is.
+	for _, m := range []string{"10", "14"} {
+		require.NoError(t, p.Fill("Fish marked at", m))
+		require.NoError(t, p.Click("Marked"))
+		require.NoError(t, p.Wait(`[...document.querySelectorAll('.fish-levels')].at(-1)?.innerText.includes('`+
+			map[string]string{"10": "9.5", "14": "13.5"}[m]+`')`))
+	}
+	next := func(state string) string {
+		return `[...document.querySelectorAll('.fish-levels')].at(-1).querySelector('.` + state + ` button')`
+	}
+	require.NoError(t, p.Wait(`(() => { const b = `+next("next")+`; return b.innerText.includes('9.5 m down') && (b.click(), true); })()`))
+	require.NoError(t, p.Wait(next("tried")+`?.innerText.includes('9.5 m down') && `+next("next")+`.innerText.includes('Next: 13.5 m down')`))
+	require.NoError(t, p.Wait(`(`+next("next")+`.scrollIntoView({ block: 'center' }), true)`))
+	require.NoError(t, p.Still())
+	picture(t, p, "fish-marked")
+
 	// Three rods out; the second takes a fish, and another is brought to it.
 	for n, far := range []string{"30", "60", "90"} {
 		require.NoError(t, p.Wait(`(() => {

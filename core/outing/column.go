@@ -35,10 +35,15 @@ func Column(deepM float64, tried []float64) []Level {
 			out[i].Tried = out[i].Tried || math.Abs(m-out[i].DepthM) <= sameShare*deepM
 		}
 	}
-	if i := slices.IndexFunc(out, func(l Level) bool { return !l.Tried }); i >= 0 {
-		out[i].Next = true
+	return nextOf(out)
+}
+
+// nextOf the levels is the first that was not tried.
+func nextOf(levels []Level) []Level {
+	if i := slices.IndexFunc(levels, func(l Level) bool { return !l.Tried }); i >= 0 {
+		levels[i].Next = true
 	}
-	return out
+	return levels
 }
 
 // above is how far above a fish one stops: most look up (common practice, no source).
@@ -46,6 +51,23 @@ const above = 0.5
 
 // AboveFish is where to stop for a fish that is seen or marked at a depth, never out of the water.
 func AboveFish(fishM float64) float64 { return math.Max(fishM-above, math.Min(fishM, 0.1)) }
+
+// sameStop are two levels a fish takes for one, metres (the house's judgement).
+const sameStop = 0.3
+
+// Marked are the levels to stop at for fish marked at depths, in the order they were marked; those at which one fished
+// are struck out.
+func Marked(fishM, tried []float64) []Level {
+	out := make([]Level, 0, len(fishM))
+	for _, m := range fishM {
+		stop := Level{DepthM: AboveFish(m)}
+		for _, t := range tried {
+			stop.Tried = stop.Tried || math.Abs(t-stop.DepthM) <= sameStop
+		}
+		out = append(out, stop)
+	}
+	return nextOf(out)
+}
 
 // Depths fished at since one came to the spot, in metres below the surface.
 func (o *Outing) Depths() (out []float64) {

@@ -157,6 +157,15 @@ func TestAColumnOfWaterIsSearched(t *testing.T) {
 	assert.InDelta(t, 0.1, outing.AboveFish(0.3), 1e-9, "never out of the water")
 }
 
+// Marked at 10 and at 14 m: the first is fished from a little above it, then the next is named (case practice).
+func TestMarkedFishOneLevelAfterTheOther(t *testing.T) {
+	of := func(tried ...float64) []outing.Level { return outing.Marked([]float64{10, 14}, tried) }
+	assert.Equal(t, []outing.Level{{DepthM: 9.5, Next: true}, {DepthM: 13.5}}, of())
+	assert.Equal(t, []outing.Level{{DepthM: 9.5, Tried: true}, {DepthM: 13.5, Next: true}}, of(9.6))
+	assert.Equal(t, []outing.Level{{DepthM: 9.5, Tried: true}, {DepthM: 13.5, Tried: true}}, of(9.6, 13.5))
+	assert.Empty(t, outing.Marked(nil, []float64{3}))
+}
+
 // A boat's water settles in a quarter of an hour.
 func TestABoatHasPassed(t *testing.T) {
 	o := told(t, did(outing.Passed))

@@ -107,6 +107,8 @@ type Stay struct {
 	School School
 	// Winter: a school that is found is worked until it stops, not left.
 	Winter bool
+	// AllAtOnce says that those of one place feed together and stop together.
+	AllAtOnce bool
 	// Dolphins are about since then; zero: none are.
 	Dolphins time.Time
 }
@@ -138,6 +140,7 @@ const (
 	ByClock      Reason = "clock"
 	ByBites      Reason = "bites"
 	ByWinter     Reason = "winter"
+	ByAllAtOnce  Reason = "all at once"
 	ByDolphins   Reason = "dolphins"
 	NowhereElse  Reason = "nowhere else"
 	TimeIsUpHere Reason = "time"
@@ -184,6 +187,10 @@ func (s Stay) Choose() Choice {
 	case s.Winter && s.Fish > 0:
 		// Worked until it stops, whatever the school.
 		c.Reason, c.Left = ByWinter, BiteLasts-quiet
+		c.Stay = c.Left > 0
+	case s.AllAtOnce && s.Fish > 0:
+		// One on means the others are; none in a while, that all have stopped, whatever was caught before.
+		c.Reason, c.Left = ByAllAtOnce, BiteLasts-quiet
 		c.Stay = c.Left > 0
 	case s.School == Clock:
 		c.Reason, c.Left = ByClock, FixedClock-quiet

@@ -95,6 +95,27 @@ func TestTheSchoolsOfWhenToLeave(t *testing.T) {
 	assert.False(t, stays(outing.Odds, 66, 65, dolphins))
 }
 
+// Flatfish are on and off all at once: while one bit lately the odds elsewhere do not count, and when none has, what was
+// caught before does not either; before the first fish the school holds (common practice, no source).
+func TestFlatfishAreOnAndOffAllAtOnce(t *testing.T) {
+	flat := func(fish, sign int) outing.Choice {
+		s := stay()
+		s.AllAtOnce, s.Fish, s.RodHours, s.Now, s.LastSign = true, fish, 1, at(60), at(sign)
+		s.Others[0].Rate.Fish = 9
+		return s.Choose()
+	}
+	on, off, none := flat(1, 50), flat(7, 35), flat(0, 50)
+	assert.True(t, on.Stay, "one on, so others are")
+	assert.Equal(t, outing.ByAllAtOnce, on.Reason)
+	assert.Equal(t, 10*time.Minute, on.Left)
+	assert.False(t, off.Stay, "they stopped, however many there were")
+	assert.Equal(t, outing.ByAllAtOnce, off.Reason)
+	assert.Equal(t, outing.ByOdds, none.Reason)
+	dolphins := stay()
+	dolphins.AllAtOnce, dolphins.Fish, dolphins.Dolphins = true, 1, at(60)
+	assert.Equal(t, outing.ByDolphins, dolphins.Choose().Reason)
+}
+
 // The more is fished without a fish, the less is expected; with each fish more. Nothing is expected of no time.
 func TestABlankHourTellsAndAFishTellsMore(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {

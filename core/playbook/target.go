@@ -53,6 +53,8 @@ type Target struct {
 	// Handling says how to land, hold and put it back; Stay, when to move on, and StayCold, in water
 	// below what it feeds at.
 	Handling, Stay, StayCold string
+	// AllAtOnce says that those of one place feed together and stop together.
+	AllAtOnce bool
 	// Groundbait says how it is held with some; empty where it is not done.
 	Groundbait string
 	// Pauses of a lure are so many times the usual; 1 where nothing is said.
@@ -100,6 +102,9 @@ var senses = []string{"sight", "scent", "both"}
 // hazards to a leader.
 var hazards = []string{string(tackle.OpenSand), string(tackle.Shell), string(tackle.Pilings), string(tackle.Rocks), string(tackle.Teeth)}
 
+// allAtOnce is how fish bite that feed together and stop together.
+const allAtOnce = "all at once"
+
 // aspects of a target that become rules.
 var aspects = []string{"warmth", "cold", "numb", "gone", "hot", "clear", "mud", "scent", "column", "season", "away", "elsewhere", "likes",
 	"eats", "refuses"}
@@ -108,7 +113,7 @@ func (b *Book) readTarget(n node) error {
 	r := n.reader("id", "name", "latin", "idea", "origin", "weight_a", "weight_b", "longest", "senses", "column", "feeds",
 		"gone_below", "best", "away", "lives", "likes", "eats", "takes", "hooks", "strikes", "hazard", "handling", "stay", "stay_cold",
 		"cautions",
-		"note", "says", "plenty", "pauses", "groundbait", "ranges", "runs")
+		"note", "says", "plenty", "pauses", "groundbait", "ranges", "runs", "bites")
 	t := Target{ID: r.text("id"), Name: r.text("name"), Latin: r.text("latin"), Note: r.maybe("note"), Idea: r.text("idea"),
 		Origin: r.text("origin"), Weight: tackle.Curve{A: r.number("weight_a"), B: r.number("weight_b")},
 		Senses:  r.word("senses", "sense", senses),
@@ -122,6 +127,9 @@ func (b *Book) readTarget(n node) error {
 		Handling: r.text("handling"), Stay: r.maybe("stay"), StayCold: r.maybe("stay_cold"), Cautions: r.sentences("cautions")}
 	t.Ranges = read(r, "ranges", false, readRanges)
 	t.says, t.Custom = read(r, "says", false, readSays), n.custom
+	if _, there := r.in["bites"]; there {
+		t.AllAtOnce = r.word("bites", "way of biting", []string{allAtOnce}) == allAtOnce
+	}
 	t.Pauses, t.Groundbait = 1, r.maybe("groundbait")
 	if _, there := r.in["pauses"]; there {
 		t.Pauses = r.number("pauses")

@@ -37,6 +37,7 @@ type sourceTarget struct {
 	Handling   string            `yaml:"handling"`
 	Stay       string            `yaml:"stay,omitempty"`
 	StayCold   string            `yaml:"stay_cold,omitempty"`
+	Bites      string            `yaml:"bites,omitempty"`
 	Groundbait string            `yaml:"groundbait,omitempty"`
 	Pauses     float64           `yaml:"pauses,omitempty"`
 	Cautions   []string          `yaml:"cautions,omitempty"`
@@ -66,6 +67,9 @@ func (t *Target) Source() ([]byte, error) {
 		Hazard: string(t.Hazard), Handling: t.Handling, Stay: t.Stay, StayCold: t.StayCold, Cautions: t.Cautions, Note: t.Note,
 		Says: t.says}
 	out.Groundbait = t.Groundbait
+	if t.AllAtOnce {
+		out.Bites = allAtOnce
+	}
 	for _, r := range t.Ranges {
 		out.Ranges = append(out.Ranges, sourceRange{string(r.Coast), r.South, r.North})
 	}

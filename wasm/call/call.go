@@ -49,13 +49,14 @@ type outingAsked struct {
 	// Until when one can stay, where that is known.
 	Until time.Time `json:"until"`
 	// Here is what is expected a rod-hour, as an advice says it; nil: nothing is known.
-	Here   *expected     `json:"here"`
-	Others []otherAsked  `json:"others"`
-	School outing.School `json:"school"`
-	Winter bool          `json:"winter"`
-	// DeepM is the water over the mark that is fished, FishM a depth a fish was seen or marked at; 0: not known.
-	DeepM float64 `json:"deep_m"`
-	FishM float64 `json:"fish_m"`
+	Here      *expected     `json:"here"`
+	Others    []otherAsked  `json:"others"`
+	School    outing.School `json:"school"`
+	Winter    bool          `json:"winter"`
+	AllAtOnce bool          `json:"all_at_once"`
+	// DeepM is the water over the mark that is fished, FishM depths fish were marked at.
+	DeepM float64   `json:"deep_m"`
+	FishM []float64 `json:"fish_m"`
 	// At is where the device is; nil: not known.
 	At *outing.Place `json:"at"`
 }
@@ -97,7 +98,7 @@ type outingAnswer struct {
 	Row      row       `json:"row"`
 	// Column of water level by level, in the order they are tried, and where to stop for a fish.
 	Column []level `json:"column"`
-	Above  *level  `json:"above,omitempty"`
+	Above  []level `json:"above"`
 	// Trail of casts along the shore, and how far along it one stands.
 	Trail    []crumb `json:"trail"`
 	Standing float64 `json:"standing_m"`
@@ -183,7 +184,7 @@ func (in *outingAsked) stay(o *outing.Outing) *stay {
 	if now == nil || in.Here == nil {
 		return nil
 	}
-	s := outing.Stay{Now: in.Now, Until: in.Until, Rods: now.Rods, Here: in.Here.rate(), School: in.School, Winter: in.Winter,
+	s := outing.Stay{Now: in.Now, Until: in.Until, Rods: now.Rods, Here: in.Here.rate(), School: in.School, Winter: in.Winter, AllAtOnce: in.AllAtOnce,
 		Since: o.CameTo().Started, LastSign: now.LastSign(), Dolphins: o.SawLately("dolphins", in.Now)}
 	if s.Until.IsZero() {
 		s.Until = in.Now.Add(outing.Compared)

@@ -83,7 +83,7 @@ var usualRate = outing.Rate{Fish: 1, RodHours: 3}
 
 // search is what the outing says of where to look: features, zones, levels.
 func (c *Core) search(out *outingAnswer, o *outing.Outing, in *outingAsked) {
-	out.Features, out.Column = []feature{}, []level{}
+	out.Features = []feature{}
 	for _, f := range o.Features() {
 		out.Features = append(out.Features, feature(f))
 	}
@@ -107,20 +107,23 @@ func (c *Core) search(out *outingAnswer, o *outing.Outing, in *outingAsked) {
 	}
 	turn := c.turn()
 	at := func(depthM float64) level {
-		if in.DeepM <= 0 {
+		// Deeper than the water is known to be: counted from above.
+		if depthM >= in.DeepM {
 			return level{DepthM: depthM, Turns: tackle.Turns(depthM, 0, turn), Surface: true}
 		}
 		return level{DepthM: depthM, Turns: tackle.Turns(in.DeepM, depthM, turn)}
 	}
-	for _, l := range outing.Column(in.DeepM, o.Depths()) {
-		one := at(l.DepthM)
-		one.Tried, one.Next = l.Tried, l.Next
-		out.Column = append(out.Column, one)
+	levels := func(of []outing.Level) []level {
+		out := []level{}
+		for _, l := range of {
+			one := at(l.DepthM)
+			one.Tried, one.Next = l.Tried, l.Next
+			out = append(out, one)
+		}
+		return out
 	}
-	if in.FishM > 0 {
-		stop := at(outing.AboveFish(in.FishM))
-		out.Above = &stop
-	}
+	out.Column = levels(outing.Column(in.DeepM, o.Depths()))
+	out.Above = levels(outing.Marked(in.FishM, o.Depths()))
 	trail, standing := o.Trail()
 	out.Trail, out.Standing, out.SameM = []crumb{}, standing, outing.SamePlace
 	if n := len(trail); n > 1 && trail[n-1].Aimed && trail[n-1].Signs == 0 {

@@ -3338,6 +3338,8 @@ export interface components {
             what_would_change?: boolean;
         };
         Elsewhere: {
+            /** @description those of one place feed together and stop together */
+            all_at_once: boolean;
             /** @description fish a rod-hour here; left out where nothing can be fished */
             here?: components["schemas"]["ExpectedOut"];
             /** @description the nearest that can be fished when one comes there, best first */

@@ -28,7 +28,7 @@ export default function FishPage() {
   const outing = useOuting();
   const now = last(outing.touches);
   const around = useAround(now?.spot_id ?? here.spot.id, now?.target);
-  const [fishAt, setFishAt] = useState<number>();
+  const [fishAt, setFishAt] = useState<number[]>([]);
   const [at, setAt] = useState<Fix>();
   const deep = now?.mark === undefined ? undefined : around.depths?.[now.mark];
   const { told, fault } = useTold(outing.touches, around, around.windows, {

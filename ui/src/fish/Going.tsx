@@ -31,8 +31,8 @@ export function Going(props: {
   present: () => Date;
   say: (said: Said) => Promise<void>;
   onEnd: () => void;
-  fishAt: number | undefined;
-  onFishAt: (m: number | undefined) => void;
+  fishAt: number[];
+  onFishAt: (m: number[]) => void;
   /** Where the device is, while that matters. */
   onAt: (at: Fix | undefined) => void;
   /** The outing's id. */

@@ -20,8 +20,8 @@ export function Look(props: {
   told: Told;
   touches: Touch[];
   doing: Doing;
-  fishAt: number | undefined;
-  onFishAt: (m: number | undefined) => void;
+  fishAt: number[];
+  onFishAt: (m: number[]) => void;
   tell: (said: Said) => void;
   present: () => Date;
   fix: () => Fix | undefined;
@@ -29,6 +29,7 @@ export function Look(props: {
 }) {
   const { told, doing, tell, fix } = props;
   const [feature, setFeature] = useState('');
+  const [marked, setMarked] = useState<number>();
   const spot = useQuery({ queryKey: ['spot', doing.spot_id], queryFn: () => api.spot(doing.spot_id) });
   const book = useQuery({ queryKey: keys.playbook, queryFn: api.playbook, staleTime: Infinity });
   const marks = spot.data?.marks ?? [];
@@ -74,29 +75,34 @@ export function Look(props: {
       {told.column.length > 0 && (
         <>
           <h3>{say.levels}</h3>
-          <ol className="fish-levels">
-            {told.column.map((l) => (
-              <li key={l.depth_m} className={l.tried ? 'tried' : l.next ? 'next' : undefined}>
-                <button onClick={() => tell({ kind: 'fish', doing: { ...doing, depth_m: l.depth_m } })}>
-                  {say.level(show('depth', l.depth_m), halves(l.turns))}
-                </button>
-                {l.next && <span className="quiet">{say.nextLevel}</span>}
-              </li>
-            ))}
-          </ol>
+          <Levels of={told.column} doing={doing} tell={tell} />
         </>
       )}
       <div className="form">
         <label>
           {say.fishMarkedAt}
-          <NumberField measure="depth" min={0.1} max={200} value={props.fishAt} onChange={props.onFishAt} />
+          <NumberField measure="depth" min={0.1} max={200} value={marked} onChange={setMarked} />
         </label>
-        {told.above && (
-          <p>
-            {say.stopAbove(show('depth', told.above.depth_m), halves(told.above.turns), told.above.surface)}
-          </p>
-        )}
+        <button
+          className="act"
+          disabled={marked === undefined}
+          onClick={() => {
+            if (marked !== undefined) props.onFishAt([...props.fishAt, marked]);
+            setMarked(undefined);
+          }}
+        >
+          {say.markedToo}
+        </button>
       </div>
+      {told.above.length > 0 && (
+        <>
+          <p className="quiet small">{say.stopAbove}</p>
+          <Levels of={told.above} doing={doing} tell={tell} />
+          <button className="act" onClick={() => props.onFishAt([])}>
+            {say.unmark}
+          </button>
+        </>
+      )}
 
       <SeenFish target={doing.target} />
 
@@ -117,6 +123,21 @@ export function Look(props: {
         {say.notNow}
       </button>
     </section>
+  );
+}
+
+/** Levels to fish at, in the order they are tried; a touch says that one fishes there. */
+function Levels(props: { of: Told['above']; doing: Doing; tell: (said: Said) => void }) {
+  return (
+    <ol className="fish-levels">
+      {props.of.map((l) => (
+        <li key={l.depth_m} className={l.tried ? 'tried' : l.next ? 'next' : undefined}>
+          <button onClick={() => props.tell({ kind: 'fish', doing: { ...props.doing, depth_m: l.depth_m } })}>
+            {say.level(show('depth', l.depth_m, 1), halves(l.turns), l.surface, l.next)}
+          </button>
+        </li>
+      ))}
+    </ol>
   );
 }
 

@@ -10,12 +10,9 @@ import { fish as say } from '../words/fish';
 export function Over({ told, targets, onClose }: { told: Told; targets: Target[]; onClose: () => void }) {
   const name = (id: string) => targets.find((t) => t.id === id)?.name ?? id;
   // Each mark at which the hook held the bottom, once.
-  const snags = told.spells.filter(
-    (s, i, all) =>
-      s.mark &&
-      s.events?.some((e) => e.kind === 'snagged' || e.kind === 'broke off') &&
-      all.findIndex((k) => k.mark === s.mark && k.spot_id === s.spot_id && k.events?.length) === i,
-  );
+  const snags = told.spells
+    .filter((s) => s.mark && s.events?.some((e) => e.kind === 'snagged' || e.kind === 'broke off'))
+    .filter((s, i, all) => all.findIndex((k) => k.mark === s.mark && k.spot_id === s.spot_id) === i);
   return (
     <section className="panel fish-over">
       <h1>{say.isOver}</h1>

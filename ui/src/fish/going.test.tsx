@@ -13,6 +13,7 @@ const told: Told = {
   features: [],
   row: { rods: [], moves: [] },
   column: [],
+  above: [],
   trail: [],
   standing_m: 0,
   again: false,
@@ -36,7 +37,7 @@ function before(minutes: number) {
         present={() => now}
         say={() => Promise.resolve()}
         onEnd={() => undefined}
-        fishAt={undefined}
+        fishAt={[]}
         onFishAt={() => undefined}
         onAt={() => undefined}
         outing="o"

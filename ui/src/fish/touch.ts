@@ -76,7 +76,7 @@ export interface Told {
     }[];
     moves: { rod: string; to_m: number; scouts: boolean }[];
   };
-  column: { depth_m: number; turns: number; tried: boolean; next: boolean }[];
+  column: { depth_m: number; turns: number; surface: boolean; tried: boolean; next: boolean }[];
   trail: { along_m: number; out_m: number; feature: string; signs: number; fish: number; aimed: boolean }[];
   standing_m: number;
   /** The last cast went where one had shown nothing. */
@@ -95,7 +95,7 @@ export interface Told {
     lure_over_s: number;
     run_m: number;
   };
-  above?: { depth_m: number; turns: number; surface: boolean };
+  above: { depth_m: number; turns: number; surface: boolean; tried: boolean; next: boolean }[];
   boat_s?: number;
   settles_s?: number;
   stay?: {

@@ -53,6 +53,7 @@ export function useAround(spot: string, target: string | undefined): Waters {
     here: elsewhere.data?.here,
     others: elsewhere.data?.others,
     winter: elsewhere.data?.winter,
+    all_at_once: elsewhere.data?.all_at_once,
     school: schoolOf(book.data?.schools.find((s) => s.id === 'Q3')?.chosen),
   };
 }

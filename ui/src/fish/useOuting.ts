@@ -17,6 +17,7 @@ export interface Around {
   here?: Elsewhere['here'] | undefined;
   others?: Elsewhere['others'] | undefined;
   winter?: boolean | undefined;
+  all_at_once?: boolean | undefined;
   school?: string | undefined;
 }
 
@@ -117,14 +118,14 @@ export function useTold(
   windows: Window[] | undefined,
   deep: {
     deep_m?: number | undefined;
-    fish_m?: number | undefined;
+    fish_m?: number[] | undefined;
     at?: { lat: number; lon: number } | undefined;
   },
 ): { told?: Told; fault: string } {
   const { present } = usePlace();
   const [answer, setAnswer] = useState<{ told?: Told; fault: string }>({ fault: '' });
-  const { here, others, winter, school } = around;
-  const asked = JSON.stringify({ here, others, winter, school, ...deep });
+  const { here, others, winter, all_at_once, school } = around;
+  const asked = JSON.stringify({ here, others, winter, all_at_once, school, ...deep });
   const known = JSON.stringify(windows ?? null);
   useEffect(() => {
     if (touches.length === 0) return undefined;

@@ -63,10 +63,12 @@ export const fish = {
   oneCastAPlace: 'One cast a place; a second only where something showed.',
   marksOfThatKind: (names: string[]) => `Marks of that kind here: ${allOf(names)}.`,
   levels: 'Levels, in the order to try',
-  level: (depth: string, turns: number) => `${depth} down, ${counted(turns, 'turn', 'turns')} off the bottom`,
+  level: (depth: string, turns: number, surface: boolean, next: boolean) =>
+    `${next ? 'Next: ' : ''}${depth} down, ${counted(turns, 'turn', 'turns')} ${surface ? 'below the surface' : 'off the bottom'}`,
   fishMarkedAt: 'Fish marked at',
-  stopAbove: (depth: string, turns: number, surface: boolean) =>
-    `Stop above it, at ${depth}: ${counted(turns, 'turn', 'turns')} ${surface ? 'below the surface' : 'off the bottom'}.`,
+  markedToo: 'Marked',
+  unmark: 'Forget the marks',
+  stopAbove: 'Most look up: stop a little above each, one after the other.',
   rodsInARow: 'Rods in a row',
   rodNamed: (rod: string) => `Rod ${rod}`,
   rodOut: (rod: string, far: string, bait: string, since: string) =>
@@ -88,7 +90,6 @@ export const fish = {
     'Touch where a cast went; you stand at the foot. Circles showed nothing, filled ones did.',
   planOfTheCasts: (n: number) => `The shore from above, with ${counted(n, 'cast', 'casts')}`,
   youCastThere: 'You cast there before, and nothing showed: try beside it.',
-  nextLevel: 'next',
   trolling: 'Trolling',
 
   // Troll.tsx
@@ -171,6 +172,10 @@ export const fish = {
         return s.stay ? `Something bit: stay ${left} more. ${here}` : `Nothing bites any more: go. ${here}`;
       case 'winter':
         return s.stay ? `A winter school is worked until it stops: ${left} more.` : 'The school has stopped.';
+      case 'all at once':
+        return s.stay
+          ? `They feed all at once: cast back where it came from. ${left} more without a bite, and they have stopped.`
+          : `They have stopped, all at once, however many there were: walk or drift on to other ground${s.best ? `, or go to ${s.best}` : ''}.`;
       case 'dolphins':
         return s.stay ? `Dolphins: ${left} at the nearest structure, then go.` : 'Dolphins: go.';
       case 'time':
