@@ -59,7 +59,7 @@ var allowed = map[string][]string{
 	"core/plan": {"core/springrun",
 		"core/quantity", "core/sky", "core/tide", "core/ground", "core/conditions", "core/spot", "core/playbook",
 		"core/rate", "core/sweep", "core/going", "core/kit", "core/advise", "core/tackle", "core/outing"},
-	"core/evidence":  {"core/playbook", "core/rate", "core/regress"},
+	"core/evidence":  {"core/conditions", "core/playbook", "core/rate", "core/regress"},
 	"core/elsewhere": {"core/ground", "core/spot", "core/playbook", "core/rate", "core/going", "core/outing", "core/advise"},
 	"core/cases":     {"core/*"},
 	// A file format knows the core, what all formats have in common, and no other format.
@@ -88,6 +88,7 @@ var allowed = map[string][]string{
 		"core/playbook", "core/kit", "core/going"},
 	"server/account": {"core/quantity", "server/store"},
 	"server/desk":    {"core/*", "server/store"},
+	"server/learned": {"core/*", "server/store", "server/desk"},
 	// The rooms stand side by side on web and wire; only the router knows them.
 	// Published stations are data the program carries.
 	"server/known": {"core/ground", "core/tide"},
@@ -95,11 +96,11 @@ var allowed = map[string][]string{
 	"server/dump": {"server/store"},
 	// The room of accounts is the only one that lets people in.
 	"server/api/people": {"core/quantity", "server/account", "server/store", "server/api/web", "server/api/wire"},
-	"server/api/web": {"answer", "core/going", "core/kit", "core/playbook", "core/quantity", "server/account", "server/desk",
-		"server/store"},
+	"server/api/web": {"answer", "core/going", "core/kit", "core/playbook", "core/quantity", "core/rate", "server/account", "server/desk",
+		"server/learned", "server/store"},
 	"server/api/wire": {"answer", "core/*", "server/api/web", "server/store"},
 	"server/api/*": {"answer", "core/*", "interchange/*", "server/known", "server/store", "server/desk", "server/api/web",
-		"server/api/wire"},
+		"server/api/wire", "server/learned"},
 	"server/api":     {"core/playbook", "server/store", "server/account", "server/api/*"},
 	"server":         {"core/*", "server/*", "ui"},
 	"ui":             {},

@@ -10,7 +10,6 @@ import (
 	"greypebble/core/ground"
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
-	"greypebble/core/rate"
 	"greypebble/core/spot"
 )
 
@@ -72,7 +71,11 @@ func LookingOver(a Around, in *AheadAsked, by ground.Means, at string, among fun
 	if err != nil {
 		return Looking{}, err
 	}
-	out := Looking{Asked: plan.Asked{Book: book, Belief: rate.Priors{Book: book}, Limits: limits, Company: company(in.Along),
+	belief, err := a.Belief()
+	if err != nil {
+		return Looking{}, err
+	}
+	out := Looking{Asked: plan.Asked{Book: book, Belief: belief, Limits: limits, Company: company(in.Along),
 		Units: a.Units(), By: by, From: from, Days: in.Days}}
 	for _, sp := range all {
 		if !among(sp) {

@@ -11,6 +11,7 @@ import (
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
+	"greypebble/core/rate"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
 )
@@ -22,6 +23,8 @@ type Around interface {
 	Units() quantity.Units
 	// Book of the angler, with positions taken for this once, by question of the schools.
 	Book(positions map[string]string) (*playbook.Book, error)
+	// Belief of their log, of the rules of their book.
+	Belief() (rate.Belief, error)
 	Kit() (kit.Kit, error)
 	Limits() (going.Limits, error)
 	// Spot of theirs, laid out for a time.

@@ -62,7 +62,11 @@ func questionOf(around Around, b *AdviseBody) (*question, error) {
 	if err != nil {
 		return nil, err
 	}
-	q.Question = advise.Question{Book: book, Belief: rate.Priors{Book: book}, Time: t, Units: units, Most: b.Most,
+	belief, err := beliefOf(around, book, b.Belief)
+	if err != nil {
+		return nil, err
+	}
+	q.Question = advise.Question{Book: book, Belief: belief, Time: t, Units: units, Most: b.Most,
 		DrawnPx: b.DrawnPx, Signs: b.Signs, KitOnly: b.KitOnly, Changes: b.WhatChanges}
 	if q.Kit, err = around.Kit(); err != nil {
 		return nil, err
@@ -75,6 +79,14 @@ func questionOf(around Around, b *AdviseBody) (*question, error) {
 		return nil, err
 	}
 	return q, q.lay(around, b, seen)
+}
+
+// beliefOf what is asked to be believed: the log, unless it is the book.
+func beliefOf(around Around, book *playbook.Book, asked string) (rate.Belief, error) {
+	if asked == "book" {
+		return rate.Priors{Book: book}, nil
+	}
+	return around.Belief()
 }
 
 // bookFor a question: the angler's, with positions taken for this once.

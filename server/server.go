@@ -3,10 +3,11 @@ package server
 
 import (
 	"context"
-	"github.com/google/uuid"
 	"net/http"
 	"net/netip"
 	"time"
+
+	"github.com/google/uuid"
 
 	"greypebble/core/playbook"
 	"greypebble/server/account"

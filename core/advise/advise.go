@@ -135,9 +135,10 @@ func Ask(q Question) (Advice, error) {
 }
 
 // moment asked about, with the warmth over its marks and what is seen on the water; and the tide
-// around it.
+// around it. What is believed is of the target from then on.
 func (q *Question) moment() (*spot.Moment, *tide.Curve, error) {
 	s := q.Spot
+	q.Belief = q.Belief.For(q.Target.ID)
 	if err := s.CheckWords(); err != nil {
 		return nil, nil, err
 	}

@@ -42,7 +42,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 		name, owned = r.owned.Name, r.owned.ID
 	}
 	contrast := q.contrast(r)
-	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: contrast.Edge(), Catch: contrast.Catch(q.Target), Absent: r.on.away(),
+	ch := Choice{Target: q.Target, DepthM: r.depthM, Edge: contrast.Edge(), Catch: q.catch(r, contrast), Absent: r.on.away(),
 		For: q.forIt(r), Cautions: choiceCautions(q, r), contrast: contrast}
 	ch.Reasons = q.reasons(r, &ch)
 	ch.Sentence = fmt.Sprintf(words.OnInOfWater, name, article.Replace(" " + q.Units.Fill(fill.Replace(r.rig.Short)))[1:],

@@ -39,22 +39,27 @@ func Mine(q Question, way MyWay) (Advice, error) {
 	if err != nil {
 		return Advice{}, err
 	}
-	best := -1
-	for i := range all {
-		if all[i].mine && (best < 0 || all[i].better(&all[best], byValue) < 0) {
-			best = i
-		}
-	}
-	choice := describe(&q, m, &all[best])
+	best := bestOfMine(all)
+	choice := describe(&q, m, best)
 	choice.BeatsNext = 1
 	if n > 0 {
-		a.Usual = usual(all[best].on)
+		a.Usual = usual(best.on)
 	}
 	if against != "" {
 		choice.Cautions = append([]going.Caution{{ID: "my way", Severity: going.Think, Says: against}}, choice.Cautions...)
 	}
 	a.Choices = []Choice{choice}
 	return a, nil
+}
+
+// bestOfMine among all, of which some are.
+func bestOfMine(all []rankedOption) (best *rankedOption) {
+	for i := range all {
+		if all[i].mine && (best == nil || all[i].better(best, byValue) < 0) {
+			best = &all[i]
+		}
+	}
+	return best
 }
 
 // sortedByMark keeps the presentations of one mark together.

@@ -16,9 +16,9 @@ import (
 type rankedOption struct {
 	presentation
 	on *standing
-	// taken is what it comes to by the rules about what is offered; value the logarithm of the
-	// edge.
-	taken, value float64
+	// taken is what it comes to by the rules about what is offered, as they are believed and as the book has them;
+	// value the logarithm of the edge.
+	taken, byBook, value float64
 }
 
 // even is a difference in the logarithm of an edge that is none.
@@ -61,6 +61,7 @@ const farther = 0.002
 func byReach(o *rankedOption) float64 { return o.value - farther*o.offM }
 
 func byTaken(o *rankedOption) float64 { return o.taken }
+func byBook(o *rankedOption) float64  { return o.byBook }
 func byValue(o *rankedOption) float64 { return o.value }
 
 // ranking of what can be presented, best first.
@@ -121,7 +122,8 @@ func (q *Question) weighAll(m *spot.Moment, options []presentation) ([]rankedOpt
 		if on == nil || on.mark != p.mark {
 			on = q.standing(base, m, p.at, &y)
 		}
-		all[i] = rankedOption{presentation: *p, on: on, taken: weighing.taken(p, on)}
+		all[i] = rankedOption{presentation: *p, on: on}
+		all[i].taken, all[i].byBook = weighing.taken(p, on)
 	}
 	settleTaken(all)
 	return all, nil
@@ -129,7 +131,7 @@ func (q *Question) weighAll(m *spot.Moment, options []presentation) ([]rankedOpt
 
 // settleTaken finds the best of the book on each mark and on all of them, and measures all by that.
 func settleTaken(all []rankedOption) {
-	var best *rankedOption
+	var best, books *rankedOption
 	for i := range all {
 		o := &all[i]
 		if o.owned != nil || o.mine {
@@ -144,16 +146,19 @@ func settleTaken(all []rankedOption) {
 		if best == nil || o.better(best, byTaken) < 0 {
 			best = o
 		}
+		if books == nil || o.better(books, byBook) < 0 {
+			books = o
+		}
 	}
 	for i := range all {
 		o := &all[i]
 		if best == nil { // nothing of the book can be fished: it is its own measure
-			best = o
+			best, books = o, o
 		}
 		if o.on.best == nil {
 			o.on.best = best
 		}
-		o.on.yardstick = best
+		o.on.yardstick, o.on.books = best, books
 		o.value = o.on.value + math.Min(o.taken-best.taken, 0)
 	}
 }
@@ -228,40 +233,54 @@ func (w *weighing) weigh(p *presentation, on *standing) []playbook.Weighed {
 	return w.rules
 }
 
-// taken is what they come to. What is not known is the same for all and left out.
-func (w *weighing) taken(p *presentation, on *standing) float64 {
-	sum := 0.0
+// taken is what they come to as they are believed, and as the book has them. What is not known is the same for all and
+// left out.
+func (w *weighing) taken(p *presentation, on *standing) (believed, byBook float64) {
 	rules := w.weigh(p, on)
 	for i := range rules {
-		sum += w.q.Belief.Mean(rules[i].Rule) * rules[i].Mean(0)
+		mean := rules[i].Mean(0)
+		believed += w.q.Belief.Mean(rules[i].Rule) * mean
+		byBook += w.q.Book.Rules[rules[i].Rule].Prior.Mean * mean
 	}
-	return sum
+	return believed, byBook
 }
 
-// contrast of a presentation with an ordinary spell.
-func (q *Question) contrast(o *rankedOption) *rate.Contrast {
-	c := rate.NewContrast(q.Belief, len(q.Book.Rules))
-	none := [conditions.Scenarios]float64{}
-	byRule := func(list []playbook.Weighed) []*[conditions.Scenarios]float64 {
-		out := make([]*[conditions.Scenarios]float64, len(q.Book.Rules))
-		for i := range list {
-			out[list[i].Rule] = &list[i].W
-		}
-		return out
+// against is how a presentation differs from an ordinary spell, rule by rule, what is taken as the best has it.
+func (q *Question) against(o, best *rankedOption) *rate.Contrast {
+	mine := byRule(q.Book, (&weighing{q: q}).weigh(&o.presentation, o.on))
+	return q.differing(o.on, mine, byRule(q.Book, (&weighing{q: q}).weigh(&best.presentation, best.on)))
+}
+
+type weights = [conditions.Scenarios]float64
+
+// byRule puts weights at the places of their rules.
+func byRule(b *playbook.Book, list []playbook.Weighed) []*weights {
+	out := make([]*weights, len(b.Rules))
+	for i := range list {
+		out[list[i].Rule] = &list[i].W
 	}
-	untaken := byRule(o.on.untaken)
-	mine := byRule((&weighing{q: q}).weigh(&o.presentation, o.on))
-	best := byRule((&weighing{q: q}).weigh(&o.on.yardstick.presentation, o.on.yardstick.on))
+	return out
+}
+
+// differing is how being on a mark differs from an ordinary spell, with what is taken weighed for one's own and for the
+// best; nil for one's own: nothing is known of it.
+func (q *Question) differing(on *standing, mine, best []*weights) *rate.Contrast {
+	c := rate.NewContrast(q.Belief, len(q.Book.Rules))
+	none := weights{}
+	untaken := byRule(q.Book, on.untaken)
 	for _, r := range q.Book.About(q.Target.ID) {
 		part := q.Book.Rules[r].Part
 		w, against := untaken[r], &none
 		if part == playbook.Taken {
+			if mine == nil {
+				continue
+			}
 			w = mine[r]
 			if b := best[r]; b != nil {
 				against = b
 			}
-		} else if mean := o.on.ordinary.Rules[r]; mean != 0 {
-			against = &[conditions.Scenarios]float64{}
+		} else if mean := on.ordinary.Rules[r]; mean != 0 {
+			against = &weights{}
 			for k := range against {
 				against[k] = mean
 			}
@@ -273,6 +292,12 @@ func (q *Question) contrast(o *rankedOption) *rate.Contrast {
 			c.Add(part, r, w, against)
 		}
 	}
+	return c
+}
+
+// contrast of a presentation with an ordinary spell.
+func (q *Question) contrast(o *rankedOption) *rate.Contrast {
+	c := q.against(o, o.on.yardstick)
 	taken := o.taken - o.on.yardstick.taken
 	c.Bound(math.Min(ordinary.MostAbsent(o.on.absence)+math.Min(taken, 0), c.Log()-math.Max(taken, 0)))
 	c.Place(o.on.run)
@@ -280,4 +305,15 @@ func (q *Question) contrast(o *rankedOption) *rate.Contrast {
 	// the best of the book, whatever finish one gives it.
 	c.Shift(math.Max(o.on.best.taken-o.on.yardstick.taken, taken), playbook.Taken, playbook.There)
 	return c
+}
+
+// catch a rod-hour that is expected of a presentation. It is the book's best that an ordinary spell is fished with,
+// whatever the log has found better since.
+func (q *Question) catch(o *rankedOption, c *rate.Contrast) rate.Catch {
+	if o.on.books != o.on.yardstick {
+		c = q.against(o, o.on.books)
+		c.Bound(ordinary.MostAbsent(o.on.absence) + math.Min(o.taken-o.on.books.taken, 0))
+		c.Place(o.on.run)
+	}
+	return c.Catch(q.Spot.Key)
 }

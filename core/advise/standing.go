@@ -31,6 +31,8 @@ type standing struct {
 	run float64
 	// best of the book on this mark, and on all of them: what is taken is measured by that.
 	best, yardstick *rankedOption
+	// books is the best as the book has the rules, which is what the log is measured by.
+	books *rankedOption
 	// ordinary spell of the target.
 	ordinary *ordinary.Yardstick
 	// offered are the taken values of each offering's best of the book.

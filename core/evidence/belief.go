@@ -15,65 +15,61 @@ import (
 type Belief struct {
 	e      *Evidence
 	target string
+	view   *view
 }
 
 var _ rate.Belief = Belief{}
 
 // For a target, also one that was never fished for: what was learnt with others holds for it in part.
-func (e *Evidence) For(target string) Belief { return Belief{e, target} }
+func (e *Evidence) For(target string) Belief {
+	e.mu.Lock()
+	defer e.mu.Unlock()
+	v := e.views[target]
+	if v == nil {
+		v = e.viewOf(target)
+		e.views[target] = v
+	}
+	return Belief{e, target, v}
+}
+
+// For another target.
+func (b Belief) For(target string) rate.Belief {
+	if target == b.target {
+		return b
+	}
+	return b.e.For(target)
+}
 
 // Mean of a rule's coefficient.
-func (b Belief) Mean(rule int) float64 {
-	at, spoke := b.e.rules[rule]
-	if !spoke {
-		return b.e.book.Rules[rule].Prior.Mean
-	}
-	mean := b.e.post.Mode[at]
-	if only := b.e.only[rule]; only != "" && only != b.target {
-		// Of what one fish taught, so much is taken to hold for another.
-		usual := b.e.book.Rules[rule].Prior.Mean
-		return usual + (1-own)*(mean-usual)
-	}
-	if at, there := b.e.ours[ofTarget{rule, b.target}]; there {
-		mean += b.e.post.Mode[at]
-	}
-	return mean
-}
+func (b Belief) Mean(rule int) float64 { return b.view.means[rule] }
 
 // Variance of Σ rules[r]·β_r. Where the counts scatter more than chance has them do, what the log says is held that
 // much more loosely, never more loosely than the book.
 func (b Belief) Variance(rules []float64) float64 {
-	known, unknown, prior := make([]float64, len(b.e.post.Mode)), 0.0, 0.0
-	for r, c := range rules {
-		if c == 0 {
-			continue
-		}
-		sd := b.e.book.Rules[r].Prior.SD
-		whole := sd * sd * c * c
-		at, spoke := b.e.rules[r]
-		if !spoke {
-			unknown += whole
-			continue
-		}
-		switch ours, there := b.e.ours[ofTarget{r, b.target}]; {
-		case there:
-			known[at], known[ours] = c, c
-			prior += whole
-		case b.e.only[r] == b.target:
-			known[at] = c
-			prior += whole
-		case b.e.only[r] != "":
-			// The common part given the whole of another target, and this one's own.
-			known[at] = (1 - own) * c
-			prior += (1 - own) * (1 - own) * whole
-			unknown += own * (2 - own) * whole
-		default:
-			known[at] = c
-			prior += (1 - own) * whole
-			unknown += own * whole
-		}
+	var s sum
+	s.rules(b.view, rules)
+	return s.variance(b.view)
+}
+
+// Expect the logarithm of the catch a rod-hour of an ordinary spell at a spot, and the variance of that and of
+// Σ rules[r]·β_r together.
+func (b Belief) Expect(spot string, rules []float64) (log, variance float64) {
+	var s sum
+	log = b.view.usual
+	if b.view.base < 0 {
+		s.unknown += playbook.PlentySD * playbook.PlentySD
+	} else {
+		log = b.e.post.Mode[b.e.base[b.target]]
+		s.add(b.view.base, 1, playbook.PlentySD*playbook.PlentySD)
 	}
-	return unknown + math.Min(prior, b.e.Dispersion*b.e.post.Covariance(known, known))
+	if at, fished := b.view.spots[spot]; fished {
+		log += b.e.post.Mode[b.e.spots[[2]string{b.target, spot}]]
+		s.add(at, 1, rate.SpotSD*rate.SpotSD)
+	} else {
+		s.unknown += rate.SpotSD * rate.SpotSD
+	}
+	s.rules(b.view, rules)
+	return log, s.variance(b.view)
 }
 
 // Interval is a multiplier as it is believed: the median, and what holds it four times in five.
@@ -122,18 +118,17 @@ func (b Belief) Rules() []Rule {
 
 // Base is the catch a rod-hour of an ordinary spell for a target at a spot nothing is known of.
 func (b Belief) Base() (Interval, error) {
-	at, fished := b.e.base[b.target]
-	if !fished {
-		t, err := b.e.book.Target(b.target)
-		if err != nil {
-			return Interval{}, err
-		}
-		return interval(math.Log(t.UsualCatch()), playbook.PlentySD), nil
+	if _, err := b.e.book.Target(b.target); err != nil {
+		return Interval{}, err
 	}
-	one := make([]float64, len(b.e.post.Mode))
-	one[at] = 1
-	sd := math.Sqrt(math.Min(playbook.PlentySD*playbook.PlentySD, b.e.Dispersion*b.e.post.Covariance(one, one)))
-	return interval(b.e.post.Mode[at], sd), nil
+	log, variance := b.Expect("", nil)
+	return interval(log, math.Sqrt(variance-rate.SpotSD*rate.SpotSD)), nil
+}
+
+// At a spot, what an ordinary spell catches a rod-hour.
+func (b Belief) At(spot string) Interval {
+	log, variance := b.Expect(spot, nil)
+	return interval(log, math.Sqrt(variance))
 }
 
 // Sum of the target's spells.

@@ -10,6 +10,7 @@ import (
 	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
 
+	"greypebble/core/conditions"
 	"greypebble/core/evidence"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -285,7 +286,65 @@ func TestWhatCannotBeLearntFrom(t *testing.T) {
 		_, err := evidence.Fit(b, []evidence.Spell{ok, s}, nil)
 		require.ErrorContains(t, err, "spell 1", name)
 	}
-	assert.Equal(t, []evidence.Spoke{{1, 0.5}, {3, -1}}, evidence.SpokeOf([]float64{0, 0.5, 0, -1}))
+	c := rate.NewContrast(rate.Priors{Book: b}, len(b.Rules))
+	level, open, none := [conditions.Scenarios]float64{}, [conditions.Scenarios]float64{}, [conditions.Scenarios]float64{}
+	for k := range level {
+		level[k], open[k] = 0.5, float64(k%2)
+	}
+	c.Add(playbook.There, 1, &level, &none)
+	c.Add(playbook.There, 2, &none, &none)
+	c.Add(playbook.There, 3, &open, &none)
+	assert.Equal(t, []evidence.Spoke{{Rule: 1, More: 0.5}, {Rule: 3, More: 0.5, Either: open[:]}}, evidence.SpokeOf(c))
+}
+
+// A reading that is not known: over the scenarios a spell says less of the rule than where it is known, and one in which
+// the rule cannot have held in full says so. What bites and is not landed speaks of where and when, at half its weight,
+// and not of what was on the hook.
+func TestWhatIsNotKnownAndWhatIsNotLanded(t *testing.T) {
+	b := book(t)
+	there, taken := -1, -1
+	for _, r := range b.About("red-drum") {
+		if b.Rules[r].Part == playbook.There && !b.Rules[r].Presence() {
+			there = r
+		}
+		if b.Rules[r].Part == playbook.Taken {
+			taken = r
+		}
+	}
+	fit := func(change func(*evidence.Spell)) evidence.Belief {
+		log := make([]evidence.Spell, 40)
+		for i := range log {
+			log[i] = evidence.Spell{Target: "red-drum", Spot: "bar", RodHours: 2, Fish: float64(i % 2 * 3),
+				Rules: []evidence.Spoke{{Rule: there, More: float64(i % 2)}, {Rule: taken, More: float64(i%2) / 2}}}
+			change(&log[i])
+		}
+		e, err := evidence.Fit(b, log, nil)
+		require.NoError(t, err)
+		return e.For("red-drum")
+	}
+	spread := func(of evidence.Belief, rule int) float64 {
+		one := make([]float64, len(b.Rules))
+		one[rule] = 1
+		return math.Sqrt(of.Variance(one))
+	}
+	known := fit(func(*evidence.Spell) {})
+	unknown := fit(func(s *evidence.Spell) {
+		s.Rules[0].More = 0.5
+		s.Rules[0].Either = []float64{0, 1, 0, 1, 0, 1, 0, 1}
+	})
+	assert.Greater(t, known.Mean(there), b.Rules[there].Prior.Mean)
+	assert.Less(t, spread(known, there), spread(unknown, there))
+	same := fit(func(s *evidence.Spell) {
+		m := s.Rules[0].More
+		s.Rules[0].Either = []float64{m, m, m, m, m, m, m, m}
+	})
+	assert.InDelta(t, known.Mean(there), same.Mean(there), 1e-9)
+
+	bites := func(n float64) evidence.Belief {
+		return fit(func(s *evidence.Spell) { s.Told, s.Contacts, s.Fish = true, n*s.Rules[0].More, 1 })
+	}
+	assert.Greater(t, bites(6).Mean(there), bites(0).Mean(there))
+	assert.Less(t, bites(6).Mean(taken)-bites(0).Mean(taken), (bites(6).Mean(there)-bites(0).Mean(there))/4)
 }
 
 func BenchmarkFit2k(b *testing.B) {

@@ -287,6 +287,16 @@ func CheckSigns(signs []string) error {
 	return nil
 }
 
+// KnownSigns are those of a list the playbook has a word for.
+func KnownSigns(signs []string) (out []string) {
+	for _, s := range signs {
+		if slices.Contains(Signs, s) {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
 // CheckFinish refuses a finish the playbook has no word for; none is none.
 func CheckFinish(finish string) error {
 	if finish != "" && !slices.Contains(Finishes, finish) {

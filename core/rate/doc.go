@@ -13,6 +13,6 @@
 // is shown, and its 80 % interval follows from the contrast w − w̄ and from what is not known of
 // the readings. Neither α nor u_spot is in it; they are in the expected catch ([Catch]).
 //
-// What is believed of the coefficients comes in through [Belief]: the priors
-// today, the posterior of the angler's log later.
+// What is believed of the coefficients comes in through [Belief]: the priors, or the posterior of the angler's log
+// (package evidence).
 package rate

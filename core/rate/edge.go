@@ -11,12 +11,19 @@ import (
 // Contrast of a choice with an ordinary spell, rule by rule.
 type Contrast struct {
 	belief Belief
-	// Rules is w − w̄ by rule, mean over the scenarios of the readings.
+	// Rules is w − w̄ by rule, mean over the scenarios of the readings, and Each of those that differ by scenario.
 	Rules []float64
+	Each  []Differs
 	logs  [conditions.Scenarios]float64
 	parts [playbook.PartCount]float64
 	// bound is the logarithm of what holds the whole down, see [Contrast.Bound].
 	bound float64
+}
+
+// Differs is by how much a rule applies more than in an ordinary spell, in each scenario of the readings.
+type Differs struct {
+	Rule int
+	By   [conditions.Scenarios]float64
 }
 
 // NewContrast of a number of rules: nothing differs yet.
@@ -28,14 +35,19 @@ func NewContrast(b Belief, rules int) *Contrast {
 // What is not known (NaN) is as in the ordinary spell.
 func (c *Contrast) Add(part playbook.Part, rule int, w, ordinary *[conditions.Scenarios]float64) {
 	mean := c.belief.Mean(rule)
+	each := Differs{Rule: rule}
 	for k := range w {
 		d := w[k] - ordinary[k]
 		if d != d || d == 0 {
 			continue
 		}
+		each.By[k] = d
 		c.Rules[rule] += d / conditions.Scenarios
 		c.logs[k] += mean * d
 		c.parts[part] += mean * d / conditions.Scenarios
+	}
+	if each.By != [conditions.Scenarios]float64{} {
+		c.Each = append(c.Each, each)
 	}
 }
 
@@ -109,7 +121,8 @@ func spread(logs *[conditions.Scenarios]float64) float64 {
 }
 
 // Beats is how sure it is, under the belief, that one choice is better than another, 0…1. What
-// both have cancels, so this is far surer than their intervals look.
+// both have cancels, so this is far surer than their intervals look. Of two targets, what is not known is as it is of
+// the first.
 func Beats(a, b *Contrast) float64 {
 	d := make([]float64, len(a.Rules))
 	for r := range d {
@@ -146,10 +159,10 @@ func SayBeats(p float64) string {
 // Catch a rod-hour that is expected.
 type Catch struct{ Median, Low, High float64 }
 
-// Catch of the contrast for a target: its usual catch, wide as that is, times the edge, times the
-// spot's own level, of which nothing is known.
-func (c *Contrast) Catch(t *playbook.Target) Catch {
-	median := t.UsualCatch() * math.Exp(c.Log()+c.bound)
-	half := Z80 * math.Sqrt(c.variance()+playbook.PlentySD*playbook.PlentySD+SpotSD*SpotSD)
+// Catch of the contrast at a spot, by its id: what an ordinary spell catches there times the edge.
+func (c *Contrast) Catch(spot string) Catch {
+	log, variance := c.belief.Expect(spot, c.Rules)
+	median := math.Exp(log + c.Log() + c.bound)
+	half := Z80 * math.Sqrt(variance+spread(&c.logs))
 	return Catch{median, median * math.Exp(-half), median * math.Exp(half)}
 }

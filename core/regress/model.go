@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"slices"
 
 	"gonum.org/v1/gonum/mat"
 )
@@ -12,13 +13,6 @@ import (
 type Term struct {
 	At    int
 	Value float64
-}
-
-// Row of the data: a count, the effort it took, and the covariates that are not nought.
-type Row struct {
-	Count  float64
-	Effort float64
-	Terms  []Term
 }
 
 // Prior of a coefficient: normal.
@@ -52,25 +46,20 @@ func (m *Model) Validate() error {
 		if !(r.Count >= 0) || !(r.Effort > 0) || math.IsInf(r.Count, 0) || math.IsInf(r.Effort, 0) {
 			return fmt.Errorf("regress: row %d needs a count of nought or more in an effort above it, not %v in %v", i, r.Count, r.Effort)
 		}
-		for _, t := range r.Terms {
+		all, chance := slices.Clone(r.Terms), 0.0
+		for _, c := range r.Cases {
+			all, chance = append(all, c.Terms...), chance+c.Chance
+		}
+		if len(r.Cases) > 0 && math.Abs(chance-1) > 1e-9 {
+			return fmt.Errorf("regress: row %d: one of its cases holds, their chances sum to one, not to %v", i, chance)
+		}
+		for _, t := range all {
 			if t.At < 0 || t.At >= len(m.Priors) || math.IsNaN(t.Value) || math.IsInf(t.Value, 0) {
 				return fmt.Errorf("regress: row %d has a term %v at %d of %d", i, t.Value, t.At, len(m.Priors))
 			}
 		}
 	}
 	return nil
-}
-
-// steepest a logarithm of a mean may be: e⁵⁰ fish are none.
-const steepest = 50.0
-
-// eta is a row's logarithm of the rate.
-func eta(r *Row, beta []float64) float64 {
-	sum := 0.0
-	for _, t := range r.Terms {
-		sum += t.Value * beta[t.At]
-	}
-	return math.Max(-steepest, math.Min(steepest, sum))
 }
 
 // NegLog of the posterior at some coefficients, and, where they are given room, its gradient and its curvature.
@@ -94,35 +83,10 @@ func (m *Model) NegLog(beta, gradient []float64, curvature *mat.SymDense) float6
 	}
 	for i := range m.Rows {
 		r := &m.Rows[i]
-		l := eta(r, beta)
-		mu := r.Effort * math.Exp(l)
 		gamma, _ := math.Lgamma(r.Count + 1)
-		sum += mu - r.Count*(l+math.Log(r.Effort)) + gamma
-		if gradient != nil {
-			for _, t := range r.Terms {
-				gradient[t.At] += (mu - r.Count) * t.Value
-			}
-		}
-		if curvature != nil {
-			add(curvature, r.Terms, mu)
-		}
+		sum += gamma - r.Count*math.Log(r.Effort) - r.logLikelihood(beta, gradient, curvature)
 	}
 	return sum
-}
-
-// add a row's share to a curvature: to the triangle above, which is the one that is kept.
-func add(c *mat.SymDense, terms []Term, mu float64) {
-	raw := c.RawSymmetric()
-	for j, a := range terms {
-		weighed := mu * a.Value
-		for _, b := range terms[:j+1] {
-			lo, hi := a.At, b.At
-			if lo > hi {
-				lo, hi = hi, lo
-			}
-			raw.Data[lo*raw.Stride+hi] += weighed * b.Value
-		}
-	}
 }
 
 // ErrNoMode says that none was found: the numbers are beyond what can be reckoned with.
@@ -175,10 +139,7 @@ func (m *Model) Fit(from []float64) (*Posterior, error) {
 				out.Mode[i] -= step.AtVec(i)
 			}
 			out.NegLog = m.NegLog(out.Mode, gradient, curvature)
-			if !out.chol.Factorize(curvature) {
-				return nil, ErrNoMode
-			}
-			return out, nil
+			return out, m.settle(out, curvature)
 		}
 		scale := 1.0
 		for ; ; scale /= 2 {
@@ -192,12 +153,30 @@ func (m *Model) Fit(from []float64) (*Posterior, error) {
 		if scale < 1e-9 {
 			// Nothing is gained any more but by the last bits.
 			out.NegLog = now
-			return out, nil
+			return out, m.settle(out, curvature)
 		}
 		copy(out.Mode, trial)
 		now = m.NegLog(out.Mode, gradient, curvature)
 	}
 	return nil, ErrNoMode
+}
+
+// settle the covariance at the mode: of all that is known, not knowing the cases included, where that has one.
+func (m *Model) settle(p *Posterior, curvature *mat.SymDense) error {
+	whole := mat.NewSymDense(curvature.SymmetricDim(), nil)
+	whole.CopySym(curvature)
+	open := false
+	for i := range m.Rows {
+		open = open || len(m.Rows[i].Cases) > 0
+		m.Rows[i].missing(p.Mode, whole)
+	}
+	if open && p.chol.Factorize(whole) {
+		return nil
+	}
+	if !p.chol.Factorize(curvature) {
+		return ErrNoMode
+	}
+	return nil
 }
 
 // Covariance of two combinations of the coefficients.
@@ -216,6 +195,32 @@ func (p *Posterior) Covariance(a, b []float64) float64 {
 	return sum
 }
 
+// Covariances of sums of coefficients with each other, each Σ value·coefficient over its terms.
+func (p *Posterior) Covariances(of [][]Term) [][]float64 {
+	out := make([][]float64, len(of))
+	x := mat.NewVecDense(max(len(p.Mode), 1), nil)
+	dense := make([]float64, max(len(p.Mode), 1))
+	for i, a := range of {
+		clear(dense)
+		for _, t := range a {
+			dense[t.At] += t.Value
+		}
+		out[i] = make([]float64, len(of))
+		if len(p.Mode) == 0 {
+			continue
+		}
+		if err := p.chol.SolveVecTo(x, mat.NewVecDense(len(dense), dense)); err != nil {
+			x.ScaleVec(math.NaN(), x)
+		}
+		for j, b := range of {
+			for _, t := range b {
+				out[i][j] += t.Value * x.AtVec(t.At)
+			}
+		}
+	}
+	return out
+}
+
 // SD of each coefficient.
 func (p *Posterior) SD() []float64 {
 	n := len(p.Mode)
@@ -229,7 +234,16 @@ func (p *Posterior) SD() []float64 {
 }
 
 // Mean of a row's count under the mode.
-func (p *Posterior) Mean(r *Row) float64 { return r.Effort * math.Exp(eta(r, p.Mode)) }
+func (p *Posterior) Mean(r *Row) float64 {
+	if len(r.Cases) == 0 {
+		return r.Effort * math.Exp(r.eta(p.Mode, nil))
+	}
+	sum := 0.0
+	for _, c := range r.Cases {
+		sum += c.Chance * r.Effort * math.Exp(r.eta(p.Mode, c.Terms))
+	}
+	return sum
+}
 
 // Dispersion is how much more the counts scatter than Poisson counts do: Pearson's statistic by the rows less the
 // coefficients that the data, not the priors, hold. Nought where there are no more rows than those.

@@ -216,6 +216,64 @@ func TestRanksAreUniform(t *testing.T) {
 	}
 }
 
+// Rows of which a reading is not known: the likelihood is that over the cases, slope and curvature are those of the
+// function, by differences, and where it is known which case holds it is as if nothing else had been written.
+func TestWhatIsNotKnownOfARow(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		m := anyModel(t)
+		n := len(m.Priors)
+		for i := range n {
+			m.Priors[i].SD = math.Min(m.Priors[i].SD, 0.5)
+		}
+		last := len(m.Priors)
+		m.Priors = append(m.Priors, regress.Prior{SD: 0.4})
+		for i := range m.Rows {
+			x := rapid.Float64Range(0, 1).Draw(t, "open")
+			m.Rows[i].Cases = []regress.Case{{Chance: 0.25, Terms: []regress.Term{{At: last, Value: x}}}, {Chance: 0.75}}
+		}
+		p, err := m.Fit(nil)
+		require.NoError(t, err)
+		const h = 1e-5
+		beta := append([]float64(nil), p.Mode...)
+		up, down, at := make([]float64, n+1), make([]float64, n+1), make([]float64, n+1)
+		m.NegLog(beta, at, nil)
+		for i := range beta {
+			assert.InDelta(t, 0, at[i]*p.SD()[i], 1e-3)
+			was := beta[i]
+			beta[i] = was + h
+			high := m.NegLog(beta, up, nil)
+			beta[i] = was - h
+			low := m.NegLog(beta, down, nil)
+			beta[i] = was
+			assert.InDelta(t, (high-low)/(2*h), at[i], 1e-3*(1+math.Abs(at[i])))
+			// A row of the curvature times the covariance is a row of the identity.
+			line := make([]float64, n+1)
+			for j := range line {
+				line[j] = (up[j] - down[j]) / (2 * h)
+			}
+			for j := range line {
+				unit := make([]float64, n+1)
+				unit[j] = 1
+				assert.InDelta(t, map[bool]float64{true: 1}[i == j], p.Covariance(line, unit), 2e-3)
+			}
+		}
+	})
+	known := regress.Model{Priors: []regress.Prior{{SD: 1}, {SD: 1}}, Rows: []regress.Row{{Count: 3, Effort: 2,
+		Terms: []regress.Term{{0, 1}}, Cases: []regress.Case{{Chance: 1, Terms: []regress.Term{{1, 0.5}}}}}}}
+	plain := known
+	plain.Rows = []regress.Row{{Count: 3, Effort: 2, Terms: []regress.Term{{0, 1}, {1, 0.5}}}}
+	a, err := known.Fit(nil)
+	require.NoError(t, err)
+	b, err := plain.Fit(nil)
+	require.NoError(t, err)
+	assert.InDeltaSlice(t, b.Mode, a.Mode, 1e-9)
+	assert.InDelta(t, b.NegLog, a.NegLog, 1e-9)
+	assert.InDeltaSlice(t, b.SD(), a.SD(), 1e-9)
+	known.Rows[0].Cases[0].Chance = 0.5
+	_, err = known.Fit(nil)
+	assert.ErrorContains(t, err, "chances sum to one")
+}
+
 // Counts that scatter more than chance are found to.
 func TestDispersionIsFound(t *testing.T) {
 	src := rand.NewPCG(5, 5)

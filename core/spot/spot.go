@@ -14,6 +14,8 @@ import (
 // Spot is a place in a water with its ground. What is written of it comes first, what
 // surrounds it after: that is worked out when it is loaded.
 type Spot struct {
+	// Key by which the log knows it; empty where none does.
+	Key  string
 	Name string
 	// Place is what kind of place it is, one of [ground.Places].
 	Place string

@@ -68,7 +68,7 @@ func (s Sweep) Edges() (*Field, error) {
 		placed:   map[placeKey][]hour{},
 		weathers: map[weatherKey]spot.Hours{}, lights: map[weatherKey][][2]float64{}}
 	for _, t := range s.Targets {
-		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.Mean))
+		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.For(t.ID).Mean))
 	}
 	if err := run.all(); err != nil {
 		return nil, err

@@ -75,7 +75,7 @@ func (s *sweeping) spotAt(at int) error {
 	for i := range o.hours {
 		in.Months |= o.hours[i].facts.Word[playbook.Month] | o.hours[i].facts.Next[playbook.Month].Word
 	}
-	o.tables = NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief.Mean, in)
+	o.tables = NewTables(s.Book, s.measured, scene.Marks(sp), s.Belief, in)
 	o.lights = s.light(sp, o.hours)
 	c.Sampled(o.levels, o.rising, s.From, s.Step)
 	s.field.Waters[at] = Water{o.levels, o.rising}

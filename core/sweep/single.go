@@ -2,11 +2,9 @@ package sweep
 
 import (
 	"math"
-	"slices"
 	"time"
 
 	"greypebble/core/conditions"
-	"greypebble/core/ground"
 	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -23,26 +21,12 @@ func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *sp
 	if err != nil || s.Closing(t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
 		return rate.Edge{}, false, err
 	}
-	best, err := bestMark(b, belief, target, &m, func(k int) bool { return s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) })
+	best, err := bestMark(b, belief.For(target.ID), target, &m, func(k int) bool { return s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) })
 	if err != nil || best == nil {
 		return rate.Edge{}, false, err
 	}
 	best.Place(scene.Run(s, target, t))
 	return best.Edge(), true, nil
-}
-
-// Fished is a spell that was fished: how it differed from an ordinary one, there × feeding, on the mark of a name;
-// where none is named, or none has it, on the best of those with water over them. False where the spot has no mark.
-func Fished(b *playbook.Book, target *playbook.Target, s *spot.Spot, t time.Time, mark string) (*rate.Contrast, bool, error) {
-	m, err := momentAt(s, t)
-	if err != nil {
-		return nil, false, err
-	}
-	named := slices.IndexFunc(s.Marks, func(k ground.Mark) bool { return k.Name == mark })
-	on, err := bestMark(b, rate.Priors{Book: b}, target, &m, func(k int) bool {
-		return k == named || named < 0 && s.Marks[k].Depth(m.LevelM) > 0
-	})
-	return on, on != nil, err
 }
 
 // momentAt a spot, with the warmth over its marks.

@@ -5,6 +5,7 @@ import (
 
 	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
+	"greypebble/core/rate"
 )
 
 // Tables weigh the rules of several targets on the marks of a spot at once, for sweeps
@@ -92,10 +93,14 @@ func (w Waters) never(when playbook.When) bool {
 }
 
 // NewTables of some targets' rules on the marks of a spot: each of marks settles the words
-// that are not open, targets are measured by their ordinary spells, mean is what is believed of each
-// rule's coefficient.
-func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, mean func(rule int) float64, w Waters) *Tables {
+// that are not open, targets are measured by their ordinary spells, belief is what is thought of the
+// rules' coefficients.
+func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.Facts, belief rate.Belief, w Waters) *Tables {
 	all := &Tables{Marks: make([]Table, len(marks)), settled: make(map[int][]settledRule), water: w}
+	means := make([]func(rule int) float64, len(targets))
+	for i := range targets {
+		means[i] = belief.For(targets[i].Target).Mean
+	}
 	for m := range marks {
 		t := &all.Marks[m]
 		t.Tables = all
@@ -103,7 +108,7 @@ func NewTables(b *playbook.Book, targets []ordinary.Yardstick, marks []playbook.
 			f := &marks[m]
 			name := applicable{targets[i].Target, f.Word[playbook.Place], f.Word[playbook.MarkKind], f.Word[playbook.Bottom]}
 			a := b.Once(name, func() any { return b.Applicable(name.target, f, unseen, playbook.Untaken) }).(*playbook.Applicable)
-			t.targets = append(t.targets, t.target(b, a, m, mean, &targets[i]))
+			t.targets = append(t.targets, t.target(b, a, m, means[i], &targets[i]))
 		}
 	}
 	all.means = make([]float64, len(all.families))

@@ -11,6 +11,7 @@ import (
 	"greypebble/core/conditions"
 	"greypebble/core/ordinary"
 	"greypebble/core/playbook"
+	"greypebble/core/rate"
 )
 
 // A table sums what all rules of the book come to.
@@ -22,7 +23,7 @@ func TestATableSumsWhatTheBookWeighs(t *testing.T) {
 		target := &b.Targets[rapid.IntRange(0, len(b.Targets)-1).Draw(t, "target")]
 		base, spread := drawn(t, b)
 		yard := ordinary.Measure(b, target, mean)
-		tables := NewTables(b, []ordinary.Yardstick{yard}, []playbook.Facts{base}, mean,
+		tables := NewTables(b, []ordinary.Yardstick{yard}, []playbook.Facts{base}, rate.Priors{Book: b},
 			Waters{Months: base.Word[playbook.Month] | base.Next[playbook.Month].Word})
 		table := &tables.Marks[0]
 		var span Span
@@ -123,7 +124,9 @@ func TestWithinAnHourNothingIsMissed(t *testing.T) {
 				hour.reach(playbook.BedLight, spreads[j][playbook.BedLight][i])
 			}
 		}
-		tables := func() *Tables { return NewTables(b, []ordinary.Yardstick{yard}, facts[:1], mean, Waters{}) }
+		tables := func() *Tables {
+			return NewTables(b, []ordinary.Yardstick{yard}, facts[:1], rate.Priors{Book: b}, Waters{})
+		}
 		begin := func(tables *Tables, j int, span *Span) {
 			tables.Hour(&facts[j], &spreads[j], span)
 			tables.Marks[0].Hour(&facts[j], &spreads[j], span)

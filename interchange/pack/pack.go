@@ -1,5 +1,5 @@
 // Package pack is what one device needs of its angler to answer by itself, with no signal: their spots,
-// tides, readings, book, kit and limits. It goes in parts, each with a mark of what is in it, so that a
+// tides, readings, book, kit, limits and log. It goes in parts, each with a mark of what is in it, so that a
 // device asks only for those it has not got. It is read by the same program that wrote it: a part of
 // another [Version] is refused.
 package pack
@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"greypebble/core/conditions"
+	"greypebble/core/evidence"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
@@ -18,7 +19,7 @@ import (
 )
 
 // Version of what parts look like.
-const Version = 2
+const Version = 3
 
 // Pack of an angler.
 type Pack struct {
@@ -28,6 +29,8 @@ type Pack struct {
 	Clocks map[string]*time.Location
 	Spots  []Spot
 	Waters []Water
+	// Log as it was weighed under the angler's book.
+	Log []evidence.Spell
 }
 
 // Mine is what is an angler's own whatever the water.

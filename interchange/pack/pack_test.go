@@ -11,6 +11,7 @@ import (
 	"pgregory.net/rapid"
 
 	"greypebble/core/conditions"
+	"greypebble/core/evidence"
 	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/kit"
@@ -45,6 +46,8 @@ func aPack(t testing.TB) *pack.Pack {
 			Usual: conditions.Usual{conditions.WaterTemp: conditions.Year{{Mean: 12}}},
 			River: &pack.River{Bends: 4, Now: now, Met: map[string][]springrun.Met{"shad": {{At: now, Bend: 2, Fish: 1, RodHours: 2}}}},
 			Feed:  &pack.Feed{IssuedAt: &issued, Problem: "no answer"}}},
+		Log: []evidence.Spell{{Target: "red-drum", Spot: "s", RodHours: 2, Fish: 1, Contacts: 3, Told: true,
+			Rules: []evidence.Spoke{{Rule: 4, More: 0.5, Either: []float64{0, 1, 0, 1, 0, 1, 0, 1}}}}},
 	}
 }
 
@@ -95,11 +98,11 @@ func TestAPackThatIsNotWhole(t *testing.T) {
 	}{
 		{`the part "mine" is missing`, parts[1:]},
 		{`the part "mine" is there twice`, append(parts[:1:1], parts...)},
-		{"the water of Rib is missing", parts[:3]},
-		{`part "moon": there is no such part`, append(parts[:4:4], pack.Part{Name: "moon"})},
+		{"the water of Rib is missing", parts[:4]},
+		{`part "moon": there is no such part`, append(parts[:5:5], pack.Part{Name: "moon"})},
 		{fmt.Sprintf("another version, 9, not %d", pack.Version), append([]pack.Part{{Name: "mine", Data: `{"Version":9}`}}, parts[1:]...)},
 		{"follows station 0 of 0", append([]pack.Part{parts[0], {Name: "tides", Data: `{}`}}, parts[2:]...)},
-		{"there is no word 0 of 0", append(parts[:3:3], pack.Part{Name: "water w", Data: `{"ID":"w","Rows":[[9,0,0,0,0,0,0]]}`})},
+		{"there is no word 0 of 0", append(parts[:4:4], pack.Part{Name: "water w", Data: `{"ID":"w","Rows":[[9,0,0,0,0,0,0]]}`})},
 	} {
 		_, err := pack.Read(c.parts)
 		assert.ErrorContains(t, err, c.says)

@@ -23,6 +23,7 @@ const (
 	mineName    = "mine"
 	tidesName   = "tides"
 	spotsName   = "spots"
+	logName     = "log"
 	waterPrefix = "water "
 )
 
@@ -82,6 +83,9 @@ func (p *Pack) Parts(now time.Time) ([]Part, error) {
 	if err := put(spotsName, p.Spots); err != nil {
 		return nil, err
 	}
+	if err := put(logName, p.Log); err != nil {
+		return nil, err
+	}
 	for i := range p.Waters {
 		if err := put(waterPrefix+p.Waters[i].ID, waterOf(&p.Waters[i])); err != nil {
 			return nil, err
@@ -118,7 +122,7 @@ func Read(parts []Part) (*Pack, error) {
 			return nil, fmt.Errorf("pack: part %q: %w", k.Name, err)
 		}
 	}
-	for _, name := range []string{mineName, tidesName, spotsName} {
+	for _, name := range []string{mineName, tidesName, spotsName, logName} {
 		if !seen[name] {
 			return nil, fmt.Errorf("pack: the part %q is missing", name)
 		}
@@ -147,6 +151,8 @@ func (p *Pack) read(k Part) error {
 		return nil
 	case k.Name == spotsName:
 		return json.Unmarshal(data, &p.Spots)
+	case k.Name == logName:
+		return json.Unmarshal(data, &p.Log)
 	case strings.HasPrefix(k.Name, waterPrefix):
 		w, err := readWater(data)
 		p.Waters = append(p.Waters, w)

@@ -51,7 +51,7 @@ func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revisi
 		if revision, err = writeCatch(ctx, tx, angler, c); err != nil {
 			return err
 		}
-		return metAt(ctx, tx, angler, c.SpellID)
+		return logged(ctx, tx, angler, c.SpellID)
 	})
 	return revision, err
 }
@@ -106,7 +106,7 @@ func (s *Store) DeleteCatch(ctx context.Context, angler, id uuid.UUID) error {
 		if err := tx.GetContext(ctx, &spell, `SELECT spell_id FROM catch WHERE id = ? AND angler_id = ?`, id, angler); err != nil {
 			return notFound(err)
 		}
-		if err := metAt(ctx, tx, angler, spell); err != nil {
+		if err := logged(ctx, tx, angler, spell); err != nil {
 			return err
 		}
 		return gone(tx.ExecContext(ctx, `DELETE FROM catch WHERE id = ?`, id))

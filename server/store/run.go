@@ -42,9 +42,9 @@ func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map
 	return out, err
 }
 
-// metAt counts a writing of the log at a bend as one of the ground: where a run lies rests on it.
-func metAt(ctx context.Context, tx *sqlx.Tx, angler, spell uuid.UUID) error {
-	_, err := tx.ExecContext(ctx, `UPDATE angler SET ground = ground + 1 WHERE id = ? AND EXISTS (SELECT 1 FROM spell p
-		JOIN spot s ON s.id = p.spot_id WHERE p.id = ? AND s.bend > 0)`, angler, spell)
+// logged counts a writing of the log; at a bend as one of the ground too: where a run lies rests on it.
+func logged(ctx context.Context, tx *sqlx.Tx, angler, spell uuid.UUID) error {
+	_, err := tx.ExecContext(ctx, `UPDATE angler SET log = log + 1, ground = ground + EXISTS (SELECT 1 FROM spell p
+		JOIN spot s ON s.id = p.spot_id WHERE p.id = ? AND s.bend > 0) WHERE id = ?`, spell, angler)
 	return err
 }

@@ -173,7 +173,7 @@ func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revis
 				return err
 			}
 		}
-		return metAt(ctx, tx, angler, sp.ID)
+		return logged(ctx, tx, angler, sp.ID)
 	})
 	return revision, isNew, err
 }
@@ -307,7 +307,7 @@ func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions
 // DeleteSpell removes a spell and its catches.
 func (s *Store) DeleteSpell(ctx context.Context, angler, id uuid.UUID) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := metAt(ctx, tx, angler, id); err != nil {
+		if err := logged(ctx, tx, angler, id); err != nil {
 			return err
 		}
 		return gone(tx.ExecContext(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler))

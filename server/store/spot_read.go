@@ -183,6 +183,7 @@ func (r spotRow) spot() (*Spot, error) {
 	sp := &Spot{ID: r.ID, Revision: r.Revision, Water: Water{ID: r.Water, StationID: r.StationID, Name: r.WaterName, TimeZone: r.TimeZone,
 		Revision: r.WaterRevision},
 		Spot: spot.Spot{
+			Key:  r.ID.String(),
 			Name: r.Name, Place: r.Place, Note: r.Note, LatLon: ground.LatLon{Lat: r.Lat, Lon: r.Lon}, Offsets: r.tide(),
 			FacesDeg: r.FacesDeg, StandM: r.StandM, Bottom: r.Bottom, Hazards: r.Hazards, Timetable: hours, Fee: r.Fee, Parking: r.Parking,
 			Bend:   r.Bend,

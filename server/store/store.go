@@ -126,6 +126,11 @@ func (s *Store) Ground(ctx context.Context, angler uuid.UUID) (n int, err error)
 	return n, notFound(s.db.GetContext(ctx, &n, `SELECT ground FROM angler WHERE id = ?`, angler))
 }
 
+// Logged is the count of what was written of an angler's log. What is read after it is at least of that count.
+func (s *Store) Logged(ctx context.Context, angler uuid.UUID) (n int, err error) {
+	return n, notFound(s.db.GetContext(ctx, &n, `SELECT log FROM angler WHERE id = ?`, angler))
+}
+
 // exec is a write of one statement.
 func (s *Store) exec(ctx context.Context, query string, args ...any) (r sql.Result, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {

@@ -7,10 +7,12 @@ import (
 
 	"greypebble/answer"
 	"greypebble/core/conditions"
+	"greypebble/core/evidence"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
+	"greypebble/core/rate"
 	"greypebble/core/springrun"
 	"greypebble/core/tide"
 	"greypebble/interchange/pack"
@@ -23,6 +25,8 @@ type kept struct {
 	// book of theirs, and their spots with their tides.
 	book  *playbook.Book
 	spots map[uuid.UUID]*pack.Spot
+	// learned of their log, once it was asked for.
+	learned *evidence.Evidence
 	// hour the waters were last laid out around, and they by their id.
 	hour   time.Time
 	waters map[string]*laidWater
@@ -137,6 +141,19 @@ func (a asking) Book(positions map[string]string) (*playbook.Book, error) {
 		}
 	}
 	return a.shipped.Fitting(o), nil
+}
+
+func (a asking) Belief() (rate.Belief, error) {
+	if len(a.Log) == 0 {
+		return rate.Priors{Book: a.book}, nil
+	}
+	if a.learned == nil {
+		var err error
+		if a.learned, err = evidence.Fit(a.book, a.Log, nil); err != nil {
+			return nil, err
+		}
+	}
+	return a.learned.For(""), nil
 }
 
 func (a asking) Kit() (kit.Kit, error) { return a.Mine.Kit, nil }

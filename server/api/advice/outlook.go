@@ -9,7 +9,6 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"greypebble/core/rate"
 	"greypebble/core/spot"
 	"greypebble/core/sweep"
 	"greypebble/core/tide"
@@ -57,7 +56,11 @@ func (s service) outlook(ctx context.Context, as *web.Scope, in *outlookInput) (
 	if len(laid) == 0 {
 		return out, nil
 	}
-	run := sweep.Sweep{Book: book, Belief: rate.Priors{Book: book}, From: t, Hours: 24, Step: atStep}
+	belief, err := as.Around(ctx).Belief()
+	if err != nil {
+		return nil, err
+	}
+	run := sweep.Sweep{Book: book, Belief: belief, From: t, Hours: 24, Step: atStep}
 	for _, sp := range laid {
 		run.Spots = append(run.Spots, &sp.Spot.Spot)
 	}

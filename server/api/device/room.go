@@ -105,6 +105,13 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 		p.Waters = append(p.Waters, w)
 	}
 	rivers(p, spots)
+	log, err := as.Learned(ctx)
+	if err != nil {
+		return nil, err
+	}
+	for i := range log.Spells {
+		p.Log = append(p.Log, log.Spells[i].Weighed)
+	}
 	return p, nil
 }
 

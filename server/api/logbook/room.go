@@ -7,14 +7,11 @@ import (
 	"greypebble/server/api/web"
 )
 
-type service struct {
-	*web.Deps
-	spokes *spokes
-}
+type service struct{ *web.Deps }
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
-	s := service{d, newSpokes()}
+	s := service{d}
 	s.registerEvidence(api)
 	s.registerSpells(api)
 	s.registerCatches(api)

@@ -11,6 +11,7 @@ import (
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
+	"greypebble/core/rate"
 	"greypebble/server/desk"
 )
 
@@ -32,6 +33,14 @@ func (a around) Book(positions map[string]string) (*playbook.Book, error) {
 		return a.as.Book(a.ctx)
 	}
 	return a.as.BookTaking(a.ctx, positions)
+}
+
+func (a around) Belief() (rate.Belief, error) {
+	l, err := a.as.Learned(a.ctx)
+	if err != nil {
+		return nil, err
+	}
+	return l.Belief(), nil
 }
 
 func (a around) Kit() (kit.Kit, error) { return a.as.deps.Store.KitOf(a.ctx, a.as.Angler) }

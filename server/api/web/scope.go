@@ -2,14 +2,18 @@ package web
 
 import (
 	"context"
+	"crypto/sha256"
+	"encoding/json"
 	"time"
 
 	"github.com/google/uuid"
+	"github.com/maypok86/otter/v2"
 
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/server/account"
 	"greypebble/server/desk"
+	"greypebble/server/learned"
 	"greypebble/server/store"
 )
 
@@ -27,7 +31,12 @@ type Deps struct {
 	// Demo says how to sign in where everything is invented.
 	Demo string
 
+	// Learner of what logs teach.
+	Learner *learned.Learner
+
 	shipped *playbook.Book
+	// books with somebody's own over them, by what that is.
+	books *otter.Cache[[sha256.Size]byte, *playbook.Book]
 }
 
 // NewDeps over a store; now is the clock, nil means the system's.
@@ -35,7 +44,9 @@ func NewDeps(s *store.Store, a *account.Accounts, shipped *playbook.Book, now fu
 	if now == nil {
 		now = time.Now
 	}
-	return &Deps{Store: s, Accounts: a, Desk: desk.New(s), Clock: now, shipped: shipped}
+	d := desk.New(s)
+	return &Deps{Store: s, Accounts: a, Desk: d, Clock: now, Learner: learned.New(s, d), shipped: shipped,
+		books: otter.Must(&otter.Options[[sha256.Size]byte, *playbook.Book]{MaximumSize: mostBooks})}
 }
 
 // Scope of a request: who asks, and what they see it with.
@@ -98,7 +109,38 @@ func (s *Scope) BookTaking(ctx context.Context, positions map[string]string) (*p
 	for school, position := range positions {
 		o.Schools[school] = position
 	}
-	return s.deps.shipped.Fitting(o), nil
+	return s.deps.fitting(o)
+}
+
+// mostBooks are kept.
+const mostBooks = 200
+
+// fitting is the shipped book with what fits of an overlay on it: the same for the same overlay, so that what is worked
+// out of a book once is.
+func (d *Deps) fitting(o playbook.Overlay) (*playbook.Book, error) {
+	if o.Empty() {
+		return d.shipped, nil
+	}
+	said, err := json.Marshal(o)
+	if err != nil {
+		return nil, err
+	}
+	key := sha256.Sum256(said)
+	if known, there := d.books.GetIfPresent(key); there {
+		return known, nil
+	}
+	book := d.shipped.Fitting(o)
+	d.books.Set(key, book)
+	return book, nil
+}
+
+// Learned of the angler's log, under their book.
+func (s *Scope) Learned(ctx context.Context) (*learned.Learned, error) {
+	book, err := s.Book(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return s.deps.Learner.Of(ctx, s.Angler, book, s.now)
 }
 
 // BookFitting is the shipped book with what fits of an overlay other than the one stored:

@@ -2448,6 +2448,11 @@ export interface components {
         };
         AdviseBody: {
             /**
+             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @enum {string}
+             */
+            belief?: "book" | "log";
+            /**
              * Format: double
              * @description width of the drawings, in points; 0: none
              */
@@ -3287,6 +3292,11 @@ export interface components {
             width: number;
         };
         EdgeBody: {
+            /**
+             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @enum {string}
+             */
+            belief?: "book" | "log";
             /**
              * Format: double
              * @description width of the drawings, in points; 0: none
@@ -5059,6 +5069,11 @@ export interface components {
             time: string;
         };
         PickBody: {
+            /**
+             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @enum {string}
+             */
+            belief?: "book" | "log";
             /**
              * Format: double
              * @description width of the drawings, in points; 0: none
