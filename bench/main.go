@@ -8,6 +8,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"math/rand/v2"
 	"net/http"
 	"os"
 	"os/exec"
@@ -17,6 +18,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/cases"
+	"greypebble/core/evidence"
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -55,6 +57,12 @@ func run() error {
 	}
 	show("edges_14d", edges, "ms")
 	show("ahead_30x14", ahead, "ms")
+	learnt, more, err := fitLog()
+	if err != nil {
+		return err
+	}
+	show("fit_2k", learnt, "ms")
+	show("fit_one_more", more, "ms")
 	day, all, err := planDay()
 	if err != nil {
 		return err
@@ -317,4 +325,35 @@ func advice() (float64, error) {
 		}
 	})
 	return day / float64(n), err
+}
+
+// fitLog is what two thousand spells teach, from nothing, and what one more does: a dozen rules speak to each, and of
+// every third a reading is not known.
+func fitLog() (all, more float64, failed error) {
+	book, err := playbook.Builtin()
+	if err != nil {
+		return 0, 0, err
+	}
+	r := rand.New(rand.NewPCG(1, 2)) //nolint:gosec // the same each time
+	about := book.About("red-drum")
+	log := make([]evidence.Spell, 2000)
+	for i := range log {
+		log[i] = evidence.Spell{Target: "red-drum", Spot: string(rune('a' + r.IntN(12))), RodHours: 1 + 3*r.Float64(),
+			Fish: float64(r.IntN(4)), Told: i%2 == 0, Contacts: float64(r.IntN(3))}
+		for k, at := range r.Perm(len(about))[:12] {
+			spoke := evidence.Spoke{Rule: about[at], More: r.Float64() - 0.3}
+			if i%3 == 0 && k < 3 {
+				low, high := r.Float64(), r.Float64()
+				spoke.Either = []float64{low, high, low, high, low, high, low, high}
+			}
+			log[i].Rules = append(log[i].Rules, spoke)
+		}
+	}
+	before, err := evidence.Fit(book, log[:1999], nil)
+	if err != nil {
+		return 0, 0, err
+	}
+	all = median(5, func() { _, err = evidence.Fit(book, log, nil); failed = errors.Join(failed, err) })
+	more = median(5, func() { _, err = evidence.Fit(book, log, before); failed = errors.Join(failed, err) })
+	return all, more, failed
 }

@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -60,4 +61,22 @@ func TestWhatTheLogSaysOfWhatIsSaid(t *testing.T) {
 	require.NoError(t, phone.Still())
 	picture(t, phone, "evidence-phone")
 	assert.LessOrEqual(t, eval[int](t, phone, `document.documentElement.scrollWidth`), 390)
+}
+
+// Advice goes by the log; by the book where that is asked, or by both, each choice with both edges on one scale.
+func TestAdviceByLogOrBook(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	require.NoError(t, p.Click("Tie on"))
+	require.NoError(t, p.Wait(`document.querySelector('.choice-says')`))
+	require.NoError(t, p.Pick("Go by", "log and book"))
+	require.NoError(t, p.WaitText("by the book ×"))
+	require.NoError(t, p.Still())
+	picture(t, p, "tie-log-and-book")
+	noViolations(t, p, "by log and book")
+	first := eval[[]string](t, p, `[document.querySelector('.choice-edge').innerText, document.querySelector('.choice-book').innerText]`)
+	assert.NotContains(t, first[1], first[0], "wren's log moved something")
+	require.NoError(t, p.Pick("Go by", "the book"))
+	require.NoError(t, p.Wait(`!document.querySelector('.choice-book')`))
+	require.NoError(t, p.Pick("Go by", "your log"))
+	require.NoError(t, p.Wait(`document.querySelector('.choice-edge').innerText === `+strconv.Quote(first[0])))
 }

@@ -21,13 +21,13 @@ type view struct {
 	covariance [][]float64
 	// prior and unknown variance of a rule's coefficient: what the log speaks to, and what it does not.
 	prior, unknown []float64
-	dispersion     float64
+	of             *Evidence
 }
 
 func (e *Evidence) viewOf(target string) *view {
 	n := len(e.book.Rules)
 	v := &view{usual: math.NaN(), means: make([]float64, n), base: -1, spots: map[string]int{}, at: make([]int, n),
-		prior: make([]float64, n), unknown: make([]float64, n), dispersion: e.Dispersion}
+		prior: make([]float64, n), unknown: make([]float64, n), of: e}
 	if t, err := e.book.Target(target); err == nil {
 		v.usual = math.Log(t.UsualCatch())
 	}
@@ -113,5 +113,5 @@ func (s *sum) variance(v *view) float64 {
 			known += s.by[i] * s.by[j] * v.covariance[a][b]
 		}
 	}
-	return s.unknown + math.Min(s.prior, v.dispersion*known)
+	return s.unknown + math.Min(s.prior, v.of.Dispersion*known)
 }

@@ -5,8 +5,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-
-	"gonum.org/v1/gonum/mat"
 )
 
 // Term of a row: a covariate by its place, and its value.
@@ -27,8 +25,8 @@ type Model struct {
 // Posterior of a model's coefficients: normal around the mode.
 type Posterior struct {
 	Mode []float64
-	// chol of the curvature at the mode, the inverse of which is the covariance.
-	chol mat.Cholesky
+	// of the curvature at the mode, the inverse of which is the covariance.
+	factor *Factor
 	// NegLog of the posterior at the mode, without what does not depend on the coefficients in the priors.
 	NegLog float64
 	// Steps it took.
@@ -63,13 +61,13 @@ func (m *Model) Validate() error {
 }
 
 // NegLog of the posterior at some coefficients, and, where they are given room, its gradient and its curvature.
-func (m *Model) NegLog(beta, gradient []float64, curvature *mat.SymDense) float64 {
+func (m *Model) NegLog(beta, gradient []float64, curvature *Curvature) float64 {
 	sum := 0.0
 	for i := range gradient {
 		gradient[i] = 0
 	}
 	if curvature != nil {
-		curvature.Zero()
+		curvature.clear()
 	}
 	for i, p := range m.Priors {
 		z := (beta[i] - p.Mean) / p.SD
@@ -78,7 +76,7 @@ func (m *Model) NegLog(beta, gradient []float64, curvature *mat.SymDense) float6
 			gradient[i] = z / p.SD
 		}
 		if curvature != nil {
-			curvature.SetSym(i, i, 1/(p.SD*p.SD))
+			curvature.row(i)[i] = 1 / (p.SD * p.SD)
 		}
 	}
 	for i := range m.Rows {
@@ -118,25 +116,25 @@ func (m *Model) Fit(from []float64) (*Posterior, error) {
 		}
 	}
 	gradient, trial := make([]float64, n), make([]float64, n)
-	curvature := mat.NewSymDense(n, nil)
-	step := mat.NewVecDense(n, nil)
+	curvature := NewCurvature(n)
+	step := make([]float64, n)
 	now := m.NegLog(out.Mode, gradient, curvature)
 	for out.Steps = 1; out.Steps <= mostSteps; out.Steps++ {
-		if !out.chol.Factorize(curvature) {
+		var steep bool
+		if out.factor, steep = curvature.Factor(); !steep {
 			return nil, ErrNoMode
 		}
-		if err := out.chol.SolveVecTo(step, mat.NewVecDense(n, gradient)); err != nil {
-			return nil, fmt.Errorf("%w: %w", ErrNoMode, err)
-		}
+		copy(step, gradient)
+		out.factor.Solve(step)
 		// How far the step goes, in spreads: half of it is what the posterior would gain.
 		gain := 0.0
 		for i, g := range gradient {
-			gain += g * step.AtVec(i)
+			gain += g * step[i]
 		}
 		if gain < flat {
 			// The last step doubles the digits.
 			for i := range out.Mode {
-				out.Mode[i] -= step.AtVec(i)
+				out.Mode[i] -= step[i]
 			}
 			out.NegLog = m.NegLog(out.Mode, gradient, curvature)
 			return out, m.settle(out, curvature)
@@ -144,7 +142,7 @@ func (m *Model) Fit(from []float64) (*Posterior, error) {
 		scale := 1.0
 		for ; ; scale /= 2 {
 			for i := range trial {
-				trial[i] = out.Mode[i] - scale*step.AtVec(i)
+				trial[i] = out.Mode[i] - scale*step[i]
 			}
 			if next := m.NegLog(trial, nil, nil); next <= now-1e-4*scale*gain || scale < 1e-9 {
 				break
@@ -162,18 +160,16 @@ func (m *Model) Fit(from []float64) (*Posterior, error) {
 }
 
 // settle the covariance at the mode: of all that is known, not knowing the cases included, where that has one.
-func (m *Model) settle(p *Posterior, curvature *mat.SymDense) error {
-	whole := mat.NewSymDense(curvature.SymmetricDim(), nil)
-	whole.CopySym(curvature)
-	open := false
+func (m *Model) settle(p *Posterior, curvature *Curvature) error {
+	whole := &Curvature{curvature.n, slices.Clone(curvature.rows)}
 	for i := range m.Rows {
-		open = open || len(m.Rows[i].Cases) > 0
 		m.Rows[i].missing(p.Mode, whole)
 	}
-	if open && p.chol.Factorize(whole) {
+	var there bool
+	if p.factor, there = whole.Factor(); there {
 		return nil
 	}
-	if !p.chol.Factorize(curvature) {
+	if p.factor, there = curvature.Factor(); !there {
 		return ErrNoMode
 	}
 	return nil
@@ -181,40 +177,29 @@ func (m *Model) settle(p *Posterior, curvature *mat.SymDense) error {
 
 // Covariance of two combinations of the coefficients.
 func (p *Posterior) Covariance(a, b []float64) float64 {
-	if len(a) == 0 {
-		return 0
+	x := slices.Clone(b)
+	if len(x) > 0 {
+		p.factor.Solve(x)
 	}
-	x := mat.NewVecDense(len(b), nil)
-	if err := p.chol.SolveVecTo(x, mat.NewVecDense(len(b), b)); err != nil {
-		return math.NaN()
-	}
-	sum := 0.0
-	for i, v := range a {
-		sum += v * x.AtVec(i)
-	}
-	return sum
+	return dot(a, x)
 }
 
 // Covariances of sums of coefficients with each other, each Σ value·coefficient over its terms.
 func (p *Posterior) Covariances(of [][]Term) [][]float64 {
 	out := make([][]float64, len(of))
-	x := mat.NewVecDense(max(len(p.Mode), 1), nil)
-	dense := make([]float64, max(len(p.Mode), 1))
+	x := make([]float64, len(p.Mode))
 	for i, a := range of {
-		clear(dense)
+		clear(x)
 		for _, t := range a {
-			dense[t.At] += t.Value
+			x[t.At] += t.Value
+		}
+		if len(x) > 0 {
+			p.factor.Solve(x)
 		}
 		out[i] = make([]float64, len(of))
-		if len(p.Mode) == 0 {
-			continue
-		}
-		if err := p.chol.SolveVecTo(x, mat.NewVecDense(len(dense), dense)); err != nil {
-			x.ScaleVec(math.NaN(), x)
-		}
 		for j, b := range of {
 			for _, t := range b {
-				out[i][j] += t.Value * x.AtVec(t.At)
+				out[i][j] += t.Value * x[t.At]
 			}
 		}
 	}

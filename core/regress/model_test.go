@@ -11,7 +11,6 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
-	"gonum.org/v1/gonum/mat"
 	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
 
@@ -131,7 +130,7 @@ func TestGradientAndCurvature(t *testing.T) {
 		for i := range beta {
 			beta[i] = rapid.Float64Range(-2, 2).Draw(t, "beta")
 		}
-		g, c := make([]float64, n), mat.NewSymDense(n, nil)
+		g, c := make([]float64, n), regress.NewCurvature(n)
 		m.NegLog(beta, g, c)
 		const h = 1e-5
 		up, down := make([]float64, n), make([]float64, n)
@@ -269,6 +268,12 @@ func TestWhatIsNotKnownOfARow(t *testing.T) {
 	assert.InDeltaSlice(t, b.Mode, a.Mode, 1e-9)
 	assert.InDelta(t, b.NegLog, a.NegLog, 1e-9)
 	assert.InDeltaSlice(t, b.SD(), a.SD(), 1e-9)
+	// A coefficient may be named twice: its values add up.
+	twice := plain
+	twice.Rows = []regress.Row{{Count: 3, Effort: 2, Terms: []regress.Term{{0, 1}, {1, 1.5}, {1, -1}}}}
+	c, err := twice.Fit(nil)
+	require.NoError(t, err)
+	assert.InDeltaSlice(t, b.SD(), c.SD(), 1e-9)
 	known.Rows[0].Cases[0].Chance = 0.5
 	_, err = known.Fit(nil)
 	assert.ErrorContains(t, err, "chances sum to one")

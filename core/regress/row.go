@@ -3,8 +3,6 @@ package regress
 import (
 	"math"
 	"slices"
-
-	"gonum.org/v1/gonum/mat"
 )
 
 // Row of the data: a count, the effort it took, and the covariates that are not nought.
@@ -41,7 +39,7 @@ func (r *Row) eta(beta []float64, in []Term) float64 {
 // logLikelihood of the count, but for what does not depend on the coefficients; what it adds to gradient and curvature
 // of its negative is added where they are given room. Of a row with cases the curvature is that of the cases as they are
 // likely now, which has a Cholesky factor wherever one stands; what not knowing the case takes off it is [Row.missing].
-func (r *Row) logLikelihood(beta, gradient []float64, curvature *mat.SymDense) float64 {
+func (r *Row) logLikelihood(beta, gradient []float64, curvature *Curvature) float64 {
 	if len(r.Cases) == 0 {
 		l := r.eta(beta, nil)
 		mu := r.Effort * math.Exp(l)
@@ -81,19 +79,19 @@ func (r *Row) chances(beta []float64) (chances []float64, whole float64) {
 	return chances, most + math.Log(sum)
 }
 
-func (r *Row) add(terms []Term, slope, weight float64, gradient []float64, curvature *mat.SymDense) {
+func (r *Row) add(terms []Term, slope, weight float64, gradient []float64, curvature *Curvature) {
 	if gradient != nil {
 		for _, t := range terms {
 			gradient[t.At] += slope * t.Value
 		}
 	}
 	if curvature != nil {
-		add(curvature, terms, weight)
+		curvature.add(terms, weight)
 	}
 }
 
 // missing takes off the curvature what is not known of the case: the covariance of the cases' slopes (Louis 1982).
-func (r *Row) missing(beta []float64, curvature *mat.SymDense) {
+func (r *Row) missing(beta []float64, curvature *Curvature) {
 	if len(r.Cases) == 0 {
 		return
 	}
@@ -106,9 +104,9 @@ func (r *Row) missing(beta []float64, curvature *mat.SymDense) {
 			in[i].Value *= slope
 			mean = append(mean, Term{in[i].At, chances[k] * in[i].Value})
 		}
-		add(curvature, in, -chances[k])
+		curvature.add(in, -chances[k])
 	}
-	add(curvature, merged(mean), 1)
+	curvature.add(merged(mean), 1)
 }
 
 // merged terms, one a coefficient.
@@ -123,19 +121,4 @@ func merged(terms []Term) (out []Term) {
 		out[i].Value += t.Value
 	}
 	return out
-}
-
-// add a row's share to a curvature: to the triangle above, which is the one that is kept.
-func add(c *mat.SymDense, terms []Term, mu float64) {
-	raw := c.RawSymmetric()
-	for j, a := range terms {
-		weighed := mu * a.Value
-		for _, b := range terms[:j+1] {
-			lo, hi := a.At, b.At
-			if lo > hi {
-				lo, hi = hi, lo
-			}
-			raw.Data[lo*raw.Stride+hi] += weighed * b.Value
-		}
-	}
 }

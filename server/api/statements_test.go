@@ -65,13 +65,13 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		"its ribbon":          {10, 2, get("/spots/{id}/ribbon")},
 		"the chart":           {13, 5, get("/chart")},
 		"its conditions":      {11, 3, get("/conditions?spot_id={id}")},
-		"what a device needs": {20, 12, get("/offline")},
+		"what a device needs": {24, 14, get("/offline")},
 		"a catch logged": {17, 9, func(c *testkit.Client, id string) {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))
 		}},
-		"advice": {15, 7, func(c *testkit.Client, id string) {
+		"advice": {19, 9, func(c *testkit.Client, id string) {
 			require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": id, "target": "red-drum"}, nil))
 		}},
 	} {

@@ -65,7 +65,7 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 	p := &pack.Pack{Mine: pack.Mine{Units: as.Units}, Clocks: map[string]*time.Location{}, Harmonics: []pack.Harmonics{},
 		Spots: []pack.Spot{}}
 	var err error
-	if p.Mine.Overlay, err = s.Store.Overlay(ctx, as.Angler); err != nil {
+	if p.Mine.Overlay, err = as.Overlay(ctx); err != nil {
 		return nil, err
 	}
 	if p.Mine.Kit, err = s.Store.KitOf(ctx, as.Angler); err != nil {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"crypto/sha256"
 	"encoding/json"
+	"maps"
 	"time"
 
 	"github.com/google/uuid"
@@ -58,6 +59,8 @@ type Scope struct {
 	deps *Deps
 	now  time.Time
 	book *playbook.Book
+	// overlay of theirs, once it was read.
+	overlay *playbook.Overlay
 }
 
 func (d *Deps) scope(ctx context.Context, angler uuid.UUID) *Scope {
@@ -100,12 +103,25 @@ func (s *Scope) Book(ctx context.Context) (*playbook.Book, error) {
 	return book, err
 }
 
+// Overlay is what is the angler's own over the playbook.
+func (s *Scope) Overlay(ctx context.Context) (playbook.Overlay, error) {
+	if s.overlay == nil {
+		o, err := s.deps.Store.Overlay(ctx, s.Angler)
+		if err != nil {
+			return o, err
+		}
+		s.overlay = &o
+	}
+	return *s.overlay, nil
+}
+
 // BookTaking positions, by question, for this once.
 func (s *Scope) BookTaking(ctx context.Context, positions map[string]string) (*playbook.Book, error) {
-	o, err := s.deps.Store.Overlay(ctx, s.Angler)
+	o, err := s.Overlay(ctx)
 	if err != nil {
 		return nil, err
 	}
+	o.Schools = maps.Clone(o.Schools)
 	for school, position := range positions {
 		o.Schools[school] = position
 	}

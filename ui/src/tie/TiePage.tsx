@@ -70,6 +70,7 @@ export default function TiePage() {
     kit_only: asking.kitOnly,
     most: asking.targets.length > 1 ? 5 : 3,
     drawn_px: drawnPx(narrow),
+    belief: asking.belief === 'book' ? ('book' as const) : ('log' as const),
     ...(manner ? { manner: manner as AdviseIn['manner'] } : {}),
   };
   const advice = useQuery({
@@ -82,6 +83,16 @@ export default function TiePage() {
         ? keepPreviousData(previous)
         : undefined,
   });
+  // The same by the book, where both are looked at: more of it, so that each choice is found again.
+  const byBook = useQuery({
+    queryKey: ['advise', 'by the book', question],
+    queryFn: ({ signal }) => api.advise({ ...question, belief: 'book', most: 20, drawn_px: 0 }, signal),
+    enabled: !!time && asking.belief === 'both',
+    retry: false,
+    placeholderData: keepPreviousData,
+  });
+  const bookOf = (c: Choice) =>
+    asking.belief === 'both' ? byBook.data?.choices.find((b) => keyOf(b) === keyOf(c)) : undefined;
   // What would change it takes longer: it follows once the moment stands still.
   const still = useSettled(JSON.stringify(question), 700);
   const turns = useQuery({
@@ -183,6 +194,13 @@ export default function TiePage() {
           options={[here.spot.manner, ...here.spot.manners].map((m) => ({ value: m, label: m }))}
         />
       )}
+      <Select
+        aria-label={say.goBy}
+        value={asking.belief}
+        onChange={(belief) => ask({ belief })}
+        popupMatchSelectWidth={false}
+        options={say.beliefs}
+      />
       <details className="fold for-once">
         <summary>
           <span className="quiet">{say.today}</span>{' '}
@@ -282,6 +300,7 @@ export default function TiePage() {
               <li key={keyOf(c)}>
                 <Offer
                   c={c}
+                  byBook={bookOf(c)}
                   chosen={c === chosen}
                   several={asking.targets.length > 1}
                   next={c !== choices.at(-1)}
@@ -347,13 +366,15 @@ const myWay = 'my way';
 
 function Offer(props: {
   c: Choice;
+  /** The same by the book, where both are looked at. */
+  byBook?: Choice | undefined;
   chosen: boolean;
   several: boolean;
   /** Another follows, of which it is said how sure the order is. */
   next?: boolean;
   onChoose: () => void;
 }) {
-  const { c, chosen, several, next, onChoose } = props;
+  const { c, byBook, chosen, several, next, onChoose } = props;
   return (
     <button className={chosen ? 'choice chosen' : 'choice'} aria-pressed={chosen} onClick={onChoose}>
       <span className="choice-edge">{times(c.edge)}</span>
@@ -364,6 +385,12 @@ function Offer(props: {
       )}
       <span className="choice-says">{unbroken(c.sentence)}</span>
       <Whisker edge={c.edge} low={c.edge_low} high={c.edge_high} chosen={chosen} width={300} />
+      {byBook && (
+        <span className="choice-book">
+          <span className="quiet small">{say.byTheBook(times(byBook.edge))}</span>
+          <Whisker edge={byBook.edge} low={byBook.edge_low} high={byBook.edge_high} width={300} />
+        </span>
+      )}
       {next && <span className="quiet small choice-next">{c.beats_next_says}</span>}
       {c.lacks.length > 0 && <span className="quiet small">{say.missing2(c.lacks.join('; '))}</span>}
     </button>

@@ -5,12 +5,14 @@ export interface Asking {
   targets: string[];
   several: boolean;
   kitOnly: boolean;
+  /** What is gone by: one's log, the book, or both side by side. */
+  belief: 'log' | 'book' | 'both';
   /** Positions taken for this outing only, by question. */
   schools: Record<string, string>;
 }
 
 const key = 'greypebble.asking';
-const first: Asking = { targets: [], several: false, kitOnly: false, schools: {} };
+const first: Asking = { targets: [], several: false, kitOnly: false, belief: 'log', schools: {} };
 
 function stored(): Asking {
   try {

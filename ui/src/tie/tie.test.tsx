@@ -20,7 +20,7 @@ const fish = (id: string, ...lives: string[]): Target => ({
   lives,
   known: true,
 });
-const asking = { targets: ['drum'], several: false, kitOnly: false, schools: {} };
+const asking = { targets: ['drum'], several: false, kitOnly: false, belief: 'log' as const, schools: {} };
 
 describe('targets', () => {
   const all = [fish('drum', 'pier'), fish('trout', 'pier'), fish('bream', 'reef')];

@@ -59,7 +59,7 @@ export const back = {
   // EvidencePage.tsx
   evidence: {
     title: 'What your log says of what is said',
-    what: 'Each rule of being there and feeding as the book has it, and as your spells do, blanks and effort included. Advice still goes by the book.',
+    what: 'Each rule of being there and feeding as the book has it, and as your spells do, blanks and effort included. Advice goes by your log; on Tie on it can be asked by the book.',
     reckoning: 'Going through your spells…',
     nothingOf: (target: string) => `Nothing logged of ${target} yet`,
     theBookStands: 'So long the book stands as it is. A blank says as much as a fish.',

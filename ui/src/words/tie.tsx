@@ -122,6 +122,13 @@ export const tie = {
 
   // Seen.tsx
 
+  goBy: 'Go by',
+  beliefs: [
+    { value: 'log' as const, label: 'your log' },
+    { value: 'book' as const, label: 'the book' },
+    { value: 'both' as const, label: 'log and book' },
+  ],
+  byTheBook: (edge: string) => `by the book ${edge}`,
   fishAt: (levels: string) => `fish at ${levels}`,
   youSee: 'You see:',
   nothing: 'nothing',
