@@ -41,6 +41,8 @@ type Evidence struct {
 	// spells of a target a rule spoke in, and rod-hours and fish by target.
 	spells map[ofTarget]int
 	sums   map[string]*Sum
+	// byTarget are the spells as they were told.
+	byTarget map[string][]*Spell
 	// Dispersion is how much more the counts scatter than chance has them do; 1 for none, and where nothing is known.
 	Dispersion float64
 
@@ -64,7 +66,7 @@ type Sum struct {
 // for none.
 func Fit(book *playbook.Book, log []Spell, from *Evidence) (*Evidence, error) {
 	e := &Evidence{book: book, base: map[string]int{}, lost: map[string]int{}, spots: map[[2]string]int{}, rules: map[int]int{}, ours: map[ofTarget]int{},
-		only: map[int]string{}, spells: map[ofTarget]int{}, sums: map[string]*Sum{}, views: map[string]*view{},
+		only: map[int]string{}, spells: map[ofTarget]int{}, sums: map[string]*Sum{}, views: map[string]*view{}, byTarget: map[string][]*Spell{},
 		Dispersion: 1}
 	e.speak(log)
 	for i := range log {
@@ -185,6 +187,7 @@ func (e *Evidence) add(s *Spell) error {
 		e.bites = append(e.bites, tidy(bites))
 	}
 	e.model.Rows = append(e.model.Rows, tidy(row))
+	e.byTarget[s.Target] = append(e.byTarget[s.Target], s)
 	sum := e.sums[s.Target]
 	if sum == nil {
 		sum = &Sum{}

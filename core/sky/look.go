@@ -114,7 +114,7 @@ func daysFrom(t time.Time, elongation float64) float64 {
 		return near
 	}
 	// Half-way between two, the moon's uneven pace may make the one nearer by angle the farther by time.
-	other := since(t, t.Add(-time.Duration(math.Copysign(month-math.Abs(near), -near)*24*float64(time.Hour))), elongation)
+	other := since(t, t.Add(-time.Duration(math.Copysign(MoonMonth-math.Abs(near), -near)*24*float64(time.Hour))), elongation)
 	if math.Abs(other) < math.Abs(near) {
 		return other
 	}
@@ -122,8 +122,8 @@ func daysFrom(t time.Time, elongation float64) float64 {
 }
 
 const (
-	// month of the moon, mean, days, and so near that no other can be nearer.
-	month         = 29.530589
+	// MoonMonth from new moon to new moon, mean, days; and so near that no other can be nearer.
+	MoonMonth = 29.530589
 	surelyNearest = 13
 )
 

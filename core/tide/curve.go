@@ -251,6 +251,17 @@ func (c *Curve) Between(t time.Time) (last, next Turn, ok bool) {
 	return c.turns[i-1], c.turns[i], true
 }
 
+// FromHigh is the time from the nearest high water to t in hours, negative before it; NaN without one in the curve's reach.
+func (c *Curve) FromHigh(t time.Time) float64 {
+	near := math.NaN()
+	for _, k := range c.turns {
+		if h := t.Sub(k.Time).Hours(); k.Kind == High && !(math.Abs(h) >= math.Abs(near)) {
+			near = h
+		}
+	}
+	return near
+}
+
 // Stage at t. A moment without a turn within five days on both sides, or
 // outside the curve's interval, is an error.
 func (c *Curve) Stage(t time.Time) (Stage, error) {

@@ -24,6 +24,7 @@ import (
 	"greypebble/server/api/book"
 	"greypebble/server/api/conditions"
 	"greypebble/server/api/device"
+	"greypebble/server/api/evidence"
 	"greypebble/server/api/files"
 	"greypebble/server/api/logbook"
 	"greypebble/server/api/people"
@@ -38,7 +39,7 @@ import (
 var rooms = []func(huma.API, *web.Deps){
 	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
 	files.Register,
-	logbook.Register, trials.Register, device.Register,
+	logbook.Register, evidence.Register, trials.Register, device.Register,
 }
 
 // Config of the API.

@@ -12,7 +12,6 @@ type service struct{ *web.Deps }
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
 	s := service{d}
-	s.registerEvidence(api)
 	s.registerSpells(api)
 	s.registerCatches(api)
 	s.registerOutings(api)

@@ -672,6 +672,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/evidence/calibration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether what was predicted came, spell after spell */
+        get: operations["calibration"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/evidence/curve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The catch a rod-hour against one condition */
+        get: operations["evidenceCurve"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/evidence/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The spells of the next days that would teach most */
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/evidence/rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The spells behind what your log says of a rule */
+        get: operations["evidenceRule"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/ground/surf": {
         parameters: {
             query?: never;
@@ -2675,6 +2743,26 @@ export interface components {
             /** Format: double */
             seconds: number;
         };
+        BehindOut: {
+            /** Format: double */
+            catches: number;
+            /**
+             * Format: double
+             * @description by so much more it applied than in an ordinary spell, −1…1
+             */
+            more: number;
+            /** Format: double */
+            rod_hours: number;
+            spell_id: string;
+            spot_name: string;
+            /** Format: date-time */
+            started_at: string;
+            time_zone: string;
+        };
+        BehindOutputBody: {
+            /** @description in which it applied most, first */
+            spells: components["schemas"]["BehindOut"][];
+        };
         BelongingsOutputBody: {
             /** Format: int64 */
             catches: number;
@@ -2763,6 +2851,79 @@ export interface components {
             seconds: number;
             /** @description in its shortest words */
             text: string;
+        };
+        CalibrationOutputBody: {
+            /**
+             * Format: double
+             * @description of one's plain average so far
+             */
+            average_score: number;
+            /**
+             * Format: double
+             * @description of the bare book
+             */
+            book_score: number;
+            /** Format: double */
+            catches: number;
+            /**
+             * Format: double
+             * @description by the log before each
+             */
+            expected: number;
+            /** Format: double */
+            expected_by_book: number;
+            /**
+             * Format: int64
+             * @description it takes
+             */
+            fewest: number;
+            /**
+             * Format: double
+             * @description share of counts within what was to hold them four times in five
+             */
+            inside: number;
+            /**
+             * Format: double
+             * @description mean logarithm of the chance that was given to what came, of the log
+             */
+            log_score: number;
+            /** @description over time, oldest first */
+            parts: components["schemas"]["CalibrationPart"][];
+            /** @description what that comes to */
+            reads: string;
+            /**
+             * Format: int64
+             * @description 0: too few to tell
+             */
+            spells: number;
+        };
+        CalibrationPart: {
+            /** Format: double */
+            book_score: number;
+            /** Format: double */
+            catches: number;
+            /**
+             * Format: double
+             * @description by the log before them
+             */
+            expected: number;
+            /**
+             * Format: date-time
+             * @description when the first of its spells began
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description share of counts within what was to hold them four times in five
+             */
+            inside: number;
+            /** Format: double */
+            log_score: number;
+            /**
+             * Format: date-time
+             * @description and the last
+             */
+            to: string;
         };
         CardOut: {
             /** @description in the bench's written form */
@@ -3226,6 +3387,53 @@ export interface components {
              */
             width_m?: number;
         };
+        CurveOutputBody: {
+            by: string;
+            /** @description its end is its beginning, as of the hours of a day */
+            closed: boolean;
+            /** @description the two are told apart, four times in five each */
+            differ: boolean;
+            /** Format: double */
+            from: number;
+            /** @description and lowest */
+            least?: components["schemas"]["CurvePoint"];
+            /** @description where the catch is highest of what was fished */
+            most?: components["schemas"]["CurvePoint"];
+            /** @description none where nothing was fished */
+            points: components["schemas"]["CurvePoint"][];
+            /** @description the spells it rests on */
+            rug: components["schemas"]["RugOut"][];
+            /** Format: double */
+            to: number;
+            /** @description of x: m, h, °C, m/s, days */
+            unit: string;
+            /**
+             * Format: int64
+             * @description spells of which it is not known
+             */
+            unread: number;
+        };
+        CurvePoint: {
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description four times in five it lies between
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description fish a rod-hour
+             */
+            median: number;
+            /**
+             * Format: double
+             * @description that speak to it
+             */
+            rod_hours: number;
+            /** Format: double */
+            x: number;
+        };
         CutOutputBody: {
             /** Format: double */
             bearing_deg: number;
@@ -3451,6 +3659,8 @@ export interface components {
             who?: string;
         };
         EvidenceOutputBody: {
+            /** @description positions held that the log turns round */
+            against: components["schemas"]["SchoolEvidence"][];
             /** @description fish a rod-hour of an ordinary spell */
             base: components["schemas"]["MultiplierOut"];
             /** Format: double */
@@ -3471,6 +3681,8 @@ export interface components {
             rules: components["schemas"]["RuleEvidence"][];
             /** Format: int64 */
             spells: number;
+            /** @description that were fished for it, best first */
+            spots: components["schemas"]["SpotEvidence"][];
             target: string;
             target_name: string;
         };
@@ -4466,6 +4678,37 @@ export interface components {
             mass_kg: number;
             /** @description where it is weak */
             weak: string;
+        };
+        LessonOut: {
+            /**
+             * Format: double
+             * @description share of what is not known of the rules that it would take away
+             */
+            drop: number;
+            /**
+             * Format: double
+             * @description fish in it
+             */
+            expected: number;
+            /**
+             * Format: double
+             * @description it lasts
+             */
+            hours: number;
+            /** @description the rules it would teach most of, in words */
+            of: string[];
+            spot_id: string;
+            spot_name: string;
+            /**
+             * Format: date-time
+             * @description the middle of it
+             */
+            time: string;
+            time_zone: string;
+        };
+        LessonsOutputBody: {
+            /** @description the most first, each at another spot */
+            lessons: components["schemas"]["LessonOut"][];
         };
         LevelLine: {
             /** @description being cut off */
@@ -5750,7 +5993,18 @@ export interface components {
             rods: components["schemas"]["RodOut"][];
             says: string;
         };
+        RugOut: {
+            /** Format: double */
+            catches: number;
+            /** Format: double */
+            rod_hours: number;
+            spell_id: string;
+            /** Format: double */
+            x: number;
+        };
         RuleEvidence: {
+            /** @description why it is not told from something else; left out where it is */
+            apart?: string;
             /** @description after the log */
             log: components["schemas"]["MultiplierOut"];
             part: string;
@@ -5860,6 +6114,14 @@ export interface components {
             value?: number;
             /** @description that stands for the value: of clarity and wind */
             word?: string;
+        };
+        SchoolEvidence: {
+            /** @description held, as Q1/low-light */
+            position: string;
+            reads: string;
+            rule: string;
+            /** @description question and answer */
+            says: string;
         };
         SchoolInputBody: {
             /** @description empty: back to the default */
@@ -6390,6 +6652,18 @@ export interface components {
             told: string;
             /** Format: uuid */
             water_id: string;
+        };
+        SpotEvidence: {
+            /** Format: double */
+            catches: number;
+            /** @description fish a rod-hour of an ordinary spell there, drawn towards the others where little was fished */
+            rate: components["schemas"]["MultiplierOut"];
+            /** Format: double */
+            rod_hours: number;
+            /** Format: int64 */
+            spells: number;
+            spot_id: string;
+            spot_name: string;
         };
         SpotInputBody: {
             /**
@@ -10406,6 +10680,241 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["EvidenceOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    calibration: {
+        parameters: {
+            query?: {
+                /** @description all, if left out */
+                target?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalibrationOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    evidenceCurve: {
+        parameters: {
+            query: {
+                target: string;
+                by: "level" | "from_high" | "clarity" | "temperature" | "hour" | "wind" | "moon";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query: {
+                target: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    evidenceRule: {
+        parameters: {
+            query: {
+                target: string;
+                rule: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BehindOutputBody"];
                 };
             };
             /** @description Unauthorized */

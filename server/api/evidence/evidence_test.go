@@ -1,4 +1,4 @@
-package logbook_test
+package evidence_test
 
 import (
 	"math"
@@ -171,4 +171,137 @@ func TestWhatWasOnTheHookIsRead(t *testing.T) {
 	assert.Positive(t, parts["taken"], "%v", parts)
 	assert.Positive(t, parts["there"])
 	assert.InDelta(t, 20, e.Catches, 0)
+}
+
+// Spots by what an ordinary spell catches there, drawn towards each other where little was fished; the spells behind a
+// rule, in which it applied most first.
+func TestSpotsAndTheSpellsBehindARule(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.ALog)
+	var e struct {
+		evidenceOut
+		Spots []struct {
+			Name     string `json:"spot_name"`
+			Spells   int
+			RodHours float64 `json:"rod_hours"`
+			Catches  float64
+			Rate     multiplier
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/evidence?target=red-drum", nil, &e))
+	require.NotEmpty(t, e.Spots)
+	spells, last := 0, math.Inf(1)
+	for _, s := range e.Spots {
+		spells += s.Spells
+		assert.LessOrEqual(t, s.Rate.Median, last, s.Name)
+		last = s.Rate.Median
+		assert.Less(t, s.Rate.Low, s.Rate.High)
+	}
+	assert.Equal(t, e.evidenceOut.Spells, spells)
+	var behind struct {
+		Spells []struct {
+			SpotName string `json:"spot_name"`
+			More     float64
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/evidence/rule?target=red-drum&rule="+e.Rules[0].Rule, nil, &behind))
+	assert.Len(t, behind.Spells, e.Rules[0].Spells)
+	for i := 1; i < len(behind.Spells); i++ {
+		assert.GreaterOrEqual(t, behind.Spells[i-1].More, behind.Spells[i].More)
+	}
+	var p problem
+	require.Equal(t, 422, c.Do("GET", "/evidence/rule?target=red-drum&rule=unicorn", nil, &p))
+	assert.Equal(t, "query.rule", p.Errors[0].Location)
+}
+
+// The catch against one condition: every spell of which it is known is on the rug, effort is told with it, and a gut that
+// fished at night alone has its peak there.
+func TestTheCatchAgainstOneCondition(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.NoLog)
+	for day := range 16 {
+		hour := []int{9, 22}[day%2]
+		at := time.Date(2026, 11, 2+day, hour, 0, 0, 0, time.UTC)
+		catches := []object{}
+		for range 4 * (day % 2) {
+			catches = append(catches, object{"id": uuid.NewString(), "target": "red-drum", "caught_at": at.Add(time.Hour)})
+		}
+		require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), object{"spot_id": c.ID("Kettle Bar"), "target": "red-drum",
+			"started_at": at, "ended_at": at.Add(2 * time.Hour), "mark": "Gut", "catches": catches,
+			"readings": []object{{"kind": "water_temp_c", "value": 15 + float64(day)/4}}}, nil))
+	}
+	type point struct{ X, Median, Low, High float64 }
+	for by, in := range map[string][2]float64{"hour": {0, 24}, "moon": {0, 29.6}, "from_high": {-6.5, 6.5}, "temperature": {14, 20},
+		"level": {-1, 4}, "wind": {0, 30}, "clarity": {0, 10}} {
+		var k struct {
+			From, To float64
+			Unread   int
+			Points   []point
+			Rug      []struct{ X float64 }
+			Most     *point
+			Differ   bool
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", "/evidence/curve?target=red-drum&by="+by, nil, &k), by)
+		assert.Equal(t, 16, k.Unread+len(k.Rug), by)
+		for _, r := range k.Rug {
+			assert.True(t, r.X >= in[0] && r.X <= in[1], "%s %v", by, r.X)
+		}
+		if by == "hour" {
+			require.Len(t, k.Rug, 16)
+			require.NotNil(t, k.Most)
+			zone := time.FixedZone("", -3600)
+			assert.InDelta(t, float64(time.Date(2026, 11, 2, 23, 0, 0, 0, time.UTC).In(zone).Hour()), k.Most.X, 2.5)
+			assert.True(t, k.Differ)
+		}
+		if by == "temperature" {
+			assert.Len(t, k.Rug, 16)
+		}
+	}
+	var p problem
+	require.Equal(t, 422, c.Do("GET", "/evidence/curve?target=red-drum&by=luck", nil, &p))
+}
+
+// Whether what was predicted came: of too few spells it says so; of enough, in a sentence with the three scores.
+func TestWasItRight(t *testing.T) {
+	var k struct {
+		Spells, Fewest int
+		Inside, Log    float64
+		Reads          string
+		Parts          []struct{ Catches, Inside float64 }
+	}
+	c := kit.Fresh(t, "wren", testkit.NoLog)
+	require.Equal(t, http.StatusOK, c.Do("GET", "/evidence/calibration", nil, &k))
+	assert.Zero(t, k.Spells)
+	assert.Contains(t, k.Reads, "It takes 10 spells")
+	c = kit.Fresh(t, "wren", testkit.ALog)
+	require.Equal(t, http.StatusOK, c.Do("GET", "/evidence/calibration", nil, &k))
+	assert.GreaterOrEqual(t, k.Spells, 10)
+	assert.True(t, k.Inside > 0.4 && k.Inside <= 1, "%v", k.Inside)
+	assert.Contains(t, k.Reads, "Of ten counts")
+	require.NotEmpty(t, k.Parts)
+	var p problem
+	require.Equal(t, 422, c.Do("GET", "/evidence/calibration?target=unicorn", nil, &p))
+}
+
+// What would tell: spells of the next days, by day and where one can be, each at another spot, with the rules they teach.
+func TestWhatWouldTell(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.ALog)
+	var k struct {
+		Lessons []struct {
+			Spot     string `json:"spot_name"`
+			Time     time.Time
+			Drop     float64
+			Expected float64
+			Of       []string
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/evidence/lessons?target=red-drum", nil, &k))
+	require.Len(t, k.Lessons, 3)
+	seen, last := map[string]bool{}, 1.0
+	for _, l := range k.Lessons {
+		assert.False(t, seen[l.Spot])
+		seen[l.Spot] = true
+		assert.True(t, l.Drop > 0 && l.Drop <= last, "%v", l.Drop)
+		last = l.Drop
+		assert.NotEmpty(t, l.Of)
+		assert.True(t, l.Time.After(testkit.Now) && l.Time.Before(testkit.Now.AddDate(0, 0, 8)))
+	}
 }
