@@ -66,6 +66,8 @@ export type KitItem = Schemas['KitItemOut'];
 export type KitBody = Schemas['KitBody'];
 export type Drawing = Schemas['Drawing'];
 export type AdviseIn = Schemas['AdviseBody'];
+export type CurveBy = paths['/v1/evidence/curve']['get']['parameters']['query']['by'];
+export type Curve = Schemas['CurveOutputBody'];
 export type Pick = Schemas['PickBody'];
 export type Limit = Schemas['LimitOut'];
 export type Usual = Schemas['UsualOutputBody'];
@@ -399,6 +401,13 @@ export const api = {
     settle(client.GET('/v1/spots/{id}/elsewhere', { params: { path: { id }, query: { target, time } } })),
   offline: (have: string[]) => settle(client.GET('/v1/offline', { params: { query: { have } } })),
   evidence: (target: string) => settle(client.GET('/v1/evidence', { params: { query: { target } } })),
+  evidenceRule: (target: string, rule: string) =>
+    settle(client.GET('/v1/evidence/rule', { params: { query: { target, rule } } })),
+  evidenceCurve: (target: string, by: CurveBy) =>
+    settle(client.GET('/v1/evidence/curve', { params: { query: { target, by } } })),
+  calibration: (target?: string) =>
+    settle(client.GET('/v1/evidence/calibration', { params: { query: target ? { target } : {} } })),
+  lessons: (target: string) => settle(client.GET('/v1/evidence/lessons', { params: { query: { target } } })),
   rateRatio: (body: { first: Schemas['ArmBody']; second: Schemas['ArmBody'] }) =>
     settle(client.POST('/v1/stats/rate-ratio', { body })),
   shares: (body: { first: Schemas['SharesBody']; second: Schemas['SharesBody'] }) =>

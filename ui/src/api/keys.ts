@@ -59,12 +59,30 @@ const ofReadings = [
 /** Everything that rests on a spot's place, ground and tide. */
 const ofSpots = [...ofReadings, 'spots', 'spot', 'reach', 'surf', 'month'];
 
+/** What one's log says. */
+const ofLog = ['evidence', 'evidence-rule', 'curve', 'calibration', 'lessons'] as const;
+
 /** What a person changes, and the answers that follow from it. */
 export const rests = {
   session: ['me'],
   account: ['account', 'sessions', 'invites'],
-  // Where a run lies rests on what the log met.
-  log: ['spells', 'seasons', 'outings', 'evidence'],
+  // Advice goes by the log, and where a run lies rests on what it met.
+  log: [
+    'spells',
+    'seasons',
+    'outings',
+    ...ofLog,
+    'ahead',
+    'ahead-windows',
+    'ahead-window',
+    'outlook',
+    'advise',
+    'compare-advice',
+    'edge',
+    'elsewhere',
+    'plan',
+    'plan-sheet',
+  ],
   outing: ['outing', 'outings'],
   readings: ofReadings,
   spots: [...ofSpots, 'waters', 'account', 'me', 'water', 'spot-tide', 'spells', 'imported'],
@@ -74,7 +92,7 @@ export const rests = {
   plans: ['plans', 'plan', 'plan-sheet'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: [
-    'evidence',
+    ...ofLog,
     'playbook',
     'targets',
     'ahead',

@@ -8,6 +8,11 @@ import { useTitle } from '../frame/useTitle';
 import { fixed, perHour, times } from '../format/measure';
 import './evidence.css';
 import { Whisker } from '../tie/Whisker';
+import { Behind } from './Behind';
+import { Calibration } from './Calibration';
+import { Curves } from './Curves';
+import { Lessons } from './Lessons';
+import { useSeen } from './useSeen';
 import { back as say } from '../words/back';
 
 /** So many rules are shown at first. */
@@ -22,6 +27,11 @@ export default function EvidencePage() {
     queryFn: () => api.spells({ most: 1 }),
     staleTime: 60_000,
   });
+  const recent = useQuery({
+    queryKey: ['spells', 'lately'],
+    queryFn: () => api.spells({ most: 50 }),
+    staleTime: 60_000,
+  });
   const [chosen, choose] = useState<string>();
   const [all, showAll] = useState(false);
   const target = chosen ?? log.data?.spells[0]?.target ?? targets.data?.[0]?.id;
@@ -31,7 +41,13 @@ export default function EvidencePage() {
     enabled: !!target,
     placeholderData: keepPreviousData,
   });
+  const [seen, see] = useSeen();
   const d = e.data;
+  // Others one fished for lately, for the small multiples beside.
+  const fished = [...new Set(recent.data?.spells.map((s) => s.target) ?? [])]
+    .filter((id) => id !== d?.target)
+    .slice(0, 3)
+    .map((id) => ({ id, name: targets.data?.find((t) => t.id === id)?.name ?? id }));
   const rules = d ? (all ? d.rules : d.rules.slice(0, few)) : [];
   return (
     <div className="evidence">
@@ -72,12 +88,26 @@ export default function EvidencePage() {
           </p>
           {d.dispersion > 1.5 && <p className="quiet">{say.evidence.scatter(fixed(d.dispersion, 1))}</p>}
           {d.left_out > 0 && <p className="quiet">{say.evidence.leftOut(d.left_out)}</p>}
+          {d.against
+            .filter((a) => !seen.includes(a.rule))
+            .map((a) => (
+              <p key={a.rule} className="panel" role="status">
+                {say.evidence.against(a.says, a.reads)}{' '}
+                <button className="plain" onClick={() => see(a.rule)}>
+                  {say.evidence.iHaveSeenIt}
+                </button>
+              </p>
+            ))}
           <ul className="panel evidence-rules">
             {rules.map((r) => (
               <li key={r.rule}>
-                <p>
-                  <b>{r.says}</b> <span className="quiet">{r.reads}</span>
-                </p>
+                <div>
+                  <p>
+                    <b>{r.says}</b> <span className="quiet">{r.reads}</span>
+                  </p>
+                  {r.apart && <p className="small">{r.apart}</p>}
+                  <Behind target={d.target} rule={r.rule} spells={r.spells} />
+                </div>
                 <div className="evidence-two">
                   <span className="quiet small">{say.evidence.book}</span>
                   <Whisker edge={r.prior.median} low={r.prior.low} high={r.prior.high} plain />
@@ -93,6 +123,37 @@ export default function EvidencePage() {
               {say.evidence.showAll(d.rules.length)}
             </button>
           )}
+          <Lessons target={d.target} />
+          <section className="panel evidence-part">
+            <h2>{say.evidence.spots}</h2>
+            <table className="evidence-table">
+              <thead>
+                <tr>
+                  <th scope="col">{say.spot}</th>
+                  <th scope="col">{say.evidence.anHour}</th>
+                  <th scope="col">{say.evidence.between}</th>
+                  <th scope="col">{say.evidence.fish}</th>
+                  <th scope="col">{say.evidence.hours}</th>
+                  <th scope="col">{say.evidence.spells}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {d.spots.map((s) => (
+                  <tr key={s.spot_id}>
+                    <th scope="row">{s.spot_name}</th>
+                    <td>{perHour(s.rate.median)}</td>
+                    <td>{say.evidence.span(perHour(s.rate.low), perHour(s.rate.high))}</td>
+                    <td>{s.catches}</td>
+                    <td>{fixed(s.rod_hours, 1)}</td>
+                    <td>{s.spells}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            <p className="quiet small">{say.evidence.drawnTogether}</p>
+          </section>
+          <Curves targets={[{ id: d.target, name: d.target_name }, ...fished]} />
+          <Calibration zone={log.data?.spells[0]?.time_zone ?? 'UTC'} />
         </>
       )}
     </div>

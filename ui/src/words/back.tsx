@@ -74,6 +74,75 @@ export const back = {
     scale: (low: string, high: string) =>
       `The scale runs from ${low} to ${high}; the tall line is no effect at all.`,
     showAll: (n: number) => `Show all ${n}`,
+    behind: (n: number) => `${n === 1 ? 'The spell' : `The ${n} spells`} behind it`,
+    day: 'Day',
+    more: 'Applied more by',
+    spots: 'Spots',
+    anHour: 'An hour',
+    between: 'Between',
+    span: (low: string, high: string) => `${low} to ${high}`,
+    fish: 'Fish',
+    hours: 'Rod-hours',
+    spells: 'Spells',
+    drawnTogether:
+      'What an ordinary spell would bring there. Where little was fished it is drawn towards the others: two lucky hours make no spot.',
+    against: (position: string, reads: string) =>
+      `Your log speaks against a position you hold. ${position} ${reads} The position stays yours to choose, in Set-up.`,
+    iHaveSeenIt: 'I have seen it',
+  },
+
+  // Curves.tsx, CurveChart.tsx
+  curves: {
+    title: 'Against one condition',
+    what: 'Fish a rod-hour as they came, with the band that holds it four times in five. Other conditions went along: this shows, it does not prove.',
+    against: 'Against',
+    conditions: [
+      { value: 'level' as const, label: 'level' },
+      { value: 'from_high' as const, label: 'hours from high water' },
+      { value: 'clarity' as const, label: 'clarity' },
+      { value: 'temperature' as const, label: 'temperature' },
+      { value: 'hour' as const, label: 'hour of the day' },
+      { value: 'wind' as const, label: 'wind' },
+      { value: 'moon' as const, label: 'days since new moon' },
+    ],
+    nothing: (target: string) => `Nothing logged of ${target} that says it.`,
+    says: (
+      target: string,
+      [most, at, low, high]: readonly [string, string, string, string],
+      [least, atLeast, lowLeast, highLeast]: readonly [string, string, string, string],
+      differ: boolean,
+    ) =>
+      `${target}: most at ${most}, ${at} a rod-hour (${low} to ${high}); least at ${least}, ${atLeast} (${lowLeast} to ${highLeast}). ${
+        differ ? 'The two are told apart.' : 'The bands overlap: it shows no difference yet.'
+      }`,
+    unread: (n: number) => `Of ${n} more ${n === 1 ? 'spell' : 'spells'} it is not known.`,
+    legend: 'Dots are spells: filled with a fish, open without. The grey below is the effort.',
+  },
+
+  // Calibration.tsx
+  calibration: {
+    title: 'Was the advice right?',
+    sum: (caught: number, expected: string, byBook: string) =>
+      `${caught} caught; ${expected} expected by the log before each spell, ${byBook} by the bare book.`,
+    since: 'Spells from',
+    caught: 'Caught',
+    expected: 'Expected',
+    inside: 'Inside, of 10',
+    logOverBook: 'Log over book',
+    scores: (log: string, book: string, average: string) =>
+      `Log score a spell (nearer to nought is better): log ${log}, bare book ${book}, plain average ${average}.`,
+  },
+
+  // Lessons.tsx
+  lessons: {
+    title: 'What would tell',
+    what: 'Spells of the next seven days from which your log would learn most, by day and while the way is open.',
+    at: (spot: string, day: string, time: string) => `${spot}, ${day} about ${time}.`,
+    would: (share: string, fish: string) =>
+      `Two hours would take away ${share} % of what is not known; about ${fish} fish expected.`,
+    of: (rules: readonly string[]) => `Most of: ${rules.join(' · ')}`,
+    plan: (spot: string) => `To learn: ${spot}`,
+    planIt: 'Make it a plan',
   },
 
   // ComparePage.tsx
