@@ -83,7 +83,7 @@ var allowed = map[string][]string{
 	"server/feed/sim": {"core/*", "interchange/*"},
 	"server/localdb":  {},
 	// The store keeps what the job knows of a spot; it asks no advice.
-	"server/store": {"core/springrun", "core/outing", "core/quantity", "core/sky", "core/tide", "core/water",
+	"server/store": {"core/springrun", "core/outing", "core/trial", "core/quantity", "core/sky", "core/tide", "core/water",
 		"core/ground", "core/conditions", "core/spot",
 		"core/playbook", "core/kit", "core/going"},
 	"server/account": {"core/quantity", "server/store"},

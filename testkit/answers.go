@@ -104,3 +104,18 @@ func (s Sheet) Of(kind string) (origin string, value float64, says, place string
 	}
 	return "", 0, "", ""
 }
+
+// ATrial of two colours at a spot, two rounds of it.
+func ATrial(spot string) Object {
+	arm := func(colour string) Object {
+		return Object{"name": colour, "approach": "lure", "offering_id": "paddle-tail-" + colour, "rig_id": "jig-head"}
+	}
+	return Object{"question": "Does dark beat white in the murk?", "target": "red-drum", "spot_id": spot, "arms": []Object{arm("dark"), arm("white")},
+		"block_min": 15, "rounds": 2, "rods": []string{"long", "short"}}
+}
+
+// ABlock of a trial's first turn, with a fish.
+func ABlock() Object {
+	return Object{"turn": 0, "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T12:15:00Z", "landed": 1, "lost": 1, "foul": 1,
+		"species": Object{"red-drum": 1}}
+}

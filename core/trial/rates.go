@@ -4,6 +4,8 @@ import (
 	"errors"
 	"fmt"
 	"math"
+
+	"gonum.org/v1/gonum/mathext"
 )
 
 // Arm of a trial: what it brought for how much effort.
@@ -73,4 +75,12 @@ func Proportion(x, n int, level, against float64) (Estimate, error) {
 	}
 	low, high := interval(x, n, level)
 	return Estimate{float64(x) / float64(n), low, high, twoSided(x, n, against)}, nil
+}
+
+// poisson bounds of the mean a count comes from, exactly (Garwood 1936: quantiles of the gamma).
+func poisson(n int, level float64) (low, high float64) {
+	if n > 0 {
+		low = mathext.GammaIncRegInv(float64(n), (1-level)/2)
+	}
+	return low, mathext.GammaIncRegInv(float64(n)+1, (1+level)/2)
 }

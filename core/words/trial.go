@@ -16,3 +16,37 @@ const (
 	OnceInMore          = "many thousands"
 	AboutOnceIn         = "%.0f"
 )
+
+// Said by trial/design.
+const (
+	TheBaitOrLure    = "the bait or lure"
+	TheColour        = "the colour"
+	TheRig           = "the rig"
+	HowItIsMoved     = "how it is moved"
+	TheSize          = "the size"
+	TheWeight        = "the weight"
+	TheDepth         = "the depth"
+	TheyAreTheSame   = "%s and %s are the same: nothing is tried."
+	TheyDifferInMore = "%s and %s differ in more than one thing: %s. What shows will be all of it together."
+)
+
+// Said by trial/design of what was changed.
+const (
+	QuestionChanged = "After %d blocks the question was changed; it was: %s"
+	StoppingChanged = "After %d blocks it was changed when it ends: it was %d rounds of %.0f min."
+	ArmJoined       = "%s joined after %d blocks: it is compared in the rounds it was fished in."
+	ArmChanged      = "%s was changed after %d blocks: what it brought is of both ways together."
+	ArmTakenOut     = "%s was taken out after %d blocks."
+)
+
+// Said by trial/result.
+const (
+	ArmByAction              = "%s, %s"
+	NotWhenAllIsCounted      = "Round by round, and among so many comparisons, it is not shown."
+	NeverInOneRound          = "They were never fished in one round: nothing compares them."
+	FoulHookedIsNotSeen      = "Foul-hooking comes of fish that follow and do not take: %s may not be seen well."
+	BlocksDropped            = "Blocks left out, %d: %s."
+	LookedBeforeTheEnd       = "%d looks at the result before the end: each is a chance to be fooled."
+	NotAllFished             = "%d of %d planned blocks were fished."
+	SomeBlocksWereNotPlanned = "Some blocks were not planned: whoever adds them may choose when."
+)

@@ -64,18 +64,27 @@ func examples(c *testkit.Client) map[string]example {
 	aPlan["home"], aPlan["spots"], aPlan["banned"] = object{"lat": 31.2, "lon": -45.1}, []string{bar}, []string{c.ID("Long Strand")}
 	keptPlan := fresh()
 	c.Do("PUT", "/plans/"+keptPlan["id"], testkit.APlan(bar), nil)
+	keptTrial, aBlock := fresh(), fresh()
+	c.Do("PUT", "/trials/"+keptTrial["id"], testkit.ATrial(bar), nil)
+	aBlock["block"], aBlock["id"] = aBlock["id"], keptTrial["id"]
 	anOuting, keptOuting := testkit.AnOuting(bar), fresh()
 	c.Do("PUT", "/outings/"+keptOuting["id"], testkit.AnOuting(bar), nil)
 	synced := testkit.AnOuting(bar)
 	synced["id"] = fresh()["id"]
 	return map[string]example{
-		"GET /outings":         {query: map[string]string{"most": "5"}},
-		"GET /outings/{id}":    {path: keptOuting},
-		"DELETE /outings/{id}": {path: fresh()},
-		"PUT /outings/{id}":    {path: fresh(), body: anOuting},
-		"POST /sync":           {body: object{"outings": []object{synced}}},
-		"GET /outlook":         {query: map[string]string{"time": when}},
-		"GET /offline":         {},
+		"GET /trials":                     {},
+		"GET /trials/{id}":                {path: keptTrial},
+		"GET /trials/{id}/result":         {path: keptTrial},
+		"DELETE /trials/{id}":             {path: fresh()},
+		"PUT /trials/{id}":                {path: fresh(), body: testkit.ATrial(bar)},
+		"PUT /trials/{id}/blocks/{block}": {path: aBlock, body: testkit.ABlock()},
+		"GET /outings":                    {query: map[string]string{"most": "5"}},
+		"GET /outings/{id}":               {path: keptOuting},
+		"DELETE /outings/{id}":            {path: fresh()},
+		"PUT /outings/{id}":               {path: fresh(), body: anOuting},
+		"POST /sync":                      {body: object{"outings": []object{synced}}},
+		"GET /outlook":                    {query: map[string]string{"time": when}},
+		"GET /offline":                    {},
 		"POST /plans/preview": {body: object{"from": when, "to": "2026-11-20T23:00:00Z", "targets": []string{"red-drum"},
 			"spots": []string{bar}, "by": "kayak", "home": object{"lat": 31.2, "lon": -45.1}, "legs": 2, "pack_min": 10, "margin_min": 30,
 			"by_day": true, "plans": 2,

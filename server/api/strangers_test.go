@@ -125,6 +125,8 @@ func answers(ids map[string]string) map[string]asked {
 		"deleteOuting": {how: unheard},
 		"plans":        m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
 		"deletePlan": {how: unheard},
+		"listTrials": m, "trial": {how: theirs}, "trialResult": {how: theirs}, "deleteTrial": {how: unheard},
+		"putTrial": {how: theirs, body: testkit.ATrial(spot)}, "putBlock": {how: theirs, body: testkit.ABlock()},
 		"putPlan":    {how: theirs, body: testkit.APlan(spot)},
 		"deleteZone": {how: unheard},
 		"putZone": {how: theirs, query: "water_id=" + water, body: object{"name": "z", "kind": "no take", "says": "a", "source": "b",
@@ -177,6 +179,8 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	ids["kit"] = kitList.Items[0]["id"].(string)
 	ids["plan"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/plans/"+ids["plan"], testkit.APlan(ids["spot"]), nil))
+	ids["trial"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.Do("PUT", "/trials/"+ids["trial"], testkit.ATrial(ids["spot"]), nil))
 	ids["outing"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/outings/"+ids["outing"], testkit.AnOuting(ids["spot"]), nil))
 	var invite, sessions object

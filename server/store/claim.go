@@ -11,15 +11,17 @@ import (
 // claims find whose a row is and its revision, and lock it, by its id. What has no revision
 // is 1.
 var claims = map[string]string{
-	"spot":       `SELECT angler_id, revision FROM spot WHERE id = ? FOR UPDATE`,
-	"water":      `SELECT angler_id, revision FROM water WHERE id = ? FOR UPDATE`,
-	"station":    `SELECT angler_id, revision FROM station WHERE id = ? FOR UPDATE`,
-	"kit_item":   `SELECT angler_id, revision FROM kit_item WHERE id = ? FOR UPDATE`,
-	"outing":     `SELECT angler_id, revision FROM outing WHERE id = ? FOR UPDATE`,
-	"plan":       `SELECT angler_id, revision FROM plan WHERE id = ? FOR UPDATE`,
-	"zone":       `SELECT w.angler_id, z.revision FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`,
-	"surge":      `SELECT w.angler_id, g.revision FROM surge g JOIN water w ON w.id = g.water_id WHERE g.water_id = ? FOR UPDATE`,
-	"noted_turn": `SELECT s.angler_id, 1 AS revision FROM noted_turn n JOIN spot s ON s.id = n.spot_id WHERE n.id = ? FOR UPDATE`,
+	"spot":        `SELECT angler_id, revision FROM spot WHERE id = ? FOR UPDATE`,
+	"water":       `SELECT angler_id, revision FROM water WHERE id = ? FOR UPDATE`,
+	"station":     `SELECT angler_id, revision FROM station WHERE id = ? FOR UPDATE`,
+	"kit_item":    `SELECT angler_id, revision FROM kit_item WHERE id = ? FOR UPDATE`,
+	"outing":      `SELECT angler_id, revision FROM outing WHERE id = ? FOR UPDATE`,
+	"trial":       `SELECT angler_id, revision FROM trial WHERE id = ? FOR UPDATE`,
+	"trial_block": `SELECT t.angler_id, b.revision FROM trial_block b JOIN trial t ON t.id = b.trial_id WHERE b.id = ? FOR UPDATE`,
+	"plan":        `SELECT angler_id, revision FROM plan WHERE id = ? FOR UPDATE`,
+	"zone":        `SELECT w.angler_id, z.revision FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`,
+	"surge":       `SELECT w.angler_id, g.revision FROM surge g JOIN water w ON w.id = g.water_id WHERE g.water_id = ? FOR UPDATE`,
+	"noted_turn":  `SELECT s.angler_id, 1 AS revision FROM noted_turn n JOIN spot s ON s.id = n.spot_id WHERE n.id = ? FOR UPDATE`,
 }
 
 // claim the row of an id that is about to be written: writers of one row come one after the

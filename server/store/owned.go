@@ -20,7 +20,7 @@ var ownedTables = []ownedTable{
 	{"outing", "", ""}, {"touch", "outing", "outing_id"},
 	{"spell", "", ""}, {"spell_reading", "spell", "spell_id"}, {"spell_event", "spell", "spell_id"}, {"catch", "", ""},
 	{"rule_change", "", ""}, {"school_choice", "", ""}, {"own_entry", "", ""}, {"going_limit", "", ""}, {"kit_item", "", ""},
-	{"plan", "", ""}, {"usual", "water", "water_id"},
+	{"plan", "", ""}, {"trial", "", ""}, {"trial_block", "trial", "trial_id"}, {"usual", "water", "water_id"},
 }
 
 // keptApart are tables no export holds, and why.

@@ -162,6 +162,7 @@ func asked(t *testing.T, c *testkit.Client, bar, sound string) map[string]string
 			bar + "/tide",
 		"/spots/" + bar + "/visits", "/chart?" + at, "/conditions?spot_id=" + bar + "&" + at, "/spells?most=1000", "/catches?most=1000",
 		"/kit",
+		"/trials", "/trials/018f0000-0000-7000-8000-0000000000c3",
 		"/outings", "/outings/018f0000-0000-7000-8000-0000000000c2", "/plans",
 		"/plans/018f0000-0000-7000-8000-0000000000c1", "/plans/018f0000-0000-7000-8000-0000000000c1/sheet", "/seasons",
 		"/waters/" + sound + "/usual", "/spots/" + bar + "/month",
@@ -236,6 +237,9 @@ func settle(t *testing.T, c *testkit.Client, bar, sound string) {
 		require.Less(t, status, 300, "%s: %s", path, said)
 	}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/plans/018f0000-0000-7000-8000-0000000000c1", testkit.APlan(bar), nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/trials/018f0000-0000-7000-8000-0000000000c3", testkit.ATrial(bar), nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/trials/018f0000-0000-7000-8000-0000000000c3/blocks/018f0000-0000-7000-8000-0000000000c4",
+		testkit.ABlock(), nil))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/018f0000-0000-7000-8000-0000000000c2", testkit.AnOuting(bar), nil))
 	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/waters/"+sound+"/usual", object{"kinds": []object{{"kind": "water_temp_c",
 		"months": []object{{"month": 11, "mean": 16.5, "spread": 1.5}, {"month": 12, "mean": 13, "spread": 1.5}}}}}, nil))

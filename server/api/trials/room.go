@@ -14,6 +14,7 @@ import (
 
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
+	service{d}.register(api)
 	web.Signed(api, d, web.Post("/stats/rate-ratio", "rateRatio",
 		"How many times as often one arm brought a fish as another, exactly"), rateRatio)
 	web.Signed(api, d, web.Post("/stats/fisher", "fisher", "Whether the shares of two arms differ (landed of hooked), exactly"), fisher)

@@ -2114,6 +2114,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One's trials, newest first */
+        get: operations["listTrials"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/trials/power": {
         parameters: {
             query?: never;
@@ -2125,6 +2142,59 @@ export interface paths {
         put?: never;
         /** How likely a trial shows a difference, and how long it takes */
         post: operations["trialPower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/trials/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A trial: its design, its turns, its blocks and which comes next */
+        get: operations["trial"];
+        /** Design a trial, or change one; what is changed after its first block is said */
+        put: operations["putTrial"];
+        post?: never;
+        /** Remove a trial with its blocks */
+        delete: operations["deleteTrial"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/trials/{id}/blocks/{block}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Tell a block of a trial, while it goes on or after */
+        put: operations["putBlock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/trials/{id}/result": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a trial showed so far; a look before the last planned block is counted and said */
+        get: operations["trialResult"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2704,6 +2774,32 @@ export interface components {
             hours: number;
             name?: string;
         };
+        ArmTold: {
+            /** Format: int64 */
+            blocks: number;
+            /** Format: int64 */
+            foul: number;
+            /** @description of those hooked */
+            foul_share?: components["schemas"]["RatioOut"];
+            /** Format: int64 */
+            hooked: number;
+            /** Format: int64 */
+            landed: number;
+            /** Format: int64 */
+            missed: number;
+            name: string;
+            /** Format: int64 */
+            on_teaser: number;
+            /** @description fish landed a rod-hour */
+            rate: components["schemas"]["RatioOut"];
+            /** Format: double */
+            rod_hours: number;
+            /** Format: int64 */
+            set_apart: number;
+            species: {
+                [key: string]: number;
+            };
+        };
         AskOut: {
             id: string;
             /** @enum {string} */
@@ -2815,6 +2911,129 @@ export interface components {
             b: number;
             rule: string;
             says: string;
+        };
+        BlockInputBody: {
+            /** @description where it was changed within the arm: such blocks are an arm of their own */
+            action?: string;
+            /** @description the turn's if left out */
+            arm?: string;
+            /** @description why it is left out; left out: it counts */
+            dropped?: string;
+            /**
+             * Format: date-time
+             * @description left out while it goes on
+             */
+            ended_at?: string;
+            /**
+             * Format: int64
+             * @description of those landed or lost, hooked outside the mouth
+             */
+            foul?: number;
+            /**
+             * Format: int64
+             * @description on the arm's own hook
+             */
+            landed?: number;
+            /** Format: int64 */
+            lost?: number;
+            /** Format: int64 */
+            missed?: number;
+            /**
+             * Format: int64
+             * @description not credited to the arm
+             */
+            on_teaser?: number;
+            /** Format: int64 */
+            paused_s?: number;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /**
+             * Format: int64
+             * @description 1 if left out
+             */
+            rods?: number;
+            /**
+             * Format: int64
+             * @description taken where the arm did not fish
+             */
+            set_apart?: number;
+            /** @description of those landed, by target */
+            species?: {
+                [key: string]: number;
+            };
+            /** Format: date-time */
+            started_at: string;
+            /**
+             * Format: int64
+             * @description the planned one it is; left out: it was not planned
+             */
+            turn?: number;
+        };
+        BlockOut: {
+            /** @description where it was changed within the arm: such blocks are an arm of their own */
+            action?: string;
+            /** @description the turn's if left out */
+            arm?: string;
+            /** @description why it is left out; left out: it counts */
+            dropped?: string;
+            /**
+             * Format: date-time
+             * @description left out while it goes on
+             */
+            ended_at?: string;
+            /**
+             * Format: int64
+             * @description of those landed or lost, hooked outside the mouth
+             */
+            foul?: number;
+            id: string;
+            /**
+             * Format: int64
+             * @description on the arm's own hook
+             */
+            landed?: number;
+            /** Format: int64 */
+            lost?: number;
+            /** Format: int64 */
+            missed?: number;
+            /**
+             * Format: int64
+             * @description not credited to the arm
+             */
+            on_teaser?: number;
+            /** Format: int64 */
+            paused_s?: number;
+            /** Format: int64 */
+            revision: number;
+            /**
+             * Format: double
+             * @description fished so far
+             */
+            rod_hours: number;
+            /**
+             * Format: int64
+             * @description 1 if left out
+             */
+            rods?: number;
+            /**
+             * Format: int64
+             * @description taken where the arm did not fish
+             */
+            set_apart?: number;
+            /** @description of those landed, by target */
+            species?: {
+                [key: string]: number;
+            };
+            /** Format: date-time */
+            started_at: string;
+            /**
+             * Format: int64
+             * @description the planned one it is; left out: it was not planned
+             */
+            turn?: number;
         };
         BreakIn: {
             /** Format: double */
@@ -3452,6 +3671,31 @@ export interface components {
              * @enum {string}
              */
             tide: "" | "springs" | "neaps";
+        };
+        DesignBody: {
+            anglers?: string[];
+            /** @description alike but for one thing; more may join later */
+            arms: components["schemas"]["WayOfArm"][];
+            /**
+             * Format: double
+             * @description how long one arm is fished before the next
+             */
+            block_min: number;
+            mark?: string;
+            /** @description what is to be found out */
+            question: string;
+            /** @description swapped half-way */
+            rods?: string[];
+            /**
+             * Format: int64
+             * @description fixed beforehand: when it is over
+             */
+            rounds: number;
+            /** @description one stands on */
+            sides?: string[];
+            /** Format: uuid */
+            spot_id: string;
+            target: string;
         };
         DirectionOut: {
             /** Format: double */
@@ -5281,6 +5525,27 @@ export interface components {
             /** @description where it is weak */
             weak: string;
         };
+        PairTold: {
+            /** @description the same under the book's prior; p is how likely the first is the better */
+            believed: components["schemas"]["RatioOut"];
+            /**
+             * Format: double
+             * @description among all pairs compared
+             */
+            closed_p: number;
+            first: string;
+            /** @description foul-hooked of those hooked */
+            foul_says?: string;
+            /** @description landed of those hooked */
+            landed_says?: string;
+            /** @description of their rates, round by round */
+            ratio: components["schemas"]["RatioOut"];
+            says: string;
+            second: string;
+            shown: boolean;
+            /** @description apart, where several were caught */
+            species: components["schemas"]["SpeciesTold"][];
+        };
         PairedOut: {
             /** Format: double */
             a_m: number;
@@ -5745,6 +6010,36 @@ export interface components {
              */
             to: string;
         };
+        PutTrialInputBody: {
+            anglers?: string[];
+            /** @description alike but for one thing; more may join later */
+            arms: components["schemas"]["WayOfArm"][];
+            /**
+             * Format: double
+             * @description how long one arm is fished before the next
+             */
+            block_min: number;
+            mark?: string;
+            /** @description what is to be found out */
+            question: string;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /** @description swapped half-way */
+            rods?: string[];
+            /**
+             * Format: int64
+             * @description fixed beforehand: when it is over
+             */
+            rounds: number;
+            /** @description one stands on */
+            sides?: string[];
+            /** Format: uuid */
+            spot_id: string;
+            target: string;
+        };
         PutUsualInputBody: {
             /** @description in place of all that was */
             kinds: components["schemas"]["UsualKind"][];
@@ -5912,6 +6207,16 @@ export interface components {
             turns: number;
             /** @description where it is weak */
             weak: string;
+        };
+        ResultOutputBody: {
+            arms: components["schemas"]["ArmTold"][];
+            /** Format: int64 */
+            done: number;
+            pairs: components["schemas"]["PairTold"][];
+            /** Format: int64 */
+            planned: number;
+            /** @description to be read with it */
+            warnings: string[];
         };
         RevisionOutputBody: {
             /** Format: int64 */
@@ -6330,6 +6635,14 @@ export interface components {
             /** Format: date-time */
             time: string;
         };
+        ShowsOut: {
+            /** Format: double */
+            four_to_three: number;
+            /** Format: double */
+            per_rod_hour: number;
+            /** Format: double */
+            two_to_one: number;
+        };
         SkippedOut: {
             what: string;
             why: string;
@@ -6402,6 +6715,10 @@ export interface components {
             from: string;
             /** Format: date-time */
             to: string;
+        };
+        SpeciesTold: {
+            ratio: components["schemas"]["RatioOut"];
+            target: string;
         };
         SpellCatchIn: {
             /**
@@ -7396,6 +7713,37 @@ export interface components {
             /** @description has warmed by 0.5 °C a day over the last 4 days */
             says: string;
         };
+        TrialListed: {
+            arms: string[];
+            id: string;
+            /** Format: date-time */
+            made_at: string;
+            question: string;
+            target: string;
+        };
+        TrialOutputBody: {
+            blocks: components["schemas"]["BlockOut"][];
+            /** @description after its first block */
+            changed: string[];
+            design: components["schemas"]["DesignBody"];
+            id: string;
+            /** Format: double */
+            lasts_min: number;
+            /** Format: date-time */
+            made_at: string;
+            /** @description left out when all are fished */
+            next?: components["schemas"]["TurnOut"];
+            /** Format: int64 */
+            revision: number;
+            /** @description how likely it shows a difference that is there */
+            shows: components["schemas"]["ShowsOut"][];
+            turns: components["schemas"]["TurnOut"][];
+            /** @description what else than one thing differs between its arms */
+            unalike: string[];
+        };
+        TrialsOutputBody: {
+            trials: components["schemas"]["TrialListed"][];
+        };
         TrollIn: {
             /** Format: double */
             behind_m: number;
@@ -7450,6 +7798,16 @@ export interface components {
             kind: "high" | "low";
             /** Format: date-time */
             time: string;
+        };
+        TurnOut: {
+            angler?: string;
+            arm: string;
+            /** Format: int64 */
+            n: number;
+            rod?: string;
+            /** Format: int64 */
+            round: number;
+            side?: string;
         };
         TurningOut: {
             /** @description of reading; time for the time */
@@ -7804,6 +8162,22 @@ export interface components {
             rig_id: string;
             /** @description how it is moved; the best of the rig's ways if left out */
             style?: string;
+        };
+        WayOfArm: {
+            /** @enum {string} */
+            approach?: "live bait" | "cut bait" | "lure";
+            /** Format: double */
+            depth_m?: number;
+            finish?: string;
+            name: string;
+            offering?: string;
+            offering_id?: string;
+            rig_id?: string;
+            /** Format: double */
+            size_m?: number;
+            style?: string;
+            /** Format: double */
+            weight_kg?: number;
         };
         WayOut: {
             cadence: string;
@@ -16748,6 +17122,62 @@ export interface operations {
             };
         };
     };
+    listTrials: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     trialPower: {
         parameters: {
             query?: never;
@@ -16768,6 +17198,304 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PowerOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PutTrialInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putBlock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                /** @description made by the writer */
+                block: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BlockInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BlockOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    trialResult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultOutputBody"];
                 };
             };
             /** @description Unauthorized */
