@@ -88,7 +88,7 @@ func TestWhatIsNotCredited(t *testing.T) {
 	require.Len(t, r.Warnings, 4)
 	assert.Equal(t, "The question was changed.", r.Warnings[0])
 	assert.Contains(t, r.Warnings[1], "snagged throughout")
-	assert.Contains(t, r.Warnings[2], "2 looks at the result before the end")
+	assert.Contains(t, r.Warnings[2], "before the end, 2")
 	assert.Contains(t, r.Warnings[3], "4 of 6")
 	assert.Contains(t, pair(t, r, "jig", "jig, dead slow").Says, "never fished in one round")
 }

@@ -46,7 +46,7 @@ const (
 	NeverInOneRound          = "They were never fished in one round: nothing compares them."
 	FoulHookedIsNotSeen      = "Foul-hooking comes of fish that follow and do not take: %s may not be seen well."
 	BlocksDropped            = "Blocks left out, %d: %s."
-	LookedBeforeTheEnd       = "%d looks at the result before the end: each is a chance to be fooled."
+	LookedBeforeTheEnd       = "Looks at the result before the end, %d: each is a chance to be fooled."
 	NotAllFished             = "%d of %d planned blocks were fished."
 	SomeBlocksWereNotPlanned = "Some blocks were not planned: whoever adds them may choose when."
 )

@@ -104,7 +104,7 @@ func TestATrialIsDesignedFishedAndRead(t *testing.T) {
 	require.Len(t, r.Warnings, 3, "%v", r.Warnings)
 	assert.Contains(t, r.Warnings[0], "the question was changed")
 	assert.Contains(t, r.Warnings[1], "a boat ran through")
-	assert.Contains(t, r.Warnings[2], "1 looks at the result")
+	assert.Contains(t, r.Warnings[2], "before the end, 1")
 	for _, a := range r.Arms {
 		assert.InDelta(t, 1, a.RodHours, 1e-9, a.Name)
 	}

@@ -67,6 +67,8 @@ export type KitBody = Schemas['KitBody'];
 export type Drawing = Schemas['Drawing'];
 export type AdviseIn = Schemas['AdviseBody'];
 export type CurveBy = paths['/v1/evidence/curve']['get']['parameters']['query']['by'];
+export type Trial = Schemas['TrialOutputBody'];
+export type Block = Trial['blocks'][number];
 export type Curve = Schemas['CurveOutputBody'];
 export type Pick = Schemas['PickBody'];
 export type Limit = Schemas['LimitOut'];
@@ -407,6 +409,14 @@ export const api = {
     settle(client.GET('/v1/evidence/curve', { params: { query: { target, by } } })),
   calibration: (target?: string) =>
     settle(client.GET('/v1/evidence/calibration', { params: { query: target ? { target } : {} } })),
+  trials: () => settle(client.GET('/v1/trials', {})),
+  trial: (id: string) => settle(client.GET('/v1/trials/{id}', { params: { path: { id } } })),
+  putTrial: (id: string, body: Schemas['PutTrialInputBody']) =>
+    settle(client.PUT('/v1/trials/{id}', { params: { path: { id } }, body })),
+  deleteTrial: (id: string) => settle(client.DELETE('/v1/trials/{id}', { params: { path: { id } } })),
+  putBlock: (id: string, block: string, body: Schemas['BlockInputBody']) =>
+    settle(client.PUT('/v1/trials/{id}/blocks/{block}', { params: { path: { id, block } }, body })),
+  trialResult: (id: string) => settle(client.GET('/v1/trials/{id}/result', { params: { path: { id } } })),
   lessons: (target: string) => settle(client.GET('/v1/evidence/lessons', { params: { query: { target } } })),
   rateRatio: (body: { first: Schemas['ArmBody']; second: Schemas['ArmBody'] }) =>
     settle(client.POST('/v1/stats/rate-ratio', { body })),

@@ -90,6 +90,7 @@ export const rests = {
   water: [...ofSpots, 'water', 'cells', 'finds'],
   noted: ['spot-tide'],
   plans: ['plans', 'plan', 'plan-sheet'],
+  trials: ['trials', 'trial'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: [
     ...ofLog,
@@ -140,4 +141,5 @@ export const known = new Set<string>([
   'rate-ratio',
   'shares',
   'trial-power',
+  'trial-result',
 ]);

@@ -93,6 +93,7 @@ export default function BackPage() {
       <p className="back-more">
         <Link to="/back/evidence">{say.whatTheLogSays}</Link>
         <Link to="/back/compare">{say.whichIsBetter}</Link>
+        <Link to="/back/trials">{say.trials}</Link>
       </p>
       {log.error && (
         <p role="alert" className="panel">

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { Wide } from '../frame/Wide';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
@@ -126,30 +127,32 @@ export default function EvidencePage() {
           <Lessons target={d.target} />
           <section className="panel evidence-part">
             <h2>{say.evidence.spots}</h2>
-            <table className="evidence-table">
-              <thead>
-                <tr>
-                  <th scope="col">{say.spot}</th>
-                  <th scope="col">{say.evidence.anHour}</th>
-                  <th scope="col">{say.evidence.between}</th>
-                  <th scope="col">{say.evidence.fish}</th>
-                  <th scope="col">{say.evidence.hours}</th>
-                  <th scope="col">{say.evidence.spells}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {d.spots.map((s) => (
-                  <tr key={s.spot_id}>
-                    <th scope="row">{s.spot_name}</th>
-                    <td>{perHour(s.rate.median)}</td>
-                    <td>{say.evidence.span(perHour(s.rate.low), perHour(s.rate.high))}</td>
-                    <td>{s.catches}</td>
-                    <td>{fixed(s.rod_hours, 1)}</td>
-                    <td>{s.spells}</td>
+            <Wide label={say.evidence.spots}>
+              <table className="evidence-table">
+                <thead>
+                  <tr>
+                    <th scope="col">{say.spot}</th>
+                    <th scope="col">{say.evidence.anHour}</th>
+                    <th scope="col">{say.evidence.between}</th>
+                    <th scope="col">{say.evidence.fish}</th>
+                    <th scope="col">{say.evidence.hours}</th>
+                    <th scope="col">{say.evidence.spells}</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {d.spots.map((s) => (
+                    <tr key={s.spot_id}>
+                      <th scope="row">{s.spot_name}</th>
+                      <td>{perHour(s.rate.median)}</td>
+                      <td>{say.evidence.span(perHour(s.rate.low), perHour(s.rate.high))}</td>
+                      <td>{s.catches}</td>
+                      <td>{fixed(s.rod_hours, 1)}</td>
+                      <td>{s.spells}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Wide>
             <p className="quiet small">{say.evidence.drawnTogether}</p>
           </section>
           <Curves targets={[{ id: d.target, name: d.target_name }, ...fished]} />

@@ -53,6 +53,7 @@ export const back = {
   takeOut: 'take out',
   change: 'Change',
   remove: 'Remove',
+  trials: 'Trials',
   whichIsBetter: 'Two lures compared',
   whatTheLogSays: 'What your log says of what is said',
 

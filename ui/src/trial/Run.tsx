@@ -1,0 +1,143 @@
+import { useMutation } from '@tanstack/react-query';
+import { Input } from 'antd';
+import { useEffect, useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type Block, type Trial } from '../api/client';
+import { useInvalidate } from '../api/keys';
+import { sound } from '../fish/alarm';
+import type { Said } from '../fish/touch';
+import { useOuting } from '../fish/useOuting';
+import { usePlace } from '../moment/moment';
+import { trial as say } from '../words/trial';
+
+/** What is counted in a block, and what an outing in hand is told by it. */
+const counters = [
+  ['landed', 'landed'],
+  ['on_teaser', 'landed'],
+  ['lost', 'lost'],
+  ['missed', 'missed'],
+  ['foul', ''],
+  ['set_apart', ''],
+] as const;
+
+/** The block in hand: which arm, how long still, what came; the next one when it is over. */
+export function Run({ trial: t }: { trial: Trial }) {
+  const { present } = usePlace();
+  const invalidate = useInvalidate();
+  const outing = useOuting();
+  const [why, setWhy] = useState('');
+  const [now, setNow] = useState(present);
+  const block = t.blocks.find((b) => !b.ended_at);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(present()), 1_000);
+    return () => clearInterval(timer);
+  }, [present]);
+  const put = useMutation({
+    mutationFn: ({ id, body }: { id: string; body: Partial<Block> }) => {
+      const { id: _id, rod_hours: _hours, ...rest } = { ...block, ...body } as Block;
+      return api.putBlock(t.id, id, rest);
+    },
+    onSettled: () => invalidate('trials'),
+  });
+  const over = block && leftOf(block, t, now) <= 0;
+  useEffect(() => {
+    if (!over) return;
+    sound();
+    navigator.vibrate?.([300, 200, 300]);
+  }, [over]);
+  /** An outing in hand learns of it too, so that the log does. */
+  const tell = (said: Said) => void outing.say(said);
+  const arm = (name: string | undefined) => t.design.arms.find((a) => a.name === name);
+  const begin = () => {
+    const turn = t.next!;
+    const { name: _name, ...way } = arm(turn.arm)!;
+    put.mutate({
+      id: v7(),
+      body: { turn: turn.n, started_at: present().toISOString(), revision: 0 },
+    });
+    if (outing.kept)
+      tell({
+        kind: 'fish',
+        doing: {
+          spot_id: t.design.spot_id,
+          target: t.design.target,
+          rods: 1,
+          ...(t.design.mark ? { mark: t.design.mark } : {}),
+          ...way,
+        },
+      });
+  };
+  const end = (more: Partial<Block> = {}) => {
+    put.mutate({ id: block!.id, body: { ended_at: present().toISOString(), ...more } });
+    setWhy('');
+  };
+  if (!block)
+    return t.next ? (
+      <section className="panel trial-run">
+        <p className="quiet">{say.block(t.next.n + 1, t.turns.length)}</p>
+        <p className="trial-now">{t.next.arm}</p>
+        {say.with(t.next) && <p>{say.with(t.next)}</p>}
+        {put.error && <p role="alert">{put.error.message}</p>}
+        <button className="act chosen" disabled={put.isPending} onClick={begin}>
+          {say.begin}
+        </button>
+      </section>
+    ) : (
+      <p className="panel">{say.allFished}</p>
+    );
+  const left = leftOf(block, t, now);
+  return (
+    <section className="panel trial-run">
+      <p className="quiet">{say.block((block.turn ?? 0) + 1, t.turns.length)}</p>
+      <p className="trial-now">{block.arm}</p>
+      {left > 0 ? (
+        <p className="trial-left" role="timer">
+          {say.left(Math.floor(left / 60), Math.floor(left % 60))}
+        </p>
+      ) : (
+        <p className="trial-left over" role="alert">
+          {say.swap}
+        </p>
+      )}
+      <div className="trial-counters">
+        {counters.map(([key, kind]) => (
+          <button
+            key={key}
+            disabled={
+              put.isPending ||
+              (key === 'foul' && (block.foul ?? 0) >= (block.landed ?? 0) + (block.lost ?? 0))
+            }
+            onClick={() => {
+              put.mutate({ id: block.id, body: { [key]: (block[key] ?? 0) + 1 } });
+              if (kind && outing.kept) tell({ kind });
+            }}
+          >
+            <b>{block[key] ?? 0}</b> {say.counters[key]}
+          </button>
+        ))}
+      </div>
+      {put.error && <p role="alert">{put.error.message}</p>}
+      <button className="act chosen" disabled={put.isPending} onClick={() => end()}>
+        {say.endBlock}
+      </button>
+      <details>
+        <summary>{say.leaveOut}</summary>
+        <div className="trial-row">
+          <Input value={why} maxLength={200} placeholder={say.why} onChange={(e) => setWhy(e.target.value)} />
+          <button
+            className="act"
+            disabled={!why.trim() || put.isPending}
+            onClick={() => end({ dropped: why.trim() })}
+          >
+            {say.leaveItOut}
+          </button>
+        </div>
+      </details>
+    </section>
+  );
+}
+
+/** Seconds of a block that are left. */
+function leftOf(b: Block, t: Trial, now: Date): number {
+  return t.design.block_min * 60 + (b.paused_s ?? 0) - (now.getTime() - Date.parse(b.started_at)) / 1000;
+}
