@@ -108,7 +108,7 @@ var allowed = map[string][]string{
 	"testkit":        {"core/*", "server", "server/*", "demo"},
 	"cmd/greypebble": {"core/*", "server", "server/*", "demo", "testkit"},
 	"bench/load":     {"core/playbook", "demo", "server", "server/feed", "server/feed/sim", "server/localdb", "server/store"},
-	"bench":          {"core/*", "demo", "testkit"},
+	"bench":          {"core/*", "demo", "testkit", "server/store"},
 	"bench/review":   {"core/cases"},
 	"e2e/browser":    {},
 	"e2e/shots":      {"core/tide", "testkit", "demo", "e2e/browser"},

@@ -5,6 +5,7 @@ package main
 
 import (
 	"bytes"
+	"context"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -13,6 +14,7 @@ import (
 	"os"
 	"os/exec"
 	"slices"
+	"strings"
 	"testing"
 	"time"
 
@@ -25,6 +27,7 @@ import (
 	"greypebble/core/sweep"
 	"greypebble/core/tide"
 	"greypebble/demo"
+	"greypebble/server/store"
 	"greypebble/testkit"
 )
 
@@ -69,6 +72,13 @@ func run() error {
 	}
 	show("plan_day", day, "ms")
 	show("plan_day_robust", all, "ms")
+	whole, part, page, err := longLog()
+	if err != nil {
+		return err
+	}
+	show("log_1m", whole, "ms")
+	show("log_1m_filtered", part, "ms")
+	show("log_1m_page", page, "ms")
 	asked, again, err := adviceHTTP()
 	if err != nil {
 		return err
@@ -356,4 +366,56 @@ func fitLog() (all, more float64, failed error) {
 	all = median(5, func() { _, err = evidence.Fit(book, log, nil); failed = errors.Join(failed, err) })
 	more = median(5, func() { _, err = evidence.Fit(book, log, before); failed = errors.Join(failed, err) })
 	return all, more, failed
+}
+
+// longLog is a log of half a million spells and a million catches: its totals, those of what a filter lets through, and a
+// page from its middle.
+func longLog() (whole, part, page float64, failed error) {
+	server, err := testkit.Start()
+	if err != nil {
+		return 0, 0, 0, err
+	}
+	defer server.Stop()
+	if err := server.LoadDemo(); err != nil {
+		return 0, 0, 0, err
+	}
+	ctx, st := context.Background(), server.App.Store
+	angler, err := st.AnglerByName(ctx, "wren")
+	if err != nil {
+		return 0, 0, 0, err
+	}
+	spot := demo.SpotID("Kettle Bar")
+	for _, fill := range []string{
+		`INSERT INTO spell (id, angler_id, spot_id, target, started_at, ended_at, rods, mark, approach, offering, note, revision, tide_level_m,
+			tide_direction, tide_third, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase, tide_says, caught)
+		SELECT UUID(), ?, ?, IF(seq MOD 3 = 0, 'red-drum', 'spotted-seatrout'), '1990-01-01' + INTERVAL seq MOD 12000 DAY,
+			'1990-01-01' + INTERVAL seq MOD 12000 DAY + INTERVAL 1 HOUR, 1, '', '', '', '', 1, 1, IF(seq MOD 2, 'flood', 'ebb'), 1 + seq MOD 3,
+			0, 10, 'dim', 0.5, 'full', '', seq MOD 5 FROM seq_1_to_500000`,
+		`INSERT INTO catch (id, angler_id, spell_id, target, caught_at, revision)
+		SELECT UUID(), p.angler_id, p.id, p.target, p.started_at, 1 FROM spell p JOIN seq_1_to_4 s ON s.seq <= p.caught
+			WHERE p.angler_id = ? AND p.spot_id = ?`,
+		`ANALYZE TABLE spell`,
+	} {
+		args := []any{angler.ID, spot}
+		if strings.HasPrefix(fill, "ANALYZE") {
+			args = nil
+		}
+		if _, err := st.DB().ExecContext(ctx, fill, args...); err != nil {
+			return 0, 0, 0, err
+		}
+	}
+	if sum, err := st.Total(ctx, angler.ID, store.Filter{}); err != nil || sum.Catches < 1_000_000 {
+		return 0, 0, 0, fmt.Errorf("a log of a million catches has %d: %w", sum.Catches, err)
+	}
+	total := func(f store.Filter) float64 {
+		return median(5, func() { _, err := st.Total(ctx, angler.ID, f); failed = errors.Join(failed, err) })
+	}
+	whole = total(store.Filter{})
+	part = total(store.Filter{Target: "red-drum", Direction: "ebb", Third: 2, From: time.Date(1995, 1, 1, 0, 0, 0, 0, time.UTC)})
+	at := store.SpellAt{StartedAt: time.Date(2005, 6, 1, 0, 0, 0, 0, time.UTC)}
+	page = median(5, func() {
+		_, err := st.Listed(ctx, angler.ID, store.Filter{After: &at, Most: 100})
+		failed = errors.Join(failed, err)
+	})
+	return whole, part, page, failed
 }

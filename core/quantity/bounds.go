@@ -40,7 +40,7 @@ var fields = map[string]Bounds{
 	"wind_ms": {0, 100}, "current_ms": {-8, 8}, "cloud_fraction": {0, 1}, "moon_illumination": {0, 1},
 	"feeds_from_c": {-5, 45}, "feeds_to_c": {-5, 45}, "gone_below_c": {-5, 45},
 
-	"length_m": {0, 10_000}, "mass_kg": {0, 500}, "weight_kg": {0, 100}, "rated_kg": {0, 100}, "rated_m": {0, 200},
+	"length_m": {0, 10_000}, "girth_m": {0, 4}, "mass_kg": {0, 500}, "weight_kg": {0, 100}, "rated_kg": {0, 100}, "rated_m": {0, 200},
 	"weight_a": {0, 1000}, "weight_b": {0, 10}, "worth": {0, 1e6},
 	"diameter_m": {0, 0.05}, "line_diameter_m": {0, 0.05}, "spool_diameter_m": {0, 0.5}, "spool_m": {0, farAway}, "turn_m": {0, 10},
 	"line_length_m": {0, farAway}, "length_per_turn_m": {0, 10}, "gear_ratio": {0, 20}, "ratio": {0, 20},

@@ -1,9 +1,9 @@
 package trial
 
 import (
+	"cmp"
 	"fmt"
 	"hash/fnv"
-	"math/rand/v2"
 	"slices"
 	"strings"
 	"time"
@@ -92,11 +92,9 @@ type Turn struct {
 	Side     string
 }
 
-// Turns of a trial: in each round all arms in an order drawn for it, the same again whenever it is asked (seeded by the
+// Turns of a trial: in each round all arms in an order drawn for it, the same again whenever it is asked (by the
 // trial's id); what could favour one arm (rod, angler, side) goes with another in the second half.
 func (d *Design) Turns(id string) []Turn {
-	h := fnv.New64a()
-	_, _ = h.Write([]byte(id))
 	var out []Turn
 	for round := range d.Rounds {
 		swapped := 0
@@ -110,8 +108,7 @@ func (d *Design) Turns(id string) []Turn {
 			}
 		}
 		// Each round's lots by itself: an arm that joins changes nothing of those before.
-		r := rand.New(rand.NewPCG(h.Sum64(), uint64(round))) //nolint:gosec // drawn lots, not a secret
-		r.Shuffle(len(in), func(i, j int) { in[i], in[j] = in[j], in[i] })
+		slices.SortFunc(in, func(a, b int) int { return cmp.Compare(lot(id, round, a), lot(id, round, b)) })
 		for _, arm := range in {
 			of := func(list []string) string {
 				if len(list) == 0 {
@@ -123,6 +120,17 @@ func (d *Design) Turns(id string) []Turn {
 		}
 	}
 	return out
+}
+
+// lot an arm draws for a round of a trial.
+func lot(id string, round, arm int) uint64 {
+	h := fnv.New64a()
+	_, _ = fmt.Fprintf(h, "%d %d %s", arm, round, id)
+	v := h.Sum64()
+	// Neighbouring seeds give neighbouring sums: stirred (the finalizer of MurmurHash3).
+	v = (v ^ v>>33) * 0xff51afd7ed558ccd
+	v = (v ^ v>>33) * 0xc4ceb9fe1a85ec53
+	return v ^ v>>33
 }
 
 // Lasts so long, if all of it is fished.

@@ -1,6 +1,8 @@
 package trial_test
 
 import (
+	"fmt"
+	"math"
 	"testing"
 	"time"
 
@@ -60,6 +62,16 @@ func TestTurnsAreFair(t *testing.T) {
 		orders[d.Turns(string(rune('a' + n)))[0].Arm] = true
 	}
 	assert.Len(t, orders, 2, "either may begin")
+	// By lot: of many rounds of many trials each arm begins half, within three standard deviations.
+	began := 0
+	for n := range 500 {
+		for i, k := range d.Turns(fmt.Sprint("trial ", n)) {
+			if i%2 == 0 && k.Arm == "black" {
+				began++
+			}
+		}
+	}
+	assert.InDelta(t, 1500, began, 3*math.Sqrt(3000)/2)
 }
 
 // An arm that joins on the way is fished from then on, and changes nothing of the rounds before; what was changed after the

@@ -126,7 +126,7 @@ func (l *Learner) Of(ctx context.Context, angler uuid.UUID, book *playbook.Book,
 }
 
 func (l *Learner) learn(ctx context.Context, angler uuid.UUID, book *playbook.Book, spots map[uuid.UUID]*desk.Laid) (*Learned, error) {
-	spells, _, err := l.store.Spells(ctx, angler, store.Filter{Most: mostSpells})
+	spells, err := l.store.Listed(ctx, angler, store.Filter{Most: mostSpells})
 	if err != nil {
 		return nil, err
 	}

@@ -29,6 +29,19 @@ type CatchEntry struct {
 	// Who caught it, and on which rod; empty: not told.
 	Who string `db:"who"`
 	Rod string `db:"rod"`
+	CatchMore
+}
+
+// CatchMore is what few catches say: girth, how it was measured (board, tape, photo, guess), where it was hooked, on
+// which hook (lure or teaser), and a tag it wore or was given.
+type CatchMore struct {
+	GirthM       *float64 `db:"girth_m"`
+	Measured     string   `db:"measured"`
+	HookPlace    string   `db:"hook_place"`
+	Hook         string   `db:"hook"`
+	TagNumber    string   `db:"tag_number"`
+	TagSide      string   `db:"tag_side"`
+	TagProgramme string   `db:"tag_programme"`
 }
 
 func (e CatchEntry) differences(o CatchEntry) []string {
@@ -36,11 +49,13 @@ func (e CatchEntry) differences(o CatchEntry) []string {
 	return unequal(map[string]bool{
 		"target": e.Target == o.Target, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
 		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note,
-		"who": e.Who == o.Who, "rod": e.Rod == o.Rod})
+		"who": e.Who == o.Who, "rod": e.Rod == o.Rod, "girth_m": same(e.GirthM, o.GirthM), "measured": e.Measured == o.Measured,
+		"hook_place": e.HookPlace == o.HookPlace, "hook": e.Hook == o.Hook, "tag_number": e.TagNumber == o.TagNumber,
+		"tag_side": e.TagSide == o.TagSide, "tag_programme": e.TagProgramme == o.TagProgramme})
 }
 
 const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note,
-	c.who, c.rod, c.told`
+	c.who, c.rod, c.told, c.girth_m, c.measured, c.hook_place, c.hook, c.tag_number, c.tag_side, c.tag_programme`
 
 // PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
 func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revision int, err error) {
@@ -48,8 +63,17 @@ func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revisi
 		if err = owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
 			return err
 		}
+		before := c.SpellID // unless it stood with another
+		if err := tx.GetContext(ctx, &before, `SELECT spell_id FROM catch WHERE id = ?`, c.ID); err != nil && notFound(err) != ErrNotFound {
+			return err
+		}
 		if revision, err = writeCatch(ctx, tx, angler, c); err != nil {
 			return err
+		}
+		for _, spell := range []uuid.UUID{c.SpellID, before} {
+			if err := counted(ctx, tx, spell); err != nil {
+				return err
+			}
 		}
 		return logged(ctx, tx, angler, c.SpellID)
 	})
@@ -71,9 +95,9 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		}
 		c.Revision = 1
 		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg,
-			kept, note, who, rod)
+			kept, note, who, rod, girth_m, measured, hook_place, hook, tag_number, tag_side, tag_programme)
 			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note,
-				:who, :rod)`, row{c, angler})
+				:who, :rod, :girth_m, :measured, :hook_place, :hook, :tag_number, :tag_side, :tag_programme)`, row{c, angler})
 		return 1, err
 	case nil:
 	default:
@@ -95,7 +119,9 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 	c.Revision = old.Revision + 1
 	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target,
 		caught_at = :caught_at,
-		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod WHERE id = :id`, c)
+		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod, girth_m = :girth_m, measured = :measured,
+		hook_place = :hook_place, hook = :hook, tag_number = :tag_number, tag_side = :tag_side, tag_programme = :tag_programme
+		WHERE id = :id`, c)
 	return c.Revision, err
 }
 
@@ -109,6 +135,18 @@ func (s *Store) DeleteCatch(ctx context.Context, angler, id uuid.UUID) error {
 		if err := logged(ctx, tx, angler, spell); err != nil {
 			return err
 		}
-		return gone(tx.ExecContext(ctx, `DELETE FROM catch WHERE id = ?`, id))
+		if err := gone(tx.ExecContext(ctx, `DELETE FROM catch WHERE id = ?`, id)); err != nil {
+			return err
+		}
+		return counted(ctx, tx, spell)
 	})
 }
+
+// counted anew are the fish of a spell.
+func counted(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) error {
+	_, err := tx.ExecContext(ctx, countCatches+` WHERE p.id = ?`, spell)
+	return err
+}
+
+const countCatches = `UPDATE spell p SET p.caught = (SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id),
+	p.bycatch = EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id AND c.target <> p.target)`

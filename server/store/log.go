@@ -19,6 +19,10 @@ type Filter struct {
 	Blanks, Catches bool
 	// OutingID keeps the spells of one outing.
 	OutingID uuid.UUID
+	// Approach of the presentation, Light of its middle; Text that stands in offering, mark, who or note.
+	Approach, Light, Text string
+	// After is the last spell of the page before: those after it, in the order of the list.
+	After *SpellAt
 	// Most rows, newest first.
 	Most int
 }
@@ -32,13 +36,23 @@ func (f Filter) where(angler uuid.UUID) (string, []any) {
 	}
 	add("p.angler_id = ?", angler)
 	if f.Target != "" {
-		add("(p.target = ? OR EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id AND c.target = ?))", f.Target, f.Target)
+		add("(p.target = ? OR p.bycatch AND EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id AND c.target = ?))", f.Target, f.Target)
 	}
 	if f.SpotID != uuid.Nil {
 		add("p.spot_id = ?", f.SpotID)
 	}
 	if f.OutingID != uuid.Nil {
 		add("p.outing_id = ?", f.OutingID)
+	}
+	if f.Approach != "" {
+		add("p.approach = ?", f.Approach)
+	}
+	if f.Light != "" {
+		add("p.light = ?", f.Light)
+	}
+	if f.Text != "" {
+		like := "%" + escapeLike.Replace(f.Text) + "%"
+		add("(p.offering LIKE ? OR p.mark LIKE ? OR p.note LIKE ? OR p.who LIKE ?)", like, like, like, like)
 	}
 	if f.Direction != "" {
 		add("p.tide_direction = ?", f.Direction)
@@ -53,13 +67,22 @@ func (f Filter) where(angler uuid.UUID) (string, []any) {
 		add("p.started_at <= ?", f.To)
 	}
 	if f.Blanks {
-		add("NOT EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id)")
+		add("p.caught = 0")
 	}
 	if f.Catches {
-		add("EXISTS (SELECT 1 FROM catch c WHERE c.spell_id = p.id)")
+		add("p.caught > 0")
 	}
 	return strings.Join(where, " AND "), args
 }
+
+// SpellAt is where a spell stands in the list.
+type SpellAt struct {
+	StartedAt time.Time
+	ID        uuid.UUID
+}
+
+// escapeLike takes what LIKE reads as a sign for what it is.
+var escapeLike = strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`)
 
 // Summary of all spells a filter lets through, not only of those listed.
 type Summary struct {
@@ -74,27 +97,61 @@ const rodHours = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_
 
 // Spells of an angler that a filter lets through, newest first, with their
 // readings and catches.
-func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) ([]Spell, Summary, error) {
-	where, args := f.where(angler)
-	var sum Summary
-	var spells []Spell
-	err := s.snapshot(ctx, func(q querier) error {
-		if err := q.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(n = 0), 0) AS blanks, COALESCE(SUM(n), 0) AS catches,
-		COALESCE(SUM(hours), 0) AS rod_hours FROM (SELECT `+rodHours+` AS hours,
-		(SELECT COUNT(*) FROM catch c WHERE c.spell_id = p.id) AS n FROM spell p WHERE `+where+`) AS q`, args...); err != nil {
+func (s *Store) Spells(ctx context.Context, angler uuid.UUID, f Filter) (spells []Spell, sum Summary, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		where, args := f.where(angler)
+		var err error
+		if sum, err = summed(ctx, q, where, args); err != nil {
 			return err
 		}
-		most := f.Most
-		if most <= 0 {
-			most = 200
-		}
-		if err := q.SelectContext(ctx, &spells, listedSpells+` WHERE `+where+` ORDER BY p.started_at DESC, p.id LIMIT ?`,
-			append(args, most)...); err != nil {
-			return err
-		}
-		return addDetails(ctx, q, spells)
+		spells, err = listed(ctx, q, angler, f)
+		return err
 	})
 	return spells, sum, err
+}
+
+// Listed are the spells alone, without what all that match come to.
+func (s *Store) Listed(ctx context.Context, angler uuid.UUID, f Filter) (spells []Spell, err error) {
+	err = s.snapshot(ctx, func(q querier) error {
+		var err error
+		spells, err = listed(ctx, q, angler, f)
+		return err
+	})
+	return spells, err
+}
+
+// usually so many spells are listed.
+const usually = 200
+
+func listed(ctx context.Context, q querier, angler uuid.UUID, f Filter) (spells []Spell, err error) {
+	where, args := f.where(angler)
+	if f.After != nil {
+		where += " AND (p.started_at < ? OR p.started_at = ? AND p.id < ?)"
+		args = append(args, f.After.StartedAt, f.After.StartedAt, f.After.ID)
+	}
+	most := f.Most
+	if most <= 0 {
+		most = usually
+	}
+	// Which ones, by the index alone; then what stands in them.
+	if err := q.SelectContext(ctx, &spells, listedSpells+` JOIN (SELECT p.id FROM spell p WHERE `+where+`
+		ORDER BY p.started_at DESC, p.id DESC LIMIT ?) AS page ON page.id = p.id ORDER BY p.started_at DESC, p.id DESC`,
+		append(args, most)...); err != nil {
+		return nil, err
+	}
+	return spells, addDetails(ctx, q, spells)
+}
+
+// summed over all spells of a condition.
+func summed(ctx context.Context, q querier, where string, args []any) (sum Summary, err error) {
+	return sum, q.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(p.caught = 0), 0) AS blanks,
+		COALESCE(SUM(p.caught), 0) AS catches, COALESCE(SUM(`+rodHours+`), 0) AS rod_hours FROM spell p WHERE `+where, args...)
+}
+
+// Total of the spells a filter lets through.
+func (s *Store) Total(ctx context.Context, angler uuid.UUID, f Filter) (Summary, error) {
+	where, args := f.where(angler)
+	return summed(ctx, s.db, where, args)
 }
 
 // Spell by id, with its readings and catches.

@@ -68,6 +68,9 @@ func (s *Store) ReadCopy(ctx context.Context, angler uuid.UUID, r io.Reader, che
 		if err := p.document(); err != nil {
 			return err
 		}
+		if _, err := tx.ExecContext(ctx, countCatches+` WHERE p.angler_id = ?`, angler); err != nil {
+			return err
+		}
 		return s.sound(ctx, angler)
 	})
 }

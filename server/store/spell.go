@@ -173,6 +173,9 @@ func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revis
 				return err
 			}
 		}
+		if err := counted(ctx, tx, sp.ID); err != nil {
+			return err
+		}
 		return logged(ctx, tx, angler, sp.ID)
 	})
 	return revision, isNew, err

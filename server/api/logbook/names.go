@@ -44,7 +44,7 @@ func (s span) holds(t time.Time) bool {
 // catchEntry of what was said of a catch in a spell; where names its place in the body.
 func (n namer) catchEntry(c CatchIn, sought *playbook.Target, spell span, u quantity.Units, where string) (store.CatchEntry, error) {
 	e := store.CatchEntry{Target: sought.ID, CaughtAt: spell.to, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note,
-		Who: c.Who, Rod: c.Rod}
+		Who: c.Who, Rod: c.Rod, CatchMore: store.CatchMore(c.CatchMoreBody)}
 	if c.Target != "" {
 		target, err := n.book.Target(c.Target)
 		if err != nil {
@@ -91,7 +91,7 @@ func (n namer) spell(sp store.Spell) spellOut {
 
 func (n namer) catch(c store.Catch) CatchOut {
 	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
-		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, Revision: c.Revision}
+		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, CatchMoreBody: CatchMoreBody(c.CatchMore), Revision: c.Revision}
 	out.TargetName, out.TargetInSentence = n.target(c.Target)
 	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
 		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -31,8 +32,20 @@ type CatchIn struct {
 	Note     string    `json:"note,omitempty" maxLength:"1000"`
 	Who      string    `json:"who,omitempty" maxLength:"60" doc:"who caught it, if not you"`
 	Rod      string    `json:"rod,omitempty" maxLength:"40"`
-	Sure     bool      `json:"sure,omitempty" doc:"it really was longer or heavier than the longest known"`
-	Revision int       `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+	CatchMoreBody
+	Sure     bool `json:"sure,omitempty" doc:"it really was longer or heavier than the longest known"`
+	Revision int  `json:"revision,omitempty" doc:"the one you read; 0 for a new one"`
+}
+
+// CatchMoreBody is what few catches say. It is exported for huma, which embeds only such fields.
+type CatchMoreBody struct {
+	GirthM       *float64 `json:"girth_m,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"4"`
+	Measured     string   `json:"measured,omitempty" enum:"board,tape,photo,guess" doc:"how its length was"`
+	HookPlace    string   `json:"hook_place,omitempty" enum:"corner,lip,throat,gut,outside" doc:"where it was hooked"`
+	Hook         string   `json:"hook,omitempty" enum:"lure,teaser" doc:"which of the hooks it took"`
+	TagNumber    string   `json:"tag_number,omitempty" maxLength:"40" doc:"of a tag it wore or was given"`
+	TagSide      string   `json:"tag_side,omitempty" enum:"left,right"`
+	TagProgramme string   `json:"tag_programme,omitempty" maxLength:"80"`
 }
 
 type spellCatchIn struct {
@@ -159,7 +172,8 @@ type CatchOut struct {
 	Note             string    `json:"note"`
 	Who              string    `json:"who,omitempty"`
 	Rod              string    `json:"rod,omitempty"`
-	Revision         int       `json:"revision"`
+	CatchMoreBody
+	Revision int `json:"revision"`
 }
 
 // WaterOut is what the program worked out for the middle of a spell.
@@ -201,14 +215,18 @@ type spellOut struct {
 type spellOutput struct{ Body spellOut }
 
 type logFilter struct {
-	Target  string    `query:"target"`
-	SpotID  uuid.UUID `query:"spot_id" format:"uuid"`
-	Stage   string    `query:"stage" enum:"flood,ebb"`
-	Third   int       `query:"third" minimum:"0" maximum:"3"`
-	From    time.Time `query:"from"`
-	To      time.Time `query:"to"`
-	Outcome string    `query:"outcome" enum:"blank,catch"`
-	Most    int       `query:"most" minimum:"1" maximum:"1000" default:"200"`
+	Target   string    `query:"target"`
+	SpotID   uuid.UUID `query:"spot_id" format:"uuid"`
+	Stage    string    `query:"stage" enum:"flood,ebb"`
+	Third    int       `query:"third" minimum:"0" maximum:"3"`
+	From     time.Time `query:"from"`
+	To       time.Time `query:"to"`
+	Outcome  string    `query:"outcome" enum:"blank,catch"`
+	Approach string    `query:"approach" enum:"live bait,cut bait,lure"`
+	Light    string    `query:"light" maxLength:"20" doc:"of its middle"`
+	Text     string    `query:"text" maxLength:"80" doc:"stands in offering, mark, note or who fished"`
+	After    string    `query:"after" maxLength:"80" doc:"next of the page before: the spells after it"`
+	Most     int       `query:"most" minimum:"1" maximum:"1000" default:"200"`
 }
 
 type spellsOutput struct {
@@ -218,6 +236,7 @@ type spellsOutput struct {
 		Blanks   int        `json:"blanks"`
 		Catches  int        `json:"catches"`
 		RodHours float64    `json:"rod_hours"`
+		Next     string     `json:"next,omitempty" doc:"asks for the page after this one; left out on the last"`
 		// Rate is catches a rod-hour over all that match.
 		PerRodHour *float64 `json:"per_rod_hour" required:"true" nullable:"true"`
 	}
@@ -359,6 +378,9 @@ func (s service) listSpells(ctx context.Context, as *web.Scope, in *logFilter) (
 	for i, sp := range spells {
 		b.Spells[i] = n.spell(sp)
 	}
+	if n := len(spells); n > 0 && n == in.Most && n < sum.Spells {
+		b.Next = spells[n-1].StartedAt.UTC().Format(time.RFC3339Nano) + " " + spells[n-1].ID.String()
+	}
 	b.Total, b.Blanks, b.Catches, b.RodHours = sum.Spells, sum.Blanks, sum.Catches, sum.RodHours
 	if sum.RodHours > 0 {
 		r := float64(sum.Catches) / sum.RodHours
@@ -378,6 +400,16 @@ func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFi
 		f.Target = t.ID
 	}
 	f.SpotID, f.Direction, f.Third, f.From, f.To, f.Most = in.SpotID, in.Stage, in.Third, in.From, in.To, in.Most
+	f.Approach, f.Light, f.Text = in.Approach, in.Light, in.Text
+	if in.After != "" {
+		at, id, _ := strings.Cut(in.After, " ")
+		started, err := time.Parse(time.RFC3339Nano, at)
+		spell, bad := uuid.Parse(id)
+		if err != nil || bad != nil {
+			return nil, store.Summary{}, web.Wrong("query.after", errors.New("expected what next said of the page before"))
+		}
+		f.After = &store.SpellAt{StartedAt: started, ID: spell}
+	}
 	f.Blanks = f.Blanks || in.Outcome == "blank"
 	f.Catches = f.Catches || in.Outcome == "catch"
 	return s.Store.Spells(ctx, as.Angler, f)

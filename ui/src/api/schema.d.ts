@@ -3221,11 +3221,28 @@ export interface components {
              * @description the end of the spell if left out
              */
             caught_at?: string;
+            /** Format: double */
+            girth_m?: number;
+            /**
+             * @description which of the hooks it took
+             * @enum {string}
+             */
+            hook?: "lure" | "teaser";
+            /**
+             * @description where it was hooked
+             * @enum {string}
+             */
+            hook_place?: "corner" | "lip" | "throat" | "gut" | "outside";
             kept?: boolean;
             /** Format: double */
             length_m?: number;
             /** Format: double */
             mass_kg?: number;
+            /**
+             * @description how its length was
+             * @enum {string}
+             */
+            measured?: "board" | "tape" | "photo" | "guess";
             note?: string;
             /**
              * Format: int64
@@ -3237,6 +3254,11 @@ export interface components {
             spell_id: string;
             /** @description it really was longer or heavier than the longest known */
             sure?: boolean;
+            /** @description of a tag it wore or was given */
+            tag_number?: string;
+            tag_programme?: string;
+            /** @enum {string} */
+            tag_side?: "left" | "right";
             /** @description the spell's if left out */
             target?: string;
             /** @description who caught it, if not you */
@@ -3245,6 +3267,18 @@ export interface components {
         CatchOut: {
             /** Format: date-time */
             caught_at: string;
+            /** Format: double */
+            girth_m?: number;
+            /**
+             * @description which of the hooks it took
+             * @enum {string}
+             */
+            hook?: "lure" | "teaser";
+            /**
+             * @description where it was hooked
+             * @enum {string}
+             */
+            hook_place?: "corner" | "lip" | "throat" | "gut" | "outside";
             id: string;
             kept: boolean;
             /** Format: double */
@@ -3256,11 +3290,21 @@ export interface components {
             mass_estimate_kg?: number;
             /** Format: double */
             mass_kg?: number;
+            /**
+             * @description how its length was
+             * @enum {string}
+             */
+            measured?: "board" | "tape" | "photo" | "guess";
             note: string;
             /** Format: int64 */
             revision: number;
             rod?: string;
             spell_id: string;
+            /** @description of a tag it wore or was given */
+            tag_number?: string;
+            tag_programme?: string;
+            /** @enum {string} */
+            tag_side?: "left" | "right";
             target: string;
             /** @description the name as it stands within a sentence */
             target_in_sentence: string;
@@ -5143,6 +5187,18 @@ export interface components {
             approach: string;
             /** Format: date-time */
             caught_at: string;
+            /** Format: double */
+            girth_m?: number;
+            /**
+             * @description which of the hooks it took
+             * @enum {string}
+             */
+            hook?: "lure" | "teaser";
+            /**
+             * @description where it was hooked
+             * @enum {string}
+             */
+            hook_place?: "corner" | "lip" | "throat" | "gut" | "outside";
             id: string;
             kept: boolean;
             /** Format: double */
@@ -5155,6 +5211,11 @@ export interface components {
             mass_estimate_kg?: number;
             /** Format: double */
             mass_kg?: number;
+            /**
+             * @description how its length was
+             * @enum {string}
+             */
+            measured?: "board" | "tape" | "photo" | "guess";
             /** Format: double */
             moon_illumination: number;
             moon_phase: string;
@@ -5169,6 +5230,11 @@ export interface components {
             spot_name: string;
             /** Format: double */
             sun_altitude_deg: number;
+            /** @description of a tag it wore or was given */
+            tag_number?: string;
+            tag_programme?: string;
+            /** @enum {string} */
+            tag_side?: "left" | "right";
             target: string;
             /** @description the name as it stands within a sentence */
             target_in_sentence: string;
@@ -6726,6 +6792,18 @@ export interface components {
              * @description the end of the spell if left out
              */
             caught_at?: string;
+            /** Format: double */
+            girth_m?: number;
+            /**
+             * @description which of the hooks it took
+             * @enum {string}
+             */
+            hook?: "lure" | "teaser";
+            /**
+             * @description where it was hooked
+             * @enum {string}
+             */
+            hook_place?: "corner" | "lip" | "throat" | "gut" | "outside";
             /**
              * Format: uuid
              * @description made by the writer
@@ -6736,6 +6814,11 @@ export interface components {
             length_m?: number;
             /** Format: double */
             mass_kg?: number;
+            /**
+             * @description how its length was
+             * @enum {string}
+             */
+            measured?: "board" | "tape" | "photo" | "guess";
             note?: string;
             /**
              * Format: int64
@@ -6745,6 +6828,11 @@ export interface components {
             rod?: string;
             /** @description it really was longer or heavier than the longest known */
             sure?: boolean;
+            /** @description of a tag it wore or was given */
+            tag_number?: string;
+            tag_programme?: string;
+            /** @enum {string} */
+            tag_side?: "left" | "right";
             /** @description the spell's if left out */
             target?: string;
             /** @description who caught it, if not you */
@@ -6867,6 +6955,8 @@ export interface components {
             blanks: number;
             /** Format: int64 */
             catches: number;
+            /** @description asks for the page after this one; left out on the last */
+            next?: string;
             /** Format: double */
             per_rod_hour: number | null;
             /** Format: double */
@@ -10675,6 +10765,13 @@ export interface operations {
                 from?: string;
                 to?: string;
                 outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
                 most?: number;
             };
             header?: never;
@@ -14547,6 +14644,13 @@ export interface operations {
                 from?: string;
                 to?: string;
                 outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
                 most?: number;
             };
             header?: never;
