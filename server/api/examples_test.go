@@ -72,6 +72,8 @@ func examples(c *testkit.Client) map[string]example {
 	synced := testkit.AnOuting(bar)
 	synced["id"] = fresh()["id"]
 	return map[string]example{
+		"GET /log/days":                   {query: map[string]string{"target": "red-drum"}},
+		"GET /interchange/log.csv":        {query: map[string]string{"target": "red-drum"}},
 		"GET /trials":                     {},
 		"GET /trials/{id}":                {path: keptTrial},
 		"GET /trials/{id}/result":         {path: keptTrial},

@@ -125,7 +125,7 @@ func answers(ids map[string]string) map[string]asked {
 		"deleteOuting": {how: unheard},
 		"plans":        m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
 		"deletePlan": {how: unheard},
-		"listTrials": m, "trial": {how: theirs}, "trialResult": {how: theirs}, "deleteTrial": {how: unheard},
+		"listTrials": m, "logDays": m, "logFile": m, "trial": {how: theirs}, "trialResult": {how: theirs}, "deleteTrial": {how: unheard},
 		"putTrial": {how: theirs, body: testkit.ATrial(spot)}, "putBlock": {how: theirs, body: testkit.ABlock()},
 		"putPlan":    {how: theirs, body: testkit.APlan(spot)},
 		"deleteZone": {how: unheard},

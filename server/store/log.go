@@ -154,6 +154,21 @@ func (s *Store) Total(ctx context.Context, angler uuid.UUID, f Filter) (Summary,
 	return summed(ctx, s.db, where, args)
 }
 
+// Effort of a spell, by when it began.
+type Effort struct {
+	StartedAt time.Time `db:"started_at"`
+	TimeZone  string    `db:"time_zone"`
+	RodHours  float64   `db:"rod_hours"`
+	Catches   int       `db:"catches"`
+}
+
+// Efforts of the spells a filter lets through, oldest first.
+func (s *Store) Efforts(ctx context.Context, angler uuid.UUID, f Filter) (list []Effort, err error) {
+	where, args := f.where(angler)
+	return list, s.db.SelectContext(ctx, &list, `SELECT p.started_at, w.time_zone, `+rodHours+` AS rod_hours, p.caught AS catches
+		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id WHERE `+where+` ORDER BY p.started_at, p.id`, args...)
+}
+
 // Spell by id, with its readings and catches.
 func (s *Store) Spell(ctx context.Context, angler, id uuid.UUID) (Spell, error) {
 	var spells []Spell

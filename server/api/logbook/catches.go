@@ -94,6 +94,9 @@ func (s service) putCatch(ctx context.Context, as *web.Scope, in *catchInput) (*
 	// Who caught it, and on which rod, stays where a change leaves it out.
 	if i := slices.IndexFunc(sp.Catches, func(c store.Catch) bool { return c.ID == in.ID }); i >= 0 {
 		entry.Who, entry.Rod = cmp.Or(entry.Who, sp.Catches[i].Who), cmp.Or(entry.Rod, sp.Catches[i].Rod)
+		if entry.CatchMore == (store.CatchMore{}) {
+			entry.CatchMore = sp.Catches[i].CatchMore
+		}
 	}
 	c := store.Catch{ID: in.ID, SpellID: sp.ID, Revision: in.Body.Revision, CatchEntry: entry}
 	if c.Revision, err = s.Store.PutCatch(ctx, as.Angler, c); err != nil {

@@ -14,6 +14,7 @@ func Register(api huma.API, d *web.Deps) {
 	s := service{d}
 	s.registerSpells(api)
 	s.registerCatches(api)
+	s.registerDays(api)
 	s.registerOutings(api)
 	s.registerSync(api)
 }

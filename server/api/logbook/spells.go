@@ -392,10 +392,19 @@ func (s service) listSpells(ctx context.Context, as *web.Scope, in *logFilter) (
 // filtered spells, by a filter given in a query.
 func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFilter, f store.Filter) ([]store.Spell,
 	store.Summary, error) {
+	f, err := s.filter(n, in, f)
+	if err != nil {
+		return nil, store.Summary{}, err
+	}
+	return s.Store.Spells(ctx, as.Angler, f)
+}
+
+// filter given in a query, on top of another.
+func (s service) filter(n namer, in *logFilter, f store.Filter) (store.Filter, error) {
 	if in.Target != "" {
 		t, err := n.book.Target(in.Target)
 		if err != nil {
-			return nil, store.Summary{}, web.Wrong("query.target", err)
+			return f, web.Wrong("query.target", err)
 		}
 		f.Target = t.ID
 	}
@@ -406,11 +415,11 @@ func (s service) filtered(ctx context.Context, as *web.Scope, n namer, in *logFi
 		started, err := time.Parse(time.RFC3339Nano, at)
 		spell, bad := uuid.Parse(id)
 		if err != nil || bad != nil {
-			return nil, store.Summary{}, web.Wrong("query.after", errors.New("expected what next said of the page before"))
+			return f, web.Wrong("query.after", errors.New("expected what next said of the page before"))
 		}
 		f.After = &store.SpellAt{StartedAt: started, ID: spell}
 	}
 	f.Blanks = f.Blanks || in.Outcome == "blank"
 	f.Catches = f.Catches || in.Outcome == "catch"
-	return s.Store.Spells(ctx, as.Angler, f)
+	return f, nil
 }

@@ -910,6 +910,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/log.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The log as CSV: a line for each spell, and one for each of its catches */
+        get: operations["logFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/playbook": {
         parameters: {
             query?: never;
@@ -1093,6 +1110,23 @@ export interface paths {
         get: operations["getLimits"];
         /** Set your limits to going */
         put: operations["putLimits"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/log/days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Effort and catch by the day, as the clock at the water has it */
+        get: operations["logDays"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -3715,6 +3749,20 @@ export interface components {
              * @enum {string}
              */
             tide: "" | "springs" | "neaps";
+        };
+        DayOut: {
+            /** Format: int64 */
+            catches: number;
+            /** Format: date */
+            day: string;
+            /** Format: double */
+            rod_hours: number;
+            /** Format: int64 */
+            spells: number;
+        };
+        DaysOutputBody: {
+            /** @description that were fished, oldest first */
+            days: components["schemas"]["DayOut"][];
         };
         DesignBody: {
             anglers?: string[];
@@ -12057,6 +12105,80 @@ export interface operations {
             };
         };
     };
+    logFile: {
+        parameters: {
+            query?: {
+                target?: string;
+                spot_id?: string;
+                stage?: "flood" | "ebb";
+                third?: number;
+                from?: string;
+                to?: string;
+                outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     importOwn: {
         parameters: {
             query?: never;
@@ -12856,6 +12978,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LimitsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    logDays: {
+        parameters: {
+            query?: {
+                target?: string;
+                spot_id?: string;
+                stage?: "flood" | "ebb";
+                third?: number;
+                from?: string;
+                to?: string;
+                outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOutputBody"];
                 };
             };
             /** @description Unauthorized */
