@@ -69,6 +69,7 @@ export const rests = {
   // Advice goes by the log, and where a run lies rests on what it met.
   log: [
     'spells',
+    'log-days',
     'seasons',
     'outings',
     ...ofLog,

@@ -3,47 +3,50 @@ import { useUndo } from '../frame/useUndo';
 import { useTitle } from '../frame/useTitle';
 import { rate } from '../format/measure';
 import { fromSI, show, unitOf, way } from '../format/spoken';
-import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
-import { Button, Segmented, Select } from 'antd';
-import { useState } from 'react';
+import { keepPreviousData, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
+import { Button, Input, Segmented, Select } from 'antd';
 import { Link } from 'react-router';
-import { api, type Spell, type SpellIn } from '../api/client';
+import { api, type Spell } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useEntry } from '../entry/entry';
 import { useKinds, write } from '../conditions/kinds';
 import { fixed, metres } from '../format/measure';
 import { clock, dayOfYear, lasting } from '../format/time';
 import { usePlace } from '../moment/moment';
+import { again, written } from './again';
+import { Calendar } from './Calendar';
+import { LogTable } from './LogTable';
+import { MoreOfCatch } from './MoreOfCatch';
+import { SavedFilters } from './SavedFilters';
+import { useFilters, type Filters } from './useFilters';
 import './back.css';
 import { back as say } from '../words/back';
-
-type Filters = {
-  target?: string;
-  spot_id?: string;
-  stage?: 'flood' | 'ebb';
-  third?: number;
-  outcome?: 'blank' | 'catch';
-};
 
 const stages = (['flood', 'ebb'] as const).flatMap((s) => [
   { value: s as string, label: say.stages[s].whole },
   ...say.stages[s].thirds.map((label, i) => ({ value: `${s} ${i + 1}`, label })),
 ]);
 
+/** So many spells are asked for at once. */
+const page = 200;
+
 /** The log: every spell, blanks included. */
 export default function BackPage() {
   useTitle('Back');
   const here = usePlace();
   const entry = useEntry();
-  const [f, setF] = useState<Filters>({});
+  const { f, set, clear, seen, see, address } = useFilters();
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
-  const log = useQuery({
+  const log = useInfiniteQuery({
     queryKey: ['spells', 'log', f],
-    queryFn: () => api.spells({ ...f, most: 300 }),
+    queryFn: ({ pageParam }) => api.spells({ ...f, most: page, ...(pageParam ? { after: pageParam } : {}) }),
+    initialPageParam: '',
+    getNextPageParam: (last) => last.next,
     placeholderData: keepPreviousData,
   });
-  const d = log.data;
-  const filtered = Object.values(f).some((v) => v !== undefined);
+  const d = log.data?.pages[0];
+  const spells = log.data?.pages.flatMap((p) => p.spells) ?? [];
+  const filtered = Object.keys(f).length > 0;
   return (
     <div className="back">
       <div className="filters">
@@ -53,7 +56,7 @@ export default function BackPage() {
           showSearch={{ optionFilterProp: 'label' }}
           placeholder={say.anyTarget}
           value={f.target}
-          onChange={(target) => setF({ ...f, target })}
+          onChange={(target) => set({ target })}
           options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
         />
         <Select
@@ -61,7 +64,7 @@ export default function BackPage() {
           allowClear
           placeholder={say.anySpot}
           value={f.spot_id}
-          onChange={(spot_id) => setF({ ...f, spot_id })}
+          onChange={(spot_id) => set({ spot_id })}
           options={here.spots.map((s) => ({ value: s.id, label: s.name }))}
         />
         <Select
@@ -71,8 +74,7 @@ export default function BackPage() {
           value={f.stage && (f.third ? `${f.stage} ${f.third}` : f.stage)}
           onChange={(v?: string) => {
             const [stage, third] = (v ?? '').split(' ');
-            setF({
-              ...f,
+            set({
               stage: (stage || undefined) as Filters['stage'],
               third: third ? Number(third) : undefined,
             });
@@ -82,18 +84,49 @@ export default function BackPage() {
         <Segmented
           aria-label={say.outcome}
           value={f.outcome ?? 'all'}
-          onChange={(v) => setF({ ...f, outcome: v === 'all' ? undefined : (v as Filters['outcome']) })}
+          onChange={(v) => set({ outcome: v === 'all' ? undefined : (v as Filters['outcome']) })}
           options={[
             { value: 'all', label: say.all },
             { value: 'catch', label: say.catches },
             { value: 'blank', label: say.blanks },
           ]}
         />
+        <Select
+          aria-label={say.approach}
+          allowClear
+          placeholder={say.anyApproach}
+          value={f.approach}
+          onChange={(approach) => set({ approach })}
+          options={say.approaches}
+        />
+        <Input
+          aria-label={say.textIn}
+          placeholder={say.textIn}
+          allowClear
+          maxLength={80}
+          defaultValue={f.text}
+          onChange={(e) => set({ text: e.target.value.trim() })}
+        />
+        <SavedFilters address={address} />
       </div>
+      <Segmented
+        className="log-seen"
+        aria-label={say.seenAs}
+        value={seen}
+        onChange={see}
+        options={[
+          { value: 'days', label: say.byDay },
+          { value: 'table', label: say.table },
+          { value: 'calendar', label: say.calendar },
+        ]}
+      />
       <p className="back-more">
         <Link to="/back/evidence">{say.whatTheLogSays}</Link>
         <Link to="/back/compare">{say.whichIsBetter}</Link>
         <Link to="/back/trials">{say.trials}</Link>
+        <a href={`/api/v1/interchange/log.csv?${address}`} download>
+          {say.asCsv}
+        </a>
       </p>
       {log.error && (
         <p role="alert" className="panel">
@@ -116,7 +149,7 @@ export default function BackPage() {
           <h2>{filtered ? say.noSpellMatches : say.nothingInTheLogYet}</h2>
           <p className="quiet">{filtered ? say.takeAFilterAwayTo : say.logTheFirstSpellAlso}</p>
           {filtered ? (
-            <Button onClick={() => setF({})}>{say.showEverything}</Button>
+            <Button onClick={clear}>{say.showEverything}</Button>
           ) : (
             <Button type="primary" onClick={() => entry.open({ kind: 'blank' })}>
               {say.logASpell}
@@ -124,9 +157,15 @@ export default function BackPage() {
           )}
         </div>
       )}
-      {d && byDay(d.spells).map(([day, spells]) => <Day key={day} day={day} spells={spells} />)}
-      {d && d.spells.length < d.total && (
-        <p className="quiet">{say.theNewestAreShownFilter(d.spells.length)}</p>
+      {seen === 'calendar' && <Calendar f={f} now={here.present()} />}
+      {seen === 'table' && d && d.total > 0 && <LogTable spells={spells} />}
+      {seen === 'days' && byDay(spells).map(([day, list]) => <Day key={day} day={day} spells={list} />)}
+      {seen !== 'calendar' && d && log.hasNextPage && (
+        <p>
+          <Button loading={log.isFetchingNextPage} onClick={() => void log.fetchNextPage()}>
+            {say.showMore(spells.length, d.total)}
+          </Button>
+        </p>
       )}
     </div>
   );
@@ -197,42 +236,6 @@ const sizes = (s: Spell) => {
   return `${long.slice(0, 3).join(', ')}${long.length > 3 ? ', …' : ''} ${unitOf('fish_length')}`;
 };
 const minimal = (x: number) => fixed(x, Math.abs(x - Math.round(x)) < 0.05 ? 0 : 1);
-
-const written = (c: Spell['catches'][number]) => ({
-  target: c.target,
-  caught_at: c.caught_at,
-  kept: c.kept,
-  note: c.note,
-  ...(c.length_m ? { length_m: c.length_m } : {}),
-  ...(c.mass_kg ? { mass_kg: c.mass_kg } : {}),
-  ...(c.who ? { who: c.who } : {}),
-  ...(c.rod ? { rod: c.rod } : {}),
-});
-
-/** A spell as it is written, to bring it back. */
-const again = (s: Spell): SpellIn => ({
-  spot_id: s.spot_id,
-  target: s.target,
-  started_at: s.started_at,
-  ended_at: s.ended_at,
-  rods: s.rods,
-  mark: s.mark,
-  offering: s.offering,
-  note: s.note,
-  ...(s.approach ? { approach: s.approach as NonNullable<SpellIn['approach']> } : {}),
-  readings: s.readings
-    .filter((r) => r.origin === 'observed')
-    .map((r) => ({ kind: r.kind, value: r.value })) as NonNullable<SpellIn['readings']>,
-  catches: s.catches.map((c) => ({ id: c.id, ...written(c) })),
-  ...(s.outing_id ? { outing_id: s.outing_id } : {}),
-  ...(s.rod ? { rod: s.rod } : {}),
-  ...(s.who ? { who: s.who } : {}),
-  ...(s.paused_s ? { paused_s: s.paused_s } : {}),
-  ...(s.casts ? { casts: s.casts } : {}),
-  ...(s.presentation ? { presentation: s.presentation } : {}),
-  ...(s.events ? { events: s.events } : {}),
-  ...(s.signs ? { signs: s.signs } : {}),
-});
 
 function SpellDetail({ s }: { s: Spell }) {
   const entry = useEntry();
@@ -319,6 +322,7 @@ function SpellDetail({ s }: { s: Spell }) {
               >
                 {say.takeOut}
               </Button>
+              <MoreOfCatch c={c} zone={s.time_zone} />
             </li>
           ))}
         </ul>
