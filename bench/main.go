@@ -386,10 +386,12 @@ func longLog() (whole, part, page float64, failed error) {
 	}
 	spot := demo.SpotID("Kettle Bar")
 	for _, fill := range []string{
-		`INSERT INTO spell (id, angler_id, spot_id, target, started_at, ended_at, rods, mark, approach, offering, note, revision, tide_level_m,
+		`INSERT INTO spell (id, angler_id, spot_id, target, started_at, ended_at, rods, mark, approach, offering, note, revision,
+			tide_level_m,
 			tide_direction, tide_third, tide_rate_m_per_h, sun_altitude_deg, light, moon_illumination, moon_phase, tide_says, caught)
 		SELECT UUID(), ?, ?, IF(seq MOD 3 = 0, 'red-drum', 'spotted-seatrout'), '1990-01-01' + INTERVAL seq MOD 12000 DAY,
-			'1990-01-01' + INTERVAL seq MOD 12000 DAY + INTERVAL 1 HOUR, 1, '', '', '', '', 1, 1, IF(seq MOD 2, 'flood', 'ebb'), 1 + seq MOD 3,
+			'1990-01-01' + INTERVAL seq MOD 12000 DAY + INTERVAL 1 HOUR, 1, '', '', '', '', 1, 1, IF(seq MOD 2, 'flood', 'ebb'), 1 + seq
+			MOD 3,
 			0, 10, 'dim', 0.5, 'full', '', seq MOD 5 FROM seq_1_to_500000`,
 		`INSERT INTO catch (id, angler_id, spell_id, target, caught_at, revision)
 		SELECT UUID(), p.angler_id, p.id, p.target, p.started_at, 1 FROM spell p JOIN seq_1_to_4 s ON s.seq <= p.caught

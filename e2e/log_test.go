@@ -24,9 +24,11 @@ func TestTheLogSeenThreeWays(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelectorAll('.log-table tbody tr').length > 3`))
 	require.NoError(t, p.Pick("Columns", "Clarity"))
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.log-table th')].some((h) => h.innerText.trim() === 'Clarity')`))
-	require.NoError(t, p.Wait(`(() => { const h = [...document.querySelectorAll('.log-table th')].find((h) => h.innerText.trim() === 'Fish');
+	require.NoError(t, p.Wait(`(() => { const h = [...document.querySelectorAll('.log-table th')].find((h) => h.innerText.trim() ===
+		'Fish');
 		h.querySelector('button').click(); return true; })()`))
-	require.NoError(t, p.Wait(`(document.activeElement.blur(), !document.querySelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)'))`))
+	require.NoError(t, p.Wait(`(document.activeElement.blur(),
+		!document.querySelector('.ant-select-dropdown:not(.ant-select-dropdown-hidden)'))`))
 	fish := `[...document.querySelectorAll('.log-table tbody tr')].map((r) => Number(r.children[` +
 		`[...document.querySelectorAll('.log-table th')].findIndex((h) => h.innerText.trim().startsWith('Fish'))].innerText))`
 	require.NoError(t, p.Wait(`((f) => f.length > 3 && f.every((n, i) => i === 0 || f[i - 1] >= n))(`+fish+`)`))
@@ -47,7 +49,8 @@ func TestTheLogSeenThreeWays(t *testing.T) {
 	noViolations(t, p, "the log as a year")
 
 	require.NoError(t, p.Click("By day"))
-	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details'); if (d) d.open = true; return d; })()`))
+	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details'); if (d) d.open = true; return
+		d; })()`))
 	require.NoError(t, p.Click("more of it"))
 	require.NoError(t, p.Pick("Measured by", "a board"))
 	require.NoError(t, p.Fill("Tag number", "GP 7"))

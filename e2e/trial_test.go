@@ -49,7 +49,8 @@ func TestATrialIsDesignedFishedAndRead(t *testing.T) {
 	picture(t, p, "trial-run")
 	noViolations(t, p, "a trial in hand")
 	require.NoError(t, p.Click("Leave this block out"))
-	require.NoError(t, p.Wait(`(() => { const i = document.querySelector('.trial-run input'); i.scrollIntoView({block: 'center'}); i.focus(); return true; })()`))
+	require.NoError(t, p.Wait(`(() => { const i = document.querySelector('.trial-run input'); i.scrollIntoView({block: 'center'});
+		i.focus(); return true; })()`))
 	require.NoError(t, p.Type("a boat ran through"))
 	require.NoError(t, p.Click("Leave it out"))
 	require.NoError(t, p.WaitText("Block 1 of 2"))

@@ -110,7 +110,8 @@ func ATrial(spot string) Object {
 	arm := func(colour string) Object {
 		return Object{"name": colour, "approach": "lure", "offering_id": "paddle-tail-" + colour, "rig_id": "jig-head"}
 	}
-	return Object{"question": "Does dark beat white in the murk?", "target": "red-drum", "spot_id": spot, "arms": []Object{arm("dark"), arm("white")},
+	return Object{"question": "Does dark beat white in the murk?", "target": "red-drum", "spot_id": spot, "arms": []Object{arm("dark"),
+		arm("white")},
 		"block_min": 15, "rounds": 2, "rods": []string{"long", "short"}}
 }
 

@@ -65,8 +65,10 @@ type Sum struct {
 // Fit a log under a book. From another evidence of the same book, of all but the newest spells, it is quicker; nil
 // for none.
 func Fit(book *playbook.Book, log []Spell, from *Evidence) (*Evidence, error) {
-	e := &Evidence{book: book, base: map[string]int{}, lost: map[string]int{}, spots: map[[2]string]int{}, rules: map[int]int{}, ours: map[ofTarget]int{},
-		only: map[int]string{}, spells: map[ofTarget]int{}, sums: map[string]*Sum{}, views: map[string]*view{}, byTarget: map[string][]*Spell{},
+	e := &Evidence{book: book, base: map[string]int{}, lost: map[string]int{}, spots: map[[2]string]int{}, rules: map[int]int{},
+		ours: map[ofTarget]int{},
+		only: map[int]string{}, spells: map[ofTarget]int{}, sums: map[string]*Sum{}, views: map[string]*view{},
+		byTarget:   map[string][]*Spell{},
 		Dispersion: 1}
 	e.speak(log)
 	for i := range log {

@@ -36,7 +36,8 @@ func TestWhatIsNotToldApart(t *testing.T) {
 			here = at
 		}
 		log = append(log, evidence.Spell{Target: "red-drum", Spot: spot, RodHours: 2, Fish: float64(i % 4), Rules: []evidence.Spoke{
-			{Rule: r[0], More: here}, {Rule: r[1], More: at}, {Rule: r[2], More: at * 0.8}, {Rule: r[3], More: 0.6}, {Rule: r[4], More: float64(i%5) / 5}}})
+			{Rule: r[0], More: here}, {Rule: r[1], More: at}, {Rule: r[2], More: at * 0.8}, {Rule: r[3], More: 0.6}, {Rule: r[4],
+				More: float64(i%5) / 5}}})
 	}
 	e, err := evidence.Fit(book(t), log, nil)
 	require.NoError(t, err)
@@ -88,7 +89,8 @@ func TestACurveShowsWhatIsThere(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		var spells []evidence.Fished
 		for range rapid.IntRange(1, 40).Draw(t, "spells") {
-			spells = append(spells, evidence.Fished{X: rapid.Float64Range(0, 1).Draw(t, "x"), RodHours: rapid.Float64Range(0.1, 5).Draw(t, "h"),
+			spells = append(spells, evidence.Fished{X: rapid.Float64Range(0, 1).Draw(t, "x"), RodHours: rapid.Float64Range(0.1,
+				5).Draw(t, "h"),
 				Fish: float64(rapid.IntRange(0, 5).Draw(t, "fish"))})
 		}
 		dispersion := rapid.Float64Range(1, 4).Draw(t, "dispersion")

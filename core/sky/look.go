@@ -123,7 +123,7 @@ func daysFrom(t time.Time, elongation float64) float64 {
 
 const (
 	// MoonMonth from new moon to new moon, mean, days; and so near that no other can be nearer.
-	MoonMonth = 29.530589
+	MoonMonth     = 29.530589
 	surelyNearest = 13
 )
 

@@ -21,7 +21,9 @@ func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *sp
 	if err != nil || s.Closing(t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
 		return rate.Edge{}, false, err
 	}
-	best, err := bestMark(b, belief.For(target.ID), target, &m, func(k int) bool { return s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM)) })
+	best, err := bestMark(b, belief.For(target.ID), target, &m, func(k int) bool {
+		return s.Marks[k].Fishable.Holds(s.Marks[k].Depth(m.LevelM))
+	})
 	if err != nil || best == nil {
 		return rate.Edge{}, false, err
 	}

@@ -116,7 +116,8 @@ func (d *Design) Turns(id string) []Turn {
 				}
 				return list[(arm+swapped)%len(list)]
 			}
-			out = append(out, Turn{N: len(out), Round: round, Arm: d.Arms[arm].Name, Rod: of(d.Rods), Angler: of(d.Anglers), Side: of(d.Sides)})
+			out = append(out, Turn{N: len(out), Round: round, Arm: d.Arms[arm].Name, Rod: of(d.Rods), Angler: of(d.Anglers),
+				Side: of(d.Sides)})
 		}
 	}
 	return out

@@ -236,7 +236,8 @@ func pairOf(a, b *ArmTold, blocks []Fished, prior func(string, string) Prior) (P
 		return p, err
 	}
 	if a.Hooked > 0 && b.Hooked > 0 {
-		if p.Landed, p.LandedSays, err = SaysShares(a.Name, b.Name, Table{a.Landed, a.Hooked - a.Landed, b.Landed, b.Hooked - b.Landed}); err != nil {
+		if p.Landed, p.LandedSays, err = SaysShares(a.Name, b.Name, Table{a.Landed, a.Hooked - a.Landed, b.Landed,
+			b.Hooked - b.Landed}); err != nil {
 			return p, err
 		}
 		foul := Table{min(a.Foul, a.Hooked), a.Hooked - min(a.Foul, a.Hooked), min(b.Foul, b.Hooked), b.Hooked - min(b.Foul, b.Hooked)}

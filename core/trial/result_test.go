@@ -61,7 +61,8 @@ func TestChromeBlackAndGlow(t *testing.T) {
 
 // Four to three in ninety minutes shows nothing, and it is said how much more it would take.
 func TestFourToThreeShowsNothing(t *testing.T) {
-	r, err := trial.ResultOf([]trial.Fished{{Arm: "a", RodHours: 0.75, Landed: 4}, {Arm: "b", RodHours: 0.75, Landed: 3}}, trial.Kept{Planned: 2}, nil)
+	r, err := trial.ResultOf([]trial.Fished{{Arm: "a", RodHours: 0.75, Landed: 4}, {Arm: "b", RodHours: 0.75, Landed: 3}},
+		trial.Kept{Planned: 2}, nil)
 	require.NoError(t, err)
 	p := r.Pairs[0]
 	assert.False(t, p.Shown)

@@ -171,7 +171,8 @@ func (l *Learner) weigh(book *playbook.Book, at *desk.Laid, k *store.Spell) (*ev
 		own := at.With(conditions.Sorted(k.Readings))
 		c, fished, err := advise.Fished(advise.Question{Book: book, Target: target, Spot: own, Signs: playbook.KnownSigns(k.Signs.V),
 			Time: outing.Middle(k.StartedAt, k.EndedAt)},
-			advise.MyWay{Mark: k.Mark, OfferingID: k.Presentation.V.OfferingID, RigID: k.Presentation.V.RigID, Style: k.Presentation.V.Style})
+			advise.MyWay{Mark: k.Mark, OfferingID: k.Presentation.V.OfferingID, RigID: k.Presentation.V.RigID,
+				Style: k.Presentation.V.Style})
 		switch {
 		case err != nil:
 			return nil, err

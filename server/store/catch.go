@@ -119,7 +119,8 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 	c.Revision = old.Revision + 1
 	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target,
 		caught_at = :caught_at,
-		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod, girth_m = :girth_m, measured = :measured,
+		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod, girth_m = :girth_m, measured =
+		:measured,
 		hook_place = :hook_place, hook = :hook, tag_number = :tag_number, tag_side = :tag_side, tag_programme = :tag_programme
 		WHERE id = :id`, c)
 	return c.Revision, err

@@ -166,7 +166,8 @@ type Effort struct {
 func (s *Store) Efforts(ctx context.Context, angler uuid.UUID, f Filter) (list []Effort, err error) {
 	where, args := f.where(angler)
 	return list, s.db.SelectContext(ctx, &list, `SELECT p.started_at, w.time_zone, `+rodHours+` AS rod_hours, p.caught AS catches
-		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id WHERE `+where+` ORDER BY p.started_at, p.id`, args...)
+		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id WHERE `+where+` ORDER BY p.started_at, p.id`,
+		args...)
 }
 
 // Spell by id, with its readings and catches.

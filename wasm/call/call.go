@@ -184,8 +184,9 @@ func (in *outingAsked) stay(o *outing.Outing) *stay {
 	if now == nil || in.Here == nil {
 		return nil
 	}
-	s := outing.Stay{Now: in.Now, Until: in.Until, Rods: now.Rods, Here: in.Here.rate(), School: in.School, Winter: in.Winter, AllAtOnce: in.AllAtOnce,
-		Since: o.CameTo().Started, LastSign: now.LastSign(), Dolphins: o.SawLately("dolphins", in.Now)}
+	s := outing.Stay{Now: in.Now, Until: in.Until, Rods: now.Rods, Here: in.Here.rate(), School: in.School, Winter: in.Winter,
+		AllAtOnce: in.AllAtOnce,
+		Since:     o.CameTo().Started, LastSign: now.LastSign(), Dolphins: o.SawLately("dolphins", in.Now)}
 	if s.Until.IsZero() {
 		s.Until = in.Now.Add(outing.Compared)
 	}

@@ -73,7 +73,8 @@ func (s service) calibration(ctx context.Context, as *web.Scope, in *calibration
 	b.Spells, b.Catches, b.Expected, b.ByBook, b.Inside = c.Spells, c.Fish, c.ByLog, c.ByBook, c.Inside
 	b.Log, b.Book, b.Average, b.Reads = c.Log, c.Book, c.Average, c.Says()
 	for _, p := range c.Parts {
-		b.Parts = append(b.Parts, calibrationPart{spells[p.From].StartedAt, spells[p.To-1].StartedAt, p.Fish, p.ByLog, p.Inside, p.Log, p.Book})
+		b.Parts = append(b.Parts, calibrationPart{spells[p.From].StartedAt, spells[p.To-1].StartedAt, p.Fish, p.ByLog, p.Inside, p.Log,
+			p.Book})
 	}
 	return out, nil
 }

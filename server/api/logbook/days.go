@@ -17,7 +17,8 @@ import (
 
 func (s service) registerDays(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/log/days", "logDays", "Effort and catch by the day, as the clock at the water has it"), s.days)
-	web.Signed(api, s.Deps, web.Get("/interchange/log.csv", "logFile", "The log as CSV: a line for each spell, and one for each of its catches"),
+	web.Signed(api, s.Deps, web.Get("/interchange/log.csv", "logFile",
+		"The log as CSV: a line for each spell, and one for each of its catches"),
 		s.file)
 }
 
@@ -86,7 +87,8 @@ type fileOutput struct {
 
 // fileColumns of a log as CSV; of a catch, what its spell says is said again.
 var fileColumns = []string{"what", "spell_id", "catch_id", "spot", "target", "time", "ended_at", "rods", "paused_s", "mark", "approach",
-	"offering", "who", "rod", "length_m", "mass_kg", "girth_m", "measured", "kept", "hook_place", "hook", "tag_number", "tag_side", "tag_programme",
+	"offering", "who", "rod", "length_m", "mass_kg", "girth_m", "measured", "kept", "hook_place", "hook", "tag_number", "tag_side",
+	"tag_programme",
 	"tide_level_m", "tide_stage", "light", "water_temp_c", "clarity_secchi_m", "wind_speed_ms", "note"}
 
 func (s service) file(ctx context.Context, as *web.Scope, in *logFilter) (*fileOutput, error) {
@@ -132,16 +134,19 @@ func lines(sp *store.Spell) [][]string {
 		}
 		return ""
 	}
-	water := []string{decimal(&sp.TideLevelM), waterOf(sp.SpellWater).TideStage, sp.Light, read(conditions.WaterTemp), read(conditions.Clarity),
+	water := []string{decimal(&sp.TideLevelM), waterOf(sp.SpellWater).TideStage, sp.Light, read(conditions.WaterTemp),
+		read(conditions.Clarity),
 		read(conditions.WindSpeed)}
 	stamp := func(t time.Time) string { return t.UTC().Format(time.RFC3339) }
 	own := append([]string{"spell", sp.ID.String(), "", sp.SpotName, sp.Target, stamp(sp.StartedAt), stamp(sp.EndedAt),
-		strconv.Itoa(sp.Rods), strconv.Itoa(sp.PausedS), sp.Mark, sp.Approach, sp.Offering, sp.Who, sp.Rod, "", "", "", "", "", "", "", "", "", ""},
+		strconv.Itoa(sp.Rods), strconv.Itoa(sp.PausedS), sp.Mark, sp.Approach, sp.Offering, sp.Who, sp.Rod, "", "", "", "", "", "", "",
+		"", "", ""},
 		append(water, sp.Note)...)
 	out := [][]string{own}
 	for i := range sp.Catches {
 		c := &sp.Catches[i]
-		out = append(out, append([]string{"catch", sp.ID.String(), c.ID.String(), sp.SpotName, c.Target, stamp(c.CaughtAt), "", "", "", sp.Mark,
+		out = append(out, append([]string{"catch", sp.ID.String(), c.ID.String(), sp.SpotName, c.Target, stamp(c.CaughtAt), "", "", "",
+			sp.Mark,
 			sp.Approach, sp.Offering, c.Who, c.Rod, decimal(c.LengthM), decimal(c.MassKg), decimal(c.GirthM), c.Measured,
 			strconv.FormatBool(c.Kept), c.HookPlace, c.Hook, c.TagNumber, c.TagSide, c.TagProgramme}, append(water, c.Note)...))
 	}

@@ -91,7 +91,8 @@ func (n namer) spell(sp store.Spell) spellOut {
 
 func (n namer) catch(c store.Catch) CatchOut {
 	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
-		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, CatchMoreBody: CatchMoreBody(c.CatchMore), Revision: c.Revision}
+		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, CatchMoreBody: CatchMoreBody(c.CatchMore),
+		Revision: c.Revision}
 	out.TargetName, out.TargetInSentence = n.target(c.Target)
 	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
 		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {

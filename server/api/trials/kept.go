@@ -21,12 +21,14 @@ import (
 type service struct{ *web.Deps }
 
 func (s service) register(api huma.API) {
-	web.Signed(api, s.Deps, web.Put("/trials/{id}", "putTrial", "Design a trial, or change one; what is changed after its first block is said"),
+	web.Signed(api, s.Deps, web.Put("/trials/{id}", "putTrial",
+		"Design a trial, or change one; what is changed after its first block is said"),
 		s.put)
 	web.Signed(api, s.Deps, web.Get("/trials", "listTrials", "One's trials, newest first"), s.list)
 	web.Signed(api, s.Deps, web.Get("/trials/{id}", "trial", "A trial: its design, its turns, its blocks and which comes next"), s.one)
 	web.Signed(api, s.Deps, web.Delete("/trials/{id}", "deleteTrial", "Remove a trial with its blocks"), s.remove)
-	web.Signed(api, s.Deps, web.Put("/trials/{id}/blocks/{block}", "putBlock", "Tell a block of a trial, while it goes on or after"), s.putBlock)
+	web.Signed(api, s.Deps, web.Put("/trials/{id}/blocks/{block}", "putBlock", "Tell a block of a trial, while it goes on or after"),
+		s.putBlock)
 	web.Signed(api, s.Deps, web.Get("/trials/{id}/result", "trialResult",
 		"What a trial showed so far; a look before the last planned block is counted and said"), s.result)
 }
@@ -60,11 +62,13 @@ type DesignBody struct {
 }
 
 func (b *DesignBody) design() trial.Design {
-	d := trial.Design{Question: b.Question, Target: b.Target, SpotID: b.SpotID.String(), Mark: b.Mark, BlockMin: b.BlockMin, Rounds: b.Rounds,
-		Rods: b.Rods, Anglers: b.Anglers, Sides: b.Sides}
+	d := trial.Design{Question: b.Question, Target: b.Target, SpotID: b.SpotID.String(), Mark: b.Mark, BlockMin: b.BlockMin,
+		Rounds: b.Rounds,
+		Rods:   b.Rods, Anglers: b.Anglers, Sides: b.Sides}
 	for _, a := range b.Arms {
-		d.Arms = append(d.Arms, trial.Choice{Name: a.Name, Way: trial.Way{Approach: a.Approach, OfferingID: a.OfferingID, Offering: a.Offering,
-			RigID: a.RigID, Style: a.Style, Finish: a.Finish, SizeM: a.SizeM, WeightKg: a.WeightKg, DepthM: a.DepthM}})
+		d.Arms = append(d.Arms, trial.Choice{Name: a.Name, Way: trial.Way{Approach: a.Approach, OfferingID: a.OfferingID,
+			Offering: a.Offering,
+			RigID:    a.RigID, Style: a.Style, Finish: a.Finish, SizeM: a.SizeM, WeightKg: a.WeightKg, DepthM: a.DepthM}})
 	}
 	return d
 }
@@ -74,7 +78,8 @@ func bodyOf(d *trial.Design) DesignBody {
 		Anglers: d.Anglers, Sides: d.Sides, Arms: []WayOfArm{}}
 	b.SpotID, _ = uuid.Parse(d.SpotID)
 	for _, a := range d.Arms {
-		b.Arms = append(b.Arms, WayOfArm{a.Name, a.Approach, a.OfferingID, a.Offering, a.RigID, a.Style, a.Finish, a.SizeM, a.WeightKg, a.DepthM})
+		b.Arms = append(b.Arms, WayOfArm{a.Name, a.Approach, a.OfferingID, a.Offering, a.RigID, a.Style, a.Finish, a.SizeM, a.WeightKg,
+			a.DepthM})
 	}
 	return b
 }
@@ -101,7 +106,7 @@ type TurnOut struct {
 type BlockBody struct {
 	Turn      *int           `json:"turn,omitempty" minimum:"0" maximum:"1000" doc:"the planned one it is; left out: it was not planned"`
 	Arm       string         `json:"arm,omitempty" maxLength:"60" doc:"the turn's if left out"`
-	Action    string         `json:"action,omitempty" maxLength:"60" doc:"where it was changed within the arm: such blocks are an arm of their own"`
+	Action    string         `json:"action,omitempty" maxLength:"60" doc:"where it changed within the arm: an arm of its own"`
 	StartedAt time.Time      `json:"started_at"`
 	EndedAt   *time.Time     `json:"ended_at,omitempty" doc:"left out while it goes on"`
 	PausedS   int            `json:"paused_s,omitempty" minimum:"0" maximum:"86400"`
@@ -253,7 +258,8 @@ func (s service) one(ctx context.Context, as *web.Scope, in *wire.ByID) (*trialO
 	out := &trialOutput{}
 	b := &out.Body
 	b.ID, b.Revision, b.MadeAt, b.Design, b.LastsMin = t.ID.String(), t.Revision, t.MadeAt, bodyOf(d), d.Lasts().Minutes()
-	b.Turns, b.Blocks, b.Unalike, b.Changed = []TurnOut{}, []BlockOut{}, append([]string{}, d.Unalike()...), append([]string{}, t.Changed.V...)
+	b.Turns, b.Blocks, b.Unalike, b.Changed = []TurnOut{}, []BlockOut{}, append([]string{}, d.Unalike()...), append([]string{},
+		t.Changed.V...)
 	done := map[int]bool{}
 	for i := range blocks {
 		k := blockOut(&blocks[i], as.Now())
@@ -279,7 +285,8 @@ func (s service) one(ctx context.Context, as *web.Scope, in *wire.ByID) (*trialO
 func blockOut(k *store.TrialBlock, now time.Time) BlockOut {
 	f := &k.Fished.V
 	return BlockOut{ID: k.ID.String(), Revision: k.Revision, RodHours: fished(k, now),
-		BlockBody: BlockBody{Turn: k.Turn, Arm: f.Arm, Action: f.Action, StartedAt: k.StartedAt, EndedAt: k.EndedAt, PausedS: f.PausedS, Rods: f.Rods,
+		BlockBody: BlockBody{Turn: k.Turn, Arm: f.Arm, Action: f.Action, StartedAt: k.StartedAt, EndedAt: k.EndedAt, PausedS: f.PausedS,
+			Rods:   f.Rods,
 			Landed: f.Landed, OnTeaser: f.OnTeaser, SetApart: f.SetApart, Lost: f.Lost, Missed: f.Missed, Foul: f.Foul, Species: f.Species,
 			Dropped: f.Dropped}}
 }
@@ -423,8 +430,9 @@ func (s service) result(ctx context.Context, as *web.Scope, in *wire.ByID) (*res
 		b.Arms = append(b.Arms, one)
 	}
 	for _, p := range r.Pairs {
-		one := pairTold{First: p.First, Second: p.Second, Ratio: ratioOf(p.Ratio), Believed: ratioOf(p.Believed), Closed: p.Closed, Shown: p.Shown,
-			Says: p.Says, LandedSays: p.LandedSays, FoulSays: p.FoulSays, Species: []speciesTold{}}
+		one := pairTold{First: p.First, Second: p.Second, Ratio: ratioOf(p.Ratio), Believed: ratioOf(p.Believed), Closed: p.Closed,
+			Shown: p.Shown,
+			Says:  p.Says, LandedSays: p.LandedSays, FoulSays: p.FoulSays, Species: []speciesTold{}}
 		for _, k := range p.Species {
 			one.Species = append(one.Species, speciesTold{k.Target, ratioOf(k.Ratio)})
 		}

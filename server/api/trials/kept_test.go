@@ -70,8 +70,9 @@ func TestATrialIsDesignedFishedAndRead(t *testing.T) {
 	at := testkit.Now.Add(-5 * time.Hour)
 	fish := func(n int, landed int, more object) string {
 		block := uuid.NewString()
-		body := object{"turn": n, "started_at": at.Add(time.Duration(n*20) * time.Minute), "ended_at": at.Add(time.Duration(n*20+15) * time.Minute),
-			"landed": landed}
+		body := object{"turn": n, "started_at": at.Add(time.Duration(n*20) * time.Minute),
+			"ended_at": at.Add(time.Duration(n*20+15) * time.Minute),
+			"landed":   landed}
 		for key, v := range more {
 			body[key] = v
 		}

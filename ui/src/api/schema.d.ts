@@ -2620,7 +2620,7 @@ export interface components {
         };
         AdviseBody: {
             /**
-             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @description what is gone by: the log, if left out; the same with nothing logged
              * @enum {string}
              */
             belief?: "book" | "log";
@@ -2947,7 +2947,7 @@ export interface components {
             says: string;
         };
         BlockInputBody: {
-            /** @description where it was changed within the arm: such blocks are an arm of their own */
+            /** @description where it changed within the arm: an arm of its own */
             action?: string;
             /** @description the turn's if left out */
             arm?: string;
@@ -3007,7 +3007,7 @@ export interface components {
             turn?: number;
         };
         BlockOut: {
-            /** @description where it was changed within the arm: such blocks are an arm of their own */
+            /** @description where it changed within the arm: an arm of its own */
             action?: string;
             /** @description the turn's if left out */
             arm?: string;
@@ -3837,7 +3837,7 @@ export interface components {
         };
         EdgeBody: {
             /**
-             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @description what is gone by: the log, if left out; the same with nothing logged
              * @enum {string}
              */
             belief?: "book" | "log";
@@ -5692,7 +5692,7 @@ export interface components {
         };
         PickBody: {
             /**
-             * @description what is believed: the log, if left out; with nothing logged they are the same
+             * @description what is gone by: the log, if left out; the same with nothing logged
              * @enum {string}
              */
             belief?: "book" | "log";
