@@ -17,7 +17,7 @@ type AdviseBody struct {
 	Schools     map[string]string `json:"schools,omitempty" doc:"positions taken for this once, by question"`
 	Manner      string            `json:"manner,omitempty" enum:"on foot,wading,kayak,boat" doc:"this time: the spot's, or a further one"`
 	KitOnly     bool              `json:"kit_only,omitempty" doc:"nothing that is not in your kit"`
-	Belief      string            `json:"belief,omitempty" enum:"book,log" doc:"what is gone by: the log, if left out; the same with nothing logged"`
+	Belief      string            `json:"belief,omitempty" enum:"book,log" doc:"gone by: the log, if left out"`
 	WhatChanges bool              `json:"what_would_change,omitempty" doc:"say which reading would change the choice"`
 	Units       string            `json:"units,omitempty" enum:"metric,us" doc:"of the sentences"`
 	DrawnPx     float64           `json:"drawn_px,omitempty" minimum:"0" maximum:"1400" doc:"width of the drawings, in points; 0: none"`

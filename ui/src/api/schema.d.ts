@@ -2620,7 +2620,7 @@ export interface components {
         };
         AdviseBody: {
             /**
-             * @description what is gone by: the log, if left out; the same with nothing logged
+             * @description gone by: the log, if left out
              * @enum {string}
              */
             belief?: "book" | "log";
@@ -3837,7 +3837,7 @@ export interface components {
         };
         EdgeBody: {
             /**
-             * @description what is gone by: the log, if left out; the same with nothing logged
+             * @description gone by: the log, if left out
              * @enum {string}
              */
             belief?: "book" | "log";
@@ -5692,7 +5692,7 @@ export interface components {
         };
         PickBody: {
             /**
-             * @description what is gone by: the log, if left out; the same with nothing logged
+             * @description gone by: the log, if left out
              * @enum {string}
              */
             belief?: "book" | "log";
