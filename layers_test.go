@@ -47,6 +47,7 @@ var allowed = map[string][]string{
 	"core/template": {"core/ground"},
 	"core/drawing":  {},
 	"core/trial":    {"core/quantity"},
+	"core/growth":   {"core/tackle", "core/ground"},
 	"core/regress":  {},
 	"core/photo":    {},
 	"core/rigcard":  {"core/quantity", "core/tackle", "core/playbook", "core/drawing"},

@@ -66,7 +66,12 @@ func (s Sweep) Edges() (*Field, error) {
 	}
 	run := &sweeping{Sweep: s, steps: steps, field: f, skies: s.skies(steps), known: map[conditions.Readings][]knownHour{},
 		placed:   map[placeKey][]hour{},
-		weathers: map[weatherKey]spot.Hours{}, lights: map[weatherKey][][2]float64{}}
+		weathers: map[weatherKey]spot.Hours{}, of: map[weatherKey]*spot.Spot{}, lights: map[weatherKey][][2]float64{}}
+	for _, sp := range s.Spots {
+		if k := (weatherKey{sp.Readings, skyKeyOf(sp)}); run.of[k] == nil {
+			run.of[k] = sp
+		}
+	}
 	for _, t := range s.Targets {
 		run.measured = append(run.measured, ordinary.Measure(s.Book, t, s.Belief.For(t.ID).Mean))
 	}
@@ -91,7 +96,9 @@ type sweeping struct {
 	placed map[placeKey][]hour
 	// weathers and lights by readings and sky.
 	weathers map[weatherKey]spot.Hours
-	lights   map[weatherKey][][2]float64
+	// of says whose place in the list a weather shared by several spots is worked out by: the first's, whoever asks first.
+	of     map[weatherKey]*spot.Spot
+	lights map[weatherKey][][2]float64
 }
 
 // light on the water at each step under the hour's cloud, low and high, which spots of one water share.
@@ -128,7 +135,7 @@ func (s *sweeping) weather(sp *spot.Spot, end time.Time) spot.Hours {
 	if seen {
 		return h
 	}
-	h = sp.Hours(s.From, end, s.From)
+	h = s.of[k].Hours(s.From, end, s.From)
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	s.weathers[k] = h

@@ -74,6 +74,9 @@ func examples(c *testkit.Client) map[string]example {
 	return map[string]example{
 		"GET /log/days":                   {query: map[string]string{"target": "red-drum"}},
 		"GET /interchange/log.csv":        {query: map[string]string{"target": "red-drum"}},
+		"GET /tags":                       {},
+		"GET /interchange/tags.csv":       {},
+		"GET /growth":                     {query: map[string]string{"target": "red-drum"}},
 		"GET /trials":                     {},
 		"GET /trials/{id}":                {path: keptTrial},
 		"GET /trials/{id}/result":         {path: keptTrial},

@@ -15,6 +15,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerSpells(api)
 	s.registerCatches(api)
 	s.registerDays(api)
+	s.registerMeasured(api)
 	s.registerOutings(api)
 	s.registerSync(api)
 }

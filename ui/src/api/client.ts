@@ -427,6 +427,8 @@ export const api = {
   outing: (id: string) => settle(client.GET('/v1/outings/{id}', { params: { path: { id } } })),
   putOuting: (id: string, body: Schemas['OutingBody']) =>
     settle(client.PUT('/v1/outings/{id}', { params: { path: { id } }, body })),
+  tags: () => settle(client.GET('/v1/tags', {})),
+  growth: (target: string) => settle(client.GET('/v1/growth', { params: { query: { target } } })),
   logDays: (query: NonNullable<paths['/v1/log/days']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/log/days', { params: { query } })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>

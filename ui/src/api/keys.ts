@@ -70,6 +70,8 @@ export const rests = {
   log: [
     'spells',
     'log-days',
+    'tags',
+    'growth',
     'seasons',
     'outings',
     ...ofLog,

@@ -774,6 +774,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/growth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Weight for length of a target by one's own fish, how fat they were by the month, and the longest and heaviest */
+        get: operations["growth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/health": {
         parameters: {
             query?: never;
@@ -989,6 +1006,23 @@ export interface paths {
         put?: never;
         /** A section from CSV; nothing is stored */
         post: operations["readSection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/tags.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tagged fish as a programme takes them: a line for each */
+        get: operations["tagsFile"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2029,6 +2063,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Tagged fish of one's log, and those that came again */
+        get: operations["tags"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/targets": {
         parameters: {
             query?: never;
@@ -2945,6 +2996,27 @@ export interface components {
             b: number;
             rule: string;
             says: string;
+        };
+        BestOut: {
+            /**
+             * @description for its length; left out where it is usual or not known
+             * @enum {string}
+             */
+            build?: "fat" | "lean";
+            catch_id: string;
+            /**
+             * Format: double
+             * @description its weight by that of its length; 1 is usual
+             */
+            fat?: number;
+            /** Format: double */
+            length_m?: number;
+            /** Format: double */
+            mass_kg?: number;
+            spot_name: string;
+            /** Format: date-time */
+            time: string;
+            time_zone: string;
         };
         BlockInputBody: {
             /** @description where it changed within the arm: an arm of its own */
@@ -4073,6 +4145,17 @@ export interface components {
             /** @description where it is weak */
             weak: string;
         };
+        FatMonth: {
+            /**
+             * Format: double
+             * @description mean
+             */
+            fat: number;
+            /** Format: int64 */
+            fish: number;
+            /** Format: int64 */
+            month: number;
+        };
         FeatureOut: {
             description: string;
             /** @enum {string} */
@@ -4319,6 +4402,40 @@ export interface components {
             rows: number;
             /** Format: int64 */
             soundings: number;
+        };
+        GrowthOutputBody: {
+            /**
+             * Format: double
+             * @description grams at a centimetre
+             */
+            a: number;
+            /** Format: double */
+            b: number;
+            /** Format: double */
+            b_high?: number;
+            /**
+             * Format: double
+             * @description nineteen times in twenty it lies between
+             */
+            b_low?: number;
+            /**
+             * Format: int64
+             * @description it takes for a relation of one's own
+             */
+            fewest: number;
+            heaviest?: components["schemas"]["BestOut"];
+            longest?: components["schemas"]["BestOut"];
+            /** @description that weighed fish were caught in */
+            months: components["schemas"]["FatMonth"][];
+            /** @description the relation is that of one's own fish; else the book's */
+            own: boolean;
+            target: string;
+            target_name: string;
+            /**
+             * Format: int64
+             * @description fish with length and weight
+             */
+            weighed: number;
         };
         HealthOutputBody: {
             /** @enum {string} */
@@ -6285,6 +6402,30 @@ export interface components {
             says: string;
             school: string;
         };
+        RecaptureOut: {
+            again: components["schemas"]["TaggedOut"];
+            /**
+             * Format: double
+             * @description at liberty
+             */
+            days: number;
+            /**
+             * @description why it may not be one fish
+             * @enum {string}
+             */
+            doubt?: "other kind" | "shrunk";
+            first: components["schemas"]["TaggedOut"];
+            /**
+             * Format: double
+             * @description where both were measured
+             */
+            growth_m_per_day?: number;
+            /**
+             * Format: double
+             * @description between both places, a bee line
+             */
+            straight_m: number;
+        };
         RecoverInputBody: {
             /** @description one of the codes kept for this; it is used up */
             code: string;
@@ -7614,6 +7755,26 @@ export interface components {
              * @description as PUT of this outing alone would have been answered
              */
             status: number;
+        };
+        TaggedOut: {
+            catch_id: string;
+            /** Format: double */
+            length_m?: number;
+            number: string;
+            programme?: string;
+            side?: string;
+            spot_name: string;
+            target: string;
+            target_name: string;
+            /** Format: date-time */
+            time: string;
+            time_zone: string;
+        };
+        TagsOutputBody: {
+            /** @description newest first */
+            recaptures: components["schemas"]["RecaptureOut"][];
+            /** @description newest first */
+            tagged: components["schemas"]["TaggedOut"][];
         };
         TakeKnownInputBody: {
             known_id: string;
@@ -11590,6 +11751,64 @@ export interface operations {
             };
         };
     };
+    growth: {
+        parameters: {
+            query: {
+                target: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GrowthOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     health: {
         parameters: {
             query?: never;
@@ -12379,6 +12598,64 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SectionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    tagsFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */
@@ -16934,6 +17211,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SyncOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    tags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TagsOutputBody"];
                 };
             };
             /** @description Unauthorized */

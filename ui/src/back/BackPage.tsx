@@ -124,6 +124,7 @@ export default function BackPage() {
         <Link to="/back/evidence">{say.whatTheLogSays}</Link>
         <Link to="/back/compare">{say.whichIsBetter}</Link>
         <Link to="/back/trials">{say.trials}</Link>
+        <Link to="/back/measures">{say.measures2.title}</Link>
         <a href={`/api/v1/interchange/log.csv?${address}`} download>
           {say.asCsv}
         </a>

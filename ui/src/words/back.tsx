@@ -114,6 +114,44 @@ export const back = {
   dayCame: (day: string, hours: string, fish: number) => `${day}: ${hours} rod-hours, ${fish} fish`,
   calendarLegend: 'A square a day: the darker the more rod-hours; a dot for fish.',
 
+  // MeasuresPage.tsx
+  measures2: {
+    title: 'Fish that come again',
+    byLength: 'Weight for length',
+    own: (fish: number, b: string, low: string, high: string) =>
+      `By ${fish} fish of your own: weight goes with length to the power of ${b} (${low} to ${high}).`,
+    book: (fish: number, fewest: number, b: string) =>
+      `By the book, to the power of ${b}: ${fish} of your own are weighed and measured, it takes ${fewest}.`,
+    longest: (fish: string) => `Longest: ${fish}`,
+    heaviest: (fish: string) => `Heaviest: ${fish}`,
+    best: (measures: string, where: string, build: string | undefined) =>
+      `${measures}, at ${where}${build === 'fat' ? ': fat for its length' : build === 'lean' ? ': lean for its length' : ''}.`,
+    month: (month: string, percent: string, fish: number) =>
+      `${month}: ${Number(percent) > 0 ? `${percent} % heavier` : Number(percent) < 0 ? `${-Number(percent)} % lighter` : 'as heavy'} ${Number(percent) === 0 ? 'as' : 'than'} usual for their length (${fish})`,
+    nothing: (target: string) => `No ${target} is measured or weighed in your log yet.`,
+    again: 'Tags',
+    noTags: 'No tag in your log yet. A tag is told with its catch, under “more of it”.',
+    aDay: (mm: string) => `${mm} mm a day`,
+    recapture: (r: {
+      fish: string;
+      number: string;
+      first: string;
+      again: string;
+      days: number;
+      way: string;
+      grown: string | undefined;
+      doubt: string | undefined;
+    }) =>
+      `${r.fish} ${r.number}: ${r.first}, and again ${r.again}. ${r.days} days at liberty, ${r.way} away as the gull flies${r.grown ? `, ${r.grown}` : ''}.${
+        r.doubt === 'shrunk'
+          ? ' It is shorter than it was: measure again, or it is another fish.'
+          : r.doubt
+            ? ' It was another kind then: one of the numbers is wrong.'
+            : ''
+      }`,
+    asCsv: 'All tags as CSV',
+  },
+
   // MoreOfCatch.tsx
   measuredBy: (how: string) => `measured by ${how}`,
   girthOf: (girth: string) => `girth ${girth}`,

@@ -1,0 +1,230 @@
+package logbook
+
+import (
+	"context"
+	"encoding/csv"
+	"strconv"
+	"strings"
+	"time"
+
+	"github.com/danielgtaylor/huma/v2"
+
+	"greypebble/core/ground"
+	"greypebble/core/growth"
+	"greypebble/core/tackle"
+	"greypebble/server/api/web"
+	"greypebble/server/store"
+)
+
+func (s service) registerMeasured(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/tags", "tags", "Tagged fish of one's log, and those that came again"), s.tags)
+	web.Signed(api, s.Deps, web.Get("/interchange/tags.csv", "tagsFile", "Tagged fish as a programme takes them: a line for each"), s.tagsFile)
+	web.Signed(api, s.Deps, web.Get("/growth", "growth",
+		"Weight for length of a target by one's own fish, how fat they were by the month, and the longest and heaviest"), s.growth)
+}
+
+// TaggedOut is a tagged fish as it was met.
+type TaggedOut struct {
+	CatchID   string    `json:"catch_id"`
+	Number    string    `json:"number"`
+	Side      string    `json:"side,omitempty"`
+	Programme string    `json:"programme,omitempty"`
+	Target    string    `json:"target"`
+	Name      string    `json:"target_name"`
+	Time      time.Time `json:"time"`
+	TimeZone  string    `json:"time_zone"`
+	SpotName  string    `json:"spot_name"`
+	LengthM   *float64  `json:"length_m,omitempty"`
+}
+
+type recaptureOut struct {
+	First         TaggedOut `json:"first"`
+	Again         TaggedOut `json:"again"`
+	Days          float64   `json:"days" doc:"at liberty"`
+	GrowthMPerDay *float64  `json:"growth_m_per_day,omitempty" doc:"where both were measured"`
+	StraightM     float64   `json:"straight_m" doc:"between both places, a bee line"`
+	Doubt         string    `json:"doubt,omitempty" enum:"other kind,shrunk" doc:"why it may not be one fish"`
+}
+
+type tagsOutput struct {
+	Body struct {
+		Tagged     []TaggedOut    `json:"tagged" nullable:"false" doc:"newest first"`
+		Recaptures []recaptureOut `json:"recaptures" nullable:"false" doc:"newest first"`
+	}
+}
+
+func (s service) tags(ctx context.Context, as *web.Scope, _ *struct{}) (*tagsOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	list, err := s.Store.TaggedCatches(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	out := &tagsOutput{}
+	out.Body.Tagged, out.Body.Recaptures = []TaggedOut{}, []recaptureOut{}
+	fish := make([]growth.Tagged, len(list))
+	told := map[growth.Tagged]TaggedOut{}
+	for i := range list {
+		c := &list[i]
+		one := TaggedOut{CatchID: c.ID.String(), Number: c.TagNumber, Side: c.TagSide, Programme: c.TagProgramme, Target: c.Target,
+			Time: c.CaughtAt, TimeZone: c.TimeZone, SpotName: c.SpotName, LengthM: c.LengthM}
+		one.Name, _ = n.target(c.Target)
+		fish[i] = growth.Tagged{Number: c.TagNumber, Programme: c.TagProgramme, Target: c.Target, Time: c.CaughtAt,
+			At: ground.LatLon{Lat: c.Lat, Lon: c.Lon}, Own: true}
+		if c.LengthM != nil {
+			fish[i].LengthM = *c.LengthM
+		}
+		told[fish[i]] = one
+		out.Body.Tagged = append([]TaggedOut{one}, out.Body.Tagged...)
+	}
+	for _, r := range growth.Recaptures(fish) {
+		one := recaptureOut{First: told[r.First], Again: told[r.Again], Days: r.Days, StraightM: r.StraightM, Doubt: string(r.Doubt)}
+		if r.Known {
+			one.GrowthMPerDay = &r.GrowthMPerDay
+		}
+		out.Body.Recaptures = append(out.Body.Recaptures, one)
+	}
+	return out, nil
+}
+
+func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*fileOutput, error) {
+	list, err := s.Store.TaggedCatches(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	var b strings.Builder
+	w := csv.NewWriter(&b)
+	lines := [][]string{{"tag_number", "tag_side", "tag_programme", "species", "time", "lat", "lon", "length_m", "mass_kg"}}
+	place := func(v float64) string { return strconv.FormatFloat(v, 'f', 5, 64) }
+	for i := range list {
+		c := &list[i]
+		lines = append(lines, []string{c.TagNumber, c.TagSide, c.TagProgramme, c.Target, c.CaughtAt.UTC().Format(time.RFC3339), place(c.Lat),
+			place(c.Lon), decimal(c.LengthM), decimal(c.MassKg)})
+	}
+	if err := w.WriteAll(lines); err != nil {
+		return nil, err
+	}
+	return &fileOutput{"text/csv; charset=utf-8", `attachment; filename="tags.csv"`, []byte(b.String())}, nil
+}
+
+type growthInput struct {
+	Target string `query:"target" required:"true" maxLength:"80"`
+}
+
+type bestOut struct {
+	CatchID  string    `json:"catch_id"`
+	Time     time.Time `json:"time"`
+	TimeZone string    `json:"time_zone"`
+	SpotName string    `json:"spot_name"`
+	LengthM  *float64  `json:"length_m,omitempty"`
+	MassKg   *float64  `json:"mass_kg,omitempty"`
+	Fat      *float64  `json:"fat,omitempty" doc:"its weight by that of its length; 1 is usual"`
+	Build    string    `json:"build,omitempty" enum:"fat,lean" doc:"for its length; left out where it is usual or not known"`
+}
+
+type fatMonth struct {
+	Month int     `json:"month" minimum:"1" maximum:"12"`
+	Fish  int     `json:"fish"`
+	Fat   float64 `json:"fat" doc:"mean"`
+}
+
+type growthOutput struct {
+	Body struct {
+		Target     string     `json:"target"`
+		TargetName string     `json:"target_name"`
+		Weighed    int        `json:"weighed" doc:"fish with length and weight"`
+		Fewest     int        `json:"fewest" doc:"it takes for a relation of one's own"`
+		Own        bool       `json:"own" doc:"the relation is that of one's own fish; else the book's"`
+		A          float64    `json:"a" doc:"grams at a centimetre"`
+		B          float64    `json:"b"`
+		BLow       *float64   `json:"b_low,omitempty" doc:"nineteen times in twenty it lies between"`
+		BHigh      *float64   `json:"b_high,omitempty"`
+		Longest    *bestOut   `json:"longest,omitempty"`
+		Heaviest   *bestOut   `json:"heaviest,omitempty"`
+		Months     []fatMonth `json:"months" nullable:"false" doc:"that weighed fish were caught in"`
+	}
+}
+
+func (s service) growth(ctx context.Context, as *web.Scope, in *growthInput) (*growthOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	target, err := n.book.Target(in.Target)
+	if err != nil {
+		return nil, web.Wrong("query.target", err)
+	}
+	list, err := s.Store.MeasuredOf(ctx, as.Angler, target.ID)
+	if err != nil {
+		return nil, err
+	}
+	out := &growthOutput{}
+	b := &out.Body
+	b.Target, b.TargetName, b.Fewest, b.A, b.B, b.Months = target.ID, target.Name, growth.Fewest, target.Weight.A, target.Weight.B, []fatMonth{}
+	var weighed []growth.Measured
+	for i := range list {
+		if f, both := measuresOf(&list[i]); both {
+			weighed = append(weighed, f)
+		}
+	}
+	b.Weighed = len(weighed)
+	usual := target.Weight
+	if own, fitted := growth.Fit(weighed); fitted {
+		b.Own, b.A, b.B, b.BLow, b.BHigh = true, own.A, own.B, &own.BLow, &own.BHigh
+		usual = own.Curve
+	}
+	var longest, heaviest *store.MeasuredCatch
+	months := map[int]*fatMonth{}
+	for i := range list {
+		c := &list[i]
+		if c.LengthM != nil && (longest == nil || *c.LengthM > *longest.LengthM) {
+			longest = c
+		}
+		if c.MassKg != nil && (heaviest == nil || *c.MassKg > *heaviest.MassKg) {
+			heaviest = c
+		}
+		if f, both := measuresOf(c); both {
+			fat, err := growth.Fat(f, usual)
+			if err != nil {
+				return nil, err
+			}
+			m := int(c.CaughtAt.Month())
+			if months[m] == nil {
+				months[m] = &fatMonth{Month: m}
+			}
+			months[m].Fish++
+			months[m].Fat += (fat - months[m].Fat) / float64(months[m].Fish)
+		}
+	}
+	for m := 1; m <= 12; m++ {
+		if months[m] != nil {
+			b.Months = append(b.Months, *months[m])
+		}
+	}
+	b.Longest, b.Heaviest = bestOf(longest, usual), bestOf(heaviest, usual)
+	return out, nil
+}
+
+// measuresOf a catch; false where one of both is missing.
+func measuresOf(c *store.MeasuredCatch) (growth.Measured, bool) {
+	if c.LengthM == nil || c.MassKg == nil {
+		return growth.Measured{}, false
+	}
+	return growth.Measured{LengthM: *c.LengthM, MassKg: *c.MassKg}, true
+}
+
+func bestOf(c *store.MeasuredCatch, usual tackle.Curve) *bestOut {
+	if c == nil {
+		return nil
+	}
+	out := &bestOut{CatchID: c.ID.String(), Time: c.CaughtAt, TimeZone: c.TimeZone, SpotName: c.SpotName, LengthM: c.LengthM, MassKg: c.MassKg}
+	if f, both := measuresOf(c); both {
+		if fat, err := growth.Fat(f, usual); err == nil {
+			out.Fat = &fat
+			out.Build = map[growth.Build]string{growth.FatForIt: "fat", growth.LeanForIt: "lean"}[growth.BuildOf(fat)]
+		}
+	}
+	return out
+}

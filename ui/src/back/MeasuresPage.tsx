@@ -1,0 +1,144 @@
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Select } from 'antd';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { api, type Schemas } from '../api/client';
+import { keys } from '../api/keys';
+import { Wide } from '../frame/Wide';
+import { useTitle } from '../frame/useTitle';
+import { fixed } from '../format/measure';
+import { distance, show } from '../format/spoken';
+import { day } from '../format/time';
+import { soughtLast } from '../tie/asking';
+import './evidence.css';
+import { back as say } from '../words/back';
+
+/** Fish that come again, and what many of one kind tell by their measures. */
+export default function MeasuresPage() {
+  useTitle(say.measures2.title);
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  const tags = useQuery({ queryKey: ['tags'], queryFn: api.tags });
+  const [chosen, choose] = useState(soughtLast());
+  const target = chosen ?? targets.data?.[0]?.id;
+  const grown = useQuery({
+    queryKey: ['growth', target],
+    queryFn: () => api.growth(target!),
+    enabled: !!target,
+    placeholderData: keepPreviousData,
+  });
+  const g = grown.data;
+  return (
+    <div className="evidence">
+      <p>
+        <Link to="/back">{say.compare.toTheLog}</Link>
+      </p>
+      <h1>{say.measures2.title}</h1>
+      <section className="panel evidence-part">
+        <h2>{say.measures2.byLength}</h2>
+        <Select
+          aria-label={say.target}
+          showSearch={{ optionFilterProp: 'label' }}
+          value={target ?? null}
+          onChange={(t: string) => choose(t)}
+          options={(targets.data ?? []).map((t) => ({ value: t.id, label: t.name }))}
+        />
+        {grown.error && <p role="alert">{grown.error.message}</p>}
+        {g && (
+          <>
+            <p>
+              {g.own
+                ? say.measures2.own(
+                    g.weighed,
+                    fixed(g.b, 2),
+                    fixed(g.b_low ?? g.b, 2),
+                    fixed(g.b_high ?? g.b, 2),
+                  )
+                : say.measures2.book(g.weighed, g.fewest, fixed(g.b, 2))}
+            </p>
+            {g.longest && <p>{say.measures2.longest(best(g.longest))}</p>}
+            {g.heaviest && <p>{say.measures2.heaviest(best(g.heaviest))}</p>}
+            {g.months.length > 0 && (
+              <ul className="measure-months">
+                {g.months.map((m) => (
+                  <li key={m.month}>
+                    {say.measures2.month(say.months[m.month - 1]!, percent(m.fat), m.fish)}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {!g.longest && !g.heaviest && <p className="quiet">{say.measures2.nothing(g.target_name)}</p>}
+          </>
+        )}
+      </section>
+      <section className="panel evidence-part">
+        <h2>{say.measures2.again}</h2>
+        {tags.error && <p role="alert">{tags.error.message}</p>}
+        {tags.data?.tagged.length === 0 && <p className="quiet">{say.measures2.noTags}</p>}
+        {tags.data?.recaptures.map((r) => (
+          <p key={r.first.catch_id + r.again.catch_id}>
+            {say.measures2.recapture({
+              fish: r.again.target_name,
+              number: r.first.number,
+              first: place(r.first),
+              again: place(r.again),
+              days: Math.round(r.days),
+              way: distance(r.straight_m),
+              grown:
+                r.growth_m_per_day === undefined
+                  ? undefined
+                  : say.measures2.aDay((r.growth_m_per_day * 1000).toFixed(2)),
+              doubt: r.doubt,
+            })}
+          </p>
+        ))}
+        {(tags.data?.tagged.length ?? 0) > 0 && (
+          <>
+            <Wide label={say.measures2.again}>
+              <table className="evidence-table">
+                <thead>
+                  <tr>
+                    <th scope="col">{say.tagNumber}</th>
+                    <th scope="col">{say.target}</th>
+                    <th scope="col">{say.evidence.day}</th>
+                    <th scope="col">{say.spot}</th>
+                    <th scope="col">{say.length}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {tags.data?.tagged.map((t) => (
+                    <tr key={t.catch_id}>
+                      <th scope="row">{t.number}</th>
+                      <td>{t.target_name}</td>
+                      <td>{day(t.time, t.time_zone)}</td>
+                      <td>{t.spot_name}</td>
+                      <td>{t.length_m ? show('fish_length', t.length_m) : ''}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Wide>
+            <p>
+              <a href="/api/v1/interchange/tags.csv" download>
+                {say.measures2.asCsv}
+              </a>
+            </p>
+          </>
+        )}
+      </section>
+    </div>
+  );
+}
+
+const percent = (fat: number) => `${Math.round(100 * (fat - 1))}`;
+
+const place = (t: Schemas['TaggedOut']) => `${t.spot_name}, ${day(t.time, t.time_zone)}`;
+
+/** "62.0 cm, 2.9 kg, at Kettle Bar, Sat 3 Oct: fat for its length". */
+const best = (b: Schemas['BestOut']) =>
+  say.measures2.best(
+    [b.length_m && show('fish_length', b.length_m), b.mass_kg && show('fish', b.mass_kg, 2)]
+      .filter(Boolean)
+      .join(', '),
+    `${b.spot_name}, ${day(b.time, b.time_zone)}`,
+    b.build,
+  );
