@@ -162,7 +162,8 @@ func (s service) growth(ctx context.Context, as *web.Scope, in *growthInput) (*g
 	}
 	out := &growthOutput{}
 	b := &out.Body
-	b.Target, b.TargetName, b.Fewest, b.A, b.B, b.Months = target.ID, target.Name, growth.Fewest, target.Weight.A, target.Weight.B, []fatMonth{}
+	b.Target, b.TargetName, b.Fewest, b.A, b.B, b.Months = target.ID, target.Name, growth.Fewest, target.Weight.A, target.Weight.B,
+		[]fatMonth{}
 	var weighed []growth.Measured
 	for i := range list {
 		if f, both := measuresOf(&list[i]); both {

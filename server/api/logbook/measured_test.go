@@ -24,7 +24,8 @@ func TestTagsAndWeights(t *testing.T) {
 		for k, v := range more {
 			fish[k] = v
 		}
-		require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), object{"spot_id": c.ID([]string{"Kettle Bar", "Long Strand"}[day%2]),
+		require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), object{"spot_id": c.ID([]string{"Kettle Bar",
+			"Long Strand"}[day%2]),
 			"target": "red-drum", "started_at": at, "ended_at": at.Add(2 * time.Hour), "catches": []object{fish}}, nil))
 	}
 	logged(0, object{"length_m": 0.60, "tag_number": "GP 0042", "tag_side": "left", "tag_programme": "Invented tags"})
