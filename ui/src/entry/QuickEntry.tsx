@@ -43,7 +43,11 @@ export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: (
 /** So many of the readings shown with a spot are asked for. */
 const asked = 3;
 
+/** So many fish are told in one go at most. */
+const most = 50;
+
 interface Fields {
+  many?: number;
   minutes: number;
   target: string;
   approach?: string;
@@ -69,7 +73,11 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const [kind, setKind] = useState(entry.kind);
   // Ids are made once, so that sending again after a lost answer writes nothing twice.
-  const [ids] = useState(() => ({ spell: entry.spell?.id ?? v7(), fish: v7() }));
+  const [ids] = useState(() => ({
+    spell: entry.spell?.id ?? v7(),
+    fish: v7(),
+    others: Array.from({ length: most - 1 }, () => v7()),
+  }));
   const [form] = Form.useForm<Fields>();
   const zone = here.spot.time_zone;
   const old = entry.spell;
@@ -91,7 +99,13 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const save = useMutation({
     mutationFn: (f: Fields & { sure?: boolean }) => api.putSpell(ids.spell, body(f)),
     onSuccess: (s) => {
-      remember({ target: s.target, approach: s.approach, offering: s.offering, mark: s.mark });
+      remember({
+        target: s.target,
+        approach: s.approach,
+        offering: s.offering,
+        mark: s.mark,
+        ...(seed.way?.offering === s.offering ? { way: seed.way } : {}),
+      });
       void invalidate('log');
       void message.success(old ? 'Changed.' : s.blank ? say.theBlankIsInThe : say.theCatchIsInThe);
       onClose();
@@ -106,6 +120,13 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
     const kept = (old?.readings ?? [])
       .filter((r) => r.origin === 'observed' && !overridable.some((n) => n.kind === r.kind))
       .map((r) => ({ kind: r.kind, value: r.value }) as ReadingIn);
+    // Several in one go: the measures are of the first.
+    const others = (g: Fields) =>
+      ids.others.slice(0, Math.max(Math.round(g.many ?? 1) - 1, 0)).map((id) => ({
+        id,
+        target: g.target,
+        ...(g.kept ? { kept: true } : {}),
+      }));
     const fish = {
       id: ids.fish,
       target: f.target,
@@ -124,8 +145,16 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       ...(f.approach ? { approach: f.approach as SpellIn['approach'] } : {}),
       ...(f.offering ? { offering: f.offering } : {}),
       ...(f.note ? { note: f.note } : {}),
+      ...(!old && f.offering && seed.way?.offering === f.offering
+        ? {
+            presentation: {
+              ...seed.way,
+              ...(f.approach ? { approach: f.approach as SpellIn['approach'] } : {}),
+            },
+          }
+        : {}),
       ...(readings.length + kept.length ? { readings: [...readings, ...kept] } : {}),
-      ...(kind === 'catch' && !old?.catches.length ? { catches: [fish] } : {}),
+      ...(kind === 'catch' && !old?.catches.length ? { catches: [fish, ...others(f)] } : {}),
       ...(old ? { revision: old.revision } : {}),
     };
   }
@@ -202,12 +231,15 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         </Form.Item>
       </div>
       {adding && (
-        <div className="entry-three">
+        <div className="entry-two">
           <Form.Item label={say.length} name="length_m">
             <NumberField measure="fish_length" min={0.01} max={3.99} />
           </Form.Item>
           <Form.Item label={say.weight} name="mass_kg">
             <NumberField measure="fish" min={0.01} max={499} />
+          </Form.Item>
+          <Form.Item label={say.howMany} name="many" initialValue={1}>
+            <NumberField min={1} max={most} />
           </Form.Item>
           <Form.Item label=" " name="kept" valuePropName="checked">
             <Checkbox>{say.kept}</Checkbox>

@@ -118,6 +118,29 @@ describe('quick entry', () => {
     send('Log the blank');
     expect(await sent()).toMatchObject({ target: 'trout', approach: 'cut bait', offering: 'Strip' });
   });
+  it('keeps how it was presented, as long as the offering is the same', async () => {
+    const way = { offering: 'Strip', offering_id: 'squid-strip', rig_id: 'drop-shot', style: 'drift' };
+    await opened({ kind: 'blank', target: 'trout', approach: 'cut bait', offering: 'Strip', way });
+    send('Log the blank');
+    expect((await sent()).presentation).toMatchObject({ offering_id: 'squid-strip', rig_id: 'drop-shot' });
+    await waitFor(() => expect(last().way?.offering).toBe('Strip'));
+    cleanup();
+    await opened({ kind: 'blank', target: 'trout', offering: 'Strip' });
+    type('Bait or lure', 'Something else');
+    send('Log the blank');
+    await waitFor(async () => expect(put.mock.calls.at(-1)![1].offering).toBe('Something else'));
+    expect(put.mock.calls.at(-1)![1].presentation).toBeUndefined();
+  });
+  it('logs several fish in one go, the measures of the first', async () => {
+    await opened({ kind: 'catch', target: 'drum' });
+    type('How many', '3');
+    type('Length', '52');
+    send('Log the catch');
+    const { catches } = await sent();
+    expect(catches?.length).toBe(3);
+    expect(new Set(catches?.map((c) => c.id)).size).toBe(3);
+    expect(catches?.filter((c) => c.length_m)).toHaveLength(1);
+  });
   it('keeps what was typed when the server fails, and sends the same spell again', async () => {
     put.mockRejectedValueOnce(new Problem(0, 'The server cannot be reached.'));
     const onClose = await opened({ kind: 'catch', target: 'drum' });

@@ -125,6 +125,16 @@ export default function TiePage() {
     approach: chosen?.approach,
     offering: chosen?.offering,
     mark: chosen?.mark,
+    ...(chosen
+      ? {
+          way: {
+            offering: chosen.offering,
+            offering_id: chosen.card.offering_id,
+            rig_id: chosen.card.rig_id,
+            style: chosen.card.style,
+          },
+        }
+      : {}),
   });
   const shut =
     moment.frame && moment.ribbon && !moment.frame.open

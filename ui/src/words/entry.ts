@@ -19,6 +19,7 @@ export const entry = {
     'A spell is a stretch of effort with one bait or lure in one place. Without how long it took, neither a catch nor a blank says anything.',
   length: 'Length',
   weight: 'Weight',
+  howMany: 'How many',
   kept: 'kept',
   withWord: 'With',
   baitOrLure: 'Bait or lure',
