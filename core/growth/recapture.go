@@ -69,7 +69,8 @@ func Recaptures(list []Tagged) (out []Recapture) {
 }
 
 func recaptured(first, again Tagged) Recapture {
-	r := Recapture{First: first, Again: again, Days: again.Time.Sub(first.Time).Hours() / 24, StraightM: ground.Distance(first.At, again.At)}
+	r := Recapture{First: first, Again: again, Days: again.Time.Sub(first.Time).Hours() / 24, StraightM: ground.Distance(first.At,
+		again.At)}
 	if first.LengthM > 0 && again.LengthM > 0 && r.Days > 0 {
 		r.Known, r.GrowthMPerDay = true, (again.LengthM-first.LengthM)/r.Days
 		if again.LengthM < first.LengthM-mismeasured {

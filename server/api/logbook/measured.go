@@ -18,7 +18,8 @@ import (
 
 func (s service) registerMeasured(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/tags", "tags", "Tagged fish of one's log, and those that came again"), s.tags)
-	web.Signed(api, s.Deps, web.Get("/interchange/tags.csv", "tagsFile", "Tagged fish as a programme takes them: a line for each"), s.tagsFile)
+	web.Signed(api, s.Deps, web.Get("/interchange/tags.csv", "tagsFile", "Tagged fish as a programme takes them: a line for each"),
+		s.tagsFile)
 	web.Signed(api, s.Deps, web.Get("/growth", "growth",
 		"Weight for length of a target by one's own fish, how fat they were by the month, and the longest and heaviest"), s.growth)
 }
@@ -100,7 +101,8 @@ func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*fil
 	place := func(v float64) string { return strconv.FormatFloat(v, 'f', 5, 64) }
 	for i := range list {
 		c := &list[i]
-		lines = append(lines, []string{c.TagNumber, c.TagSide, c.TagProgramme, c.Target, c.CaughtAt.UTC().Format(time.RFC3339), place(c.Lat),
+		lines = append(lines, []string{c.TagNumber, c.TagSide, c.TagProgramme, c.Target, c.CaughtAt.UTC().Format(time.RFC3339),
+			place(c.Lat),
 			place(c.Lon), decimal(c.LengthM), decimal(c.MassKg)})
 	}
 	if err := w.WriteAll(lines); err != nil {
@@ -220,7 +222,8 @@ func bestOf(c *store.MeasuredCatch, usual tackle.Curve) *bestOut {
 	if c == nil {
 		return nil
 	}
-	out := &bestOut{CatchID: c.ID.String(), Time: c.CaughtAt, TimeZone: c.TimeZone, SpotName: c.SpotName, LengthM: c.LengthM, MassKg: c.MassKg}
+	out := &bestOut{CatchID: c.ID.String(), Time: c.CaughtAt, TimeZone: c.TimeZone, SpotName: c.SpotName, LengthM: c.LengthM,
+		MassKg: c.MassKg}
 	if f, both := measuresOf(c); both {
 		if fat, err := growth.Fat(f, usual); err == nil {
 			out.Fat = &fat

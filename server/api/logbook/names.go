@@ -7,6 +7,7 @@ import (
 	"fmt"
 	"time"
 
+	"greypebble/core/outing"
 	"greypebble/core/playbook"
 	"greypebble/core/quantity"
 	"greypebble/core/tide"
@@ -82,6 +83,7 @@ func (n namer) spell(sp store.Spell) spellOut {
 		Note:  sp.Note,
 		Blank: len(sp.Catches) == 0, Revision: sp.Revision, WaterOut: waterOf(sp.SpellWater), SpellMore: more(&sp.SpellEntry),
 		Readings: wire.Readings(sp.Readings), Catches: []CatchOut{}}
+	out.RodHours = outing.RodHours(sp.StartedAt, sp.EndedAt, time.Duration(sp.PausedS)*time.Second, sp.Rods)
 	out.TargetName, out.TargetInSentence = n.target(sp.Target)
 	for _, c := range sp.Catches {
 		out.Catches = append(out.Catches, n.catch(c))

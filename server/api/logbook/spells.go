@@ -200,6 +200,7 @@ type spellOut struct {
 	StartedAt        time.Time `json:"started_at"`
 	EndedAt          time.Time `json:"ended_at"`
 	Rods             int       `json:"rods"`
+	RodHours         float64   `json:"rod_hours" doc:"fished: what it was paused left out"`
 	Mark             string    `json:"mark"`
 	Approach         string    `json:"approach"`
 	Offering         string    `json:"offering"`

@@ -7113,6 +7113,11 @@ export interface components {
             /** Format: int64 */
             revision: number;
             rod?: string;
+            /**
+             * Format: double
+             * @description fished: what it was paused left out
+             */
+            rod_hours: number;
             /** Format: int64 */
             rods: number;
             signs?: string[];

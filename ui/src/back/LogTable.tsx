@@ -16,9 +16,6 @@ import { back as say } from '../words/back';
 const key = 'greypebble.log-columns';
 const usual = ['day', 'spot', 'target', 'fish', 'longest', 'hours', 'tide', 'offering'];
 
-const hours = (s: Spell) =>
-  (s.rods * Math.max(Date.parse(s.ended_at) - Date.parse(s.started_at) - (s.paused_s ?? 0) * 1000, 0)) /
-  3_600_000;
 const longest = (s: Spell) => Math.max(0, ...s.catches.map((c) => c.length_m ?? 0));
 const read = (s: Spell, kind: string) => s.readings.find((r) => r.kind === kind)?.value;
 const told = (m: 'temperature' | 'depth' | 'wind', v: number | undefined) =>
@@ -36,7 +33,7 @@ const columns: Record<
   target: { cell: (s) => s.target_name, by: (s) => s.target_name },
   fish: { cell: (s) => String(s.catches.length), by: (s) => s.catches.length, end: true },
   longest: { cell: (s) => (longest(s) ? show('fish_length', longest(s)) : ''), by: longest, end: true },
-  hours: { cell: (s) => fixed(hours(s), 1), by: hours, end: true },
+  hours: { cell: (s) => fixed(s.rod_hours, 1), by: (s) => s.rod_hours, end: true },
   tide: { cell: (s) => s.tide_stage, by: (s) => s.tide_stage },
   level: { cell: (s) => number('depth', s.tide_level_m, 2), by: (s) => s.tide_level_m, end: true },
   light: { cell: (s) => s.light, by: (s) => s.light },

@@ -155,6 +155,7 @@ export const spell = (more: Partial<Spell>): Spell => ({
   moon_illumination: 1,
   sun_altitude_deg: 30,
   rods: 2,
+  rod_hours: 0.5,
   readings: [],
   catches: [],
   blank: true,
