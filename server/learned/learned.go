@@ -7,7 +7,6 @@ import (
 	"encoding/binary"
 	"fmt"
 	"hash/fnv"
-	"sync"
 	"time"
 
 	"github.com/google/uuid"
@@ -33,10 +32,8 @@ type Learner struct {
 	// spokes are what rules spoke in a spell: to work that out is most of the work.
 	spokes *otter.Cache[spokeKey, []evidence.Spoke]
 	once   *singleflight.Group
-
-	mu sync.Mutex
 	// newest of each angler's, from where the next fit begins.
-	newest map[uuid.UUID]*evidence.Evidence
+	newest *otter.Cache[uuid.UUID, *evidence.Evidence]
 }
 
 // Learned of a log.
@@ -72,8 +69,9 @@ type logKey struct {
 type spokeKey struct {
 	spell    uuid.UUID
 	revision int
-	spot     int
-	book     *playbook.Book
+	// spot and water as they are written: its tide follows the water's station.
+	spot, water int
+	book        *playbook.Book
 }
 
 const (
@@ -85,7 +83,8 @@ const (
 
 // New learner over a store.
 func New(s *store.Store, d desk.Desk) *Learner {
-	return &Learner{store: s, desk: d, once: new(singleflight.Group), newest: map[uuid.UUID]*evidence.Evidence{},
+	return &Learner{store: s, desk: d, once: new(singleflight.Group),
+		newest: otter.Must(&otter.Options[uuid.UUID, *evidence.Evidence]{MaximumSize: mostKept}),
 		kept:   otter.Must(&otter.Options[logKey, *Learned]{MaximumSize: mostKept}),
 		spokes: otter.Must(&otter.Options[spokeKey, []evidence.Spoke]{MaximumSize: mostSpokes})}
 }
@@ -107,6 +106,7 @@ func (l *Learner) Of(ctx context.Context, angler uuid.UUID, book *playbook.Book,
 		spots[s.ID] = s
 		_, _ = h.Write(s.ID[:])
 		_ = binary.Write(h, binary.LittleEndian, int64(s.Revision))
+		_ = binary.Write(h, binary.LittleEndian, int64(s.Water.Revision))
 	}
 	key := logKey{angler, count, h.Sum64(), book}
 	if known, there := l.kept.GetIfPresent(key); there {
@@ -146,15 +146,11 @@ func (l *Learner) learn(ctx context.Context, angler uuid.UUID, book *playbook.Bo
 			log = append(log, *one)
 		}
 	}
-	l.mu.Lock()
-	from := l.newest[angler]
-	l.mu.Unlock()
+	from, _ := l.newest.GetIfPresent(angler)
 	if out.Evidence, err = evidence.Fit(book, log, from); err != nil {
 		return nil, err
 	}
-	l.mu.Lock()
-	l.newest[angler] = out.Evidence
-	l.mu.Unlock()
+	l.newest.Set(angler, out.Evidence)
 	return out, nil
 }
 
@@ -165,7 +161,7 @@ func (l *Learner) weigh(book *playbook.Book, at *desk.Laid, k *store.Spell) (*ev
 	if err != nil || at == nil || effort <= 0 {
 		return nil, nil //nolint:nilerr,nilnil // a target the book has no longer says nothing
 	}
-	key := spokeKey{k.ID, k.Revision, at.Revision, book}
+	key := spokeKey{k.ID, k.Revision, at.Revision, at.Water.Revision, book}
 	rules, known := l.spokes.GetIfPresent(key)
 	if !known {
 		own := at.With(conditions.Sorted(k.Readings))
