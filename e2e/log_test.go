@@ -49,8 +49,8 @@ func TestTheLogSeenThreeWays(t *testing.T) {
 	noViolations(t, p, "the log as a year")
 
 	require.NoError(t, p.Click("By day"))
-	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details'); if (d) d.open = true; return
-		d; })()`))
+	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details'); if (d) d.open = true;
+		return d; })()`))
 	require.NoError(t, p.Click("more of it"))
 	require.NoError(t, p.Pick("Measured by", "a board"))
 	require.NoError(t, p.Fill("Tag number", "GP 7"))

@@ -65,8 +65,8 @@ func TestWhereToLookInHand(t *testing.T) {
 		return `[...document.querySelectorAll('.fish-levels')].at(-1).querySelector('.` + state + ` button')`
 	}
 	require.NoError(t, p.Wait(`(() => { const b = `+next("next")+`; return b.innerText.includes('9.5 m down') && (b.click(), true); })()`))
-	require.NoError(t, p.Wait(next("tried")+`?.innerText.includes('9.5 m down') && `+next("next")+`.innerText.includes('Next: 13.5 m
-		down')`))
+	require.NoError(t, p.Wait(next("tried")+`?.innerText.includes('9.5 m down') && `+
+		next("next")+`.innerText.includes('Next: 13.5 m down')`))
 	require.NoError(t, p.Wait(`(`+next("next")+`.scrollIntoView({ block: 'center' }), true)`))
 	require.NoError(t, p.Still())
 	picture(t, p, "fish-marked")

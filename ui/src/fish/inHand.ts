@@ -18,6 +18,8 @@ export async function inHand(owner: string): Promise<InHand> {
   const list = await outingsOf(owner);
   const kept = list.findLast((o) => !o.over) ?? null;
   const touches = kept ? await touchesOf(kept.id) : [];
+  // Cleared away while it was read: what was read is of two storages, or of none.
+  if ((await born()) !== now) return inHand(owner);
   const read = { kept, touches, waiting: list.reduce((n, o) => n + o.count - o.sent, 0) };
   last = { ...read, owner, born: now };
   return read;
