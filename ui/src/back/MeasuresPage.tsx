@@ -94,7 +94,7 @@ export default function MeasuresPage() {
         {(tags.data?.tagged.length ?? 0) > 0 && (
           <>
             <Wide label={say.measures2.again}>
-              <table className="evidence-table">
+              <table className="evidence-table tags">
                 <thead>
                   <tr>
                     <th scope="col">{say.tagNumber}</th>
