@@ -20,6 +20,6 @@ const (
 	TheBookAloneDidBetter     = "The bare book did better than your log so far."
 	TheLogDidBetterThanBoth   = "Your log foretold your spells better than the bare book and than your plain average."
 	NothingTellsThemApartYet  = "So far log, book and plain average foretell about as well."
-	OfTenIntervalsHeld        = "Of ten counts %.1f lay where eight were to."
+	OfTenIntervalsHeld        = "Of ten counts, %.1f fell where eight were foretold to."
 	TooFewSpellsToTell        = "It takes %d spells to tell."
 )

@@ -3,6 +3,7 @@ package evidence_test
 import (
 	"math"
 	"net/http"
+	"strings"
 	"testing"
 	"time"
 
@@ -49,6 +50,7 @@ func TestWhatTheLogSays(t *testing.T) {
 		assert.Positive(t, r.Spells)
 		assert.Contains(t, r.Reads, "Said ×")
 		assert.NotEmpty(t, r.Says)
+		assert.NotContains(t, r.Says, "{", "measures are in the angler's units")
 	}
 	assert.GreaterOrEqual(t, e.Dispersion, 1.0)
 
@@ -69,6 +71,17 @@ func TestWhatTheLogSays(t *testing.T) {
 	var p problem
 	require.Equal(t, 422, c.Do("GET", "/evidence?target=unicorn", nil, &p))
 	assert.Equal(t, "query.target", p.Errors[0].Location)
+}
+
+// Measures within a rule's words are told in the angler's units, of every target.
+func TestRulesSpeakTheAnglersUnits(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.ALog)
+	for _, target := range []string{"red-drum", "spotted-seatrout", "florida-pompano"} {
+		var said string
+		require.Equal(t, http.StatusOK, c.Do("GET", "/evidence?target="+target, nil, &said))
+		assert.NotContains(t, said, "°C}")
+		assert.NotContains(t, said, " m}")
+	}
 }
 
 // With nothing logged of a fish its usual catch is the book's, and nobody else's log has a say.
@@ -302,6 +315,7 @@ func TestWhatWouldTell(t *testing.T) {
 		assert.True(t, l.Drop > 0 && l.Drop <= last, "%v", l.Drop)
 		last = l.Drop
 		assert.NotEmpty(t, l.Of)
+		assert.NotContains(t, strings.Join(l.Of, ""), "{")
 		assert.True(t, l.Time.After(testkit.Now) && l.Time.Before(testkit.Now.AddDate(0, 0, 8)))
 	}
 }

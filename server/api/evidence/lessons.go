@@ -8,6 +8,7 @@ import (
 
 	"greypebble/core/advise"
 	"greypebble/core/evidence"
+	"greypebble/core/quantity"
 	"greypebble/core/sweep"
 	"greypebble/server/api/web"
 	"greypebble/server/desk"
@@ -59,7 +60,7 @@ func (s service) lessons(ctx context.Context, as *web.Scope, in *TargetQuery) (*
 	found := make([]lessonOut, len(laid)*perSpot)
 	errs := make([]error, len(found))
 	sweep.Parallel(len(found), func(i int) {
-		found[i], errs[i] = a.lesson(laid[i/perSpot], from.Add(time.Duration(i%perSpot)*lessonStep))
+		found[i], errs[i] = a.lesson(as.Units, laid[i/perSpot], from.Add(time.Duration(i%perSpot)*lessonStep))
 	})
 	for _, err := range errs {
 		if err != nil {
@@ -79,7 +80,7 @@ func (s service) lessons(ctx context.Context, as *web.Scope, in *TargetQuery) (*
 }
 
 // lesson at a spot and a time; nothing where one cannot fish then.
-func (a *about) lesson(sp *desk.Laid, t time.Time) (lessonOut, error) {
+func (a *about) lesson(u quantity.Units, sp *desk.Laid, t time.Time) (lessonOut, error) {
 	if sp.Closing(t) != nil || !sp.OpenToday(t) {
 		return lessonOut{}, nil
 	}
@@ -95,7 +96,7 @@ func (a *about) lesson(sp *desk.Laid, t time.Time) (lessonOut, error) {
 	out := lessonOut{SpotID: sp.ID.String(), SpotName: sp.Name, TimeZone: sp.Water.TimeZone, Time: t, Hours: lessonHours, Drop: l.Drop,
 		Expected: l.Expected, Of: []string{}}
 	for _, r := range l.Of {
-		out.Of = append(out.Of, a.book.Rules[r].Says)
+		out.Of = append(out.Of, u.Fill(a.book.Rules[r].Says))
 	}
 	return out, nil
 }
