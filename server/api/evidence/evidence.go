@@ -86,8 +86,10 @@ func (s service) evidence(ctx context.Context, as *web.Scope, in *TargetQuery) (
 	for _, r := range a.belief.Rules() {
 		rule := &a.book.Rules[r.Rule]
 		reads[r.Rule] = r.Sentence()
-		b.Rules = append(b.Rules, ruleEvidence{Rule: rule.ID, Says: as.Units.Fill(rule.Says), Part: rule.Part.String(), Prior: MultiplierOut(r.Prior),
-			Log: MultiplierOut(r.Log), Spells: r.Spells, ShiftSD: r.Shift, Reads: reads[r.Rule], Apart: as.Units.Fill(a.belief.Apart(r.Rule, a.named))})
+		b.Rules = append(b.Rules, ruleEvidence{Rule: rule.ID, Says: as.Units.Fill(rule.Says), Part: rule.Part.String(),
+			Prior: MultiplierOut(r.Prior),
+			Log:   MultiplierOut(r.Log), Spells: r.Spells, ShiftSD: r.Shift, Reads: reads[r.Rule],
+			Apart: as.Units.Fill(a.belief.Apart(r.Rule, a.named))})
 	}
 	b.Spots, b.Against = a.spotList(), []schoolEvidence{}
 	for _, r := range a.belief.Contradicts() {
