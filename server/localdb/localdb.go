@@ -22,6 +22,8 @@ type Server struct {
 	// as is whom the server runs as; nil for whoever runs this program.
 	as   *identity
 	port int
+	// choose a port that is free now.
+	choose func() (int, error)
 	// ours keeps a second program out of the directory, theirs is held by the database too:
 	// it is free only when that has ended, whoever started it.
 	ours, theirs *os.File
@@ -48,7 +50,7 @@ func Start(ctx context.Context, dir string) (*Server, error) {
 	if err != nil {
 		return nil, err
 	}
-	s := &Server{home: home(dir)}
+	s := &Server{home: home(dir), choose: freePort}
 	if err := os.MkdirAll(dir, 0o700); err != nil {
 		return nil, s.home.unwritable(err)
 	}
@@ -81,11 +83,7 @@ func (s *Server) start(ctx context.Context, programs map[string]string) (err err
 		return err
 	}
 	defer os.Remove(s.home.initFile())
-	if err := s.launch(programs["mariadbd"]); err != nil {
-		return err
-	}
-	s.dsn = s.appDSN(password)
-	if err := s.wait(ctx); err != nil {
+	if err := s.listen(ctx, programs["mariadbd"], password); err != nil {
 		return err
 	}
 	if err := s.home.writePort(s.port); err != nil {

@@ -3,6 +3,7 @@ package localdb
 import (
 	"context"
 	"database/sql"
+	"net"
 	"os"
 	"path/filepath"
 	"testing"
@@ -81,6 +82,30 @@ func TestWhatIsMissingIsSaidInOneLine(t *testing.T) {
 
 	_, err = find("no-such-program")
 	assert.ErrorContains(t, err, "install Debian's package")
+}
+
+// Between finding a port free and binding it, somebody else may take it.
+func TestAPortSomebodyTookIsNotTriedAgain(t *testing.T) {
+	taken, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(t, err)
+	defer taken.Close()
+	tries, dir := 0, t.TempDir()
+	s := &Server{home: home(dir), choose: func() (int, error) {
+		if tries++; tries == 1 {
+			return taken.Addr().(*net.TCPAddr).Port, nil
+		}
+		return freePort()
+	}}
+	programs, err := find("mariadbd", "mariadb-install-db")
+	require.NoError(t, err)
+	require.NoError(t, s.start(context.Background(), programs))
+	assert.Equal(t, 2, tries)
+	s.Kill()
+
+	// A port that others know is kept, and what is wrong is said.
+	s.port = taken.Addr().(*net.TCPAddr).Port
+	assert.ErrorContains(t, s.start(context.Background(), programs), "the port is taken")
+	require.NoError(t, s.Stop())
 }
 
 // Somebody who only looks whether a server runs keeps none from starting.

@@ -3,6 +3,7 @@ package localdb
 import (
 	"context"
 	"database/sql"
+	"errors"
 	"fmt"
 	"os"
 	"os/exec"
@@ -60,9 +61,57 @@ func lastLine(out string, err error) string {
 	return err.Error()
 }
 
+// portTries is how many free ports a start tries.
+const portTries = 5
+
+// errPortTaken says that somebody took the port between our finding it free and the database
+// binding it.
+var errPortTaken = errors.New("the port is taken")
+
+// listen launches the database and waits until it answers; on another port where somebody took
+// the one chosen, unless it is a port that others know.
+func (s *Server) listen(ctx context.Context, program, password string) error {
+	known := s.port != 0
+	for try := 1; ; try++ {
+		from := s.logged()
+		if err := s.launch(program); err != nil {
+			return err
+		}
+		s.dsn = s.appDSN(password)
+		err := s.wait(ctx, from)
+		if known || try == portTries || !errors.Is(err, errPortTaken) {
+			return err
+		}
+		s.port = 0
+	}
+}
+
+// logged is how long the database's log is, in bytes.
+func (s *Server) logged() int64 {
+	info, err := os.Stat(s.home.path("mariadb.log"))
+	if err != nil {
+		return 0
+	}
+	return info.Size()
+}
+
+// whyStopped is what the database wrote of its end since its log was that long.
+func (s *Server) whyStopped(from int64) error {
+	log := s.home.path("mariadb.log")
+	text, err := os.ReadFile(log)
+	if err != nil || int64(len(text)) < from {
+		return fmt.Errorf("MariaDB stopped while starting; see %s", log)
+	}
+	said := string(text[from:])
+	if strings.Contains(said, "Address already in use") {
+		return fmt.Errorf("MariaDB stopped while starting, port %d of 127.0.0.1 (%w); see %s", s.port, errPortTaken, log)
+	}
+	return fmt.Errorf("MariaDB stopped while starting: %s; see %s", lastLine(said, errors.New("it did not say why")), log)
+}
+
 func (s *Server) launch(program string) error {
 	if s.port == 0 {
-		port, err := freePort()
+		port, err := s.choose()
 		if err != nil {
 			return fmt.Errorf("no free loopback port for MariaDB: %w", err)
 		}
@@ -78,28 +127,26 @@ func (s *Server) launch(program string) error {
 		"--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--skip-name-resolve",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_ai_ci", "--default-time-zone=+00:00",
 		"--local-infile=0", "--secure-file-priv=" + s.home.path("closed"), "--symbolic-links=0"})
-	s.cmd = exec.Command(program, args...)
-	s.cmd.Dir = "/"
-	s.cmd.Stdout, s.cmd.Stderr = log, log
-	s.cmd.ExtraFiles = []*os.File{s.theirs}
+	c := exec.Command(program, args...)
+	c.Dir = "/"
+	c.Stdout, c.Stderr = log, log
+	c.ExtraFiles = []*os.File{s.theirs}
 	// Its own process group, so that Ctrl-C reaches only us and we stop it in
 	// order; and it ends with us if we are killed.
-	s.cmd.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM, Credential: s.as.credential()}
-	s.done = make(chan error, 1)
-	started := make(chan error, 1)
+	c.SysProcAttr = &syscall.SysProcAttr{Setpgid: true, Pdeathsig: syscall.SIGTERM, Credential: s.as.credential()}
+	done, started := make(chan error, 1), make(chan error, 1)
+	s.cmd, s.done = c, done
 	go func() {
 		// The death signal follows the thread that started the child, so this
 		// thread stays until the child has ended.
 		runtime.LockOSThread()
 		defer runtime.UnlockOSThread()
-		if err := s.cmd.Start(); err != nil {
-			started <- err
-			close(s.done)
-			return
+		defer close(done)
+		err := c.Start()
+		started <- err
+		if err == nil {
+			done <- c.Wait()
 		}
-		started <- nil
-		s.done <- s.cmd.Wait()
-		close(s.done)
 	}()
 	if err := <-started; err != nil {
 		s.cmd = nil
@@ -108,8 +155,9 @@ func (s *Server) launch(program string) error {
 	return nil
 }
 
-// wait until the program's own account is let in.
-func (s *Server) wait(ctx context.Context) error {
+// wait until the program's own account is let in; what the database's log says from there on is
+// of this start.
+func (s *Server) wait(ctx context.Context, from int64) error {
 	db, err := sql.Open("mysql", s.dsn)
 	if err != nil {
 		return err
@@ -117,19 +165,27 @@ func (s *Server) wait(ctx context.Context) error {
 	defer db.Close()
 	deadline := time.After(startWithin)
 	for {
-		if db.PingContext(ctx) == nil {
+		if answers(ctx, db) {
 			return nil
 		}
 		select {
 		case <-ctx.Done():
 			return ctx.Err()
 		case <-s.done:
-			return fmt.Errorf("MariaDB stopped while starting; see %s", s.home.path("mariadb.log"))
+			return s.whyStopped(from)
 		case <-deadline:
 			return fmt.Errorf("MariaDB did not answer within %s; see %s", startWithin, s.home.path("mariadb.log"))
 		case <-time.After(50 * time.Millisecond):
 		}
 	}
+}
+
+// answers says whether the database lets us in; whoever else may hold the port may take a
+// connection and never say a word.
+func answers(ctx context.Context, db *sql.DB) bool {
+	soon, cancel := context.WithTimeout(ctx, time.Second)
+	defer cancel()
+	return db.PingContext(soon) == nil
 }
 
 // Stop ends the server in order and waits for it.

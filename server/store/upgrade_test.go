@@ -59,6 +59,12 @@ func (tr *trial) start() {
 	require.NoError(tr.t, err)
 }
 
+func (tr *trial) stop() {
+	if tr.srv != nil {
+		_ = tr.srv.Stop()
+	}
+}
+
 func (tr *trial) exec(text string) {
 	db, err := sql.Open("mysql", tr.srv.DSN()+"?multiStatements=true&time_zone=%27%2B00%3A00%27")
 	require.NoError(tr.t, err)
@@ -135,7 +141,7 @@ func (tr *trial) fill(file string) {
 func TestAnUpgradeCutOffIsFinishedByTheNextStart(t *testing.T) {
 	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
 	tr.start()
-	defer func() { _ = tr.srv.Stop() }()
+	defer tr.stop()
 	for _, file := range fixtures(t) {
 		tr.fill(file)
 		began := time.Now()
@@ -170,7 +176,7 @@ func TestAnUpgradeCutOffIsFinishedByTheNextStart(t *testing.T) {
 func TestAStepBegunIsBegunAgain(t *testing.T) {
 	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
 	tr.start()
-	defer func() { _ = tr.srv.Stop() }()
+	defer tr.stop()
 	steps, err := filepath.Glob("migrations/*.sql")
 	require.NoError(t, err)
 	require.NotEmpty(t, fixtures(t))
@@ -201,7 +207,7 @@ func TestAStepBegunIsBegunAgain(t *testing.T) {
 func TestAnUpgradeLosesNothing(t *testing.T) {
 	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
 	tr.start()
-	defer func() { _ = tr.srv.Stop() }()
+	defer tr.stop()
 	ctx := context.Background()
 	for _, file := range fixtures(t) {
 		tr.fill(file)
@@ -235,7 +241,7 @@ func TestAnUpgradeLosesNothing(t *testing.T) {
 func TestAnOlderProgramRefusesANewerSchema(t *testing.T) {
 	tr := &trial{t: t, dir: filepath.Join(t.TempDir(), "data")}
 	tr.start()
-	defer func() { _ = tr.srv.Stop() }()
+	defer tr.stop()
 	require.Zero(t, upgradeAndExit(tr.srv.DSN()))
 	tr.exec("INSERT INTO goose_db_version (version_id, is_applied) VALUES (4711, TRUE)")
 	before := tr.all()
