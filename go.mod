@@ -17,13 +17,15 @@ require (
 	github.com/maypok86/otter/v2 v2.4.0
 	github.com/paulmach/orb v0.14.0
 	github.com/pressly/goose/v3 v3.29.0
+	github.com/rwcarlsen/goexif v0.0.0-20190401172101-9e8deecbddbd
 	github.com/stretchr/testify v1.12.1
 	github.com/tsenart/vegeta/v12 v12.13.0
 	github.com/twpayne/go-kml/v3 v3.2.1
 	go.yaml.in/yaml/v3 v3.0.6
-	golang.org/x/sync v0.24.0
+	golang.org/x/image v0.48.0
+	golang.org/x/sync v0.25.0
 	golang.org/x/term v0.48.0
-	golang.org/x/text v0.43.0
+	golang.org/x/text v0.44.0
 	gonum.org/v1/gonum v0.17.0
 	pgregory.net/rapid v1.3.0
 )
