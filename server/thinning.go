@@ -23,6 +23,9 @@ func thin(s *store.Store, now func() time.Time) (stop func()) {
 			if _, err := s.ThinReadings(ctx, now()); err != nil && ctx.Err() == nil {
 				slog.Error("old readings", "error", err)
 			}
+			if _, err := s.ThinPhotos(ctx, now()); err != nil && ctx.Err() == nil {
+				slog.Error("photos of catches that are gone", "error", err)
+			}
 			select {
 			case <-ctx.Done():
 				return

@@ -277,6 +277,20 @@ func (f *Facts) Rigged(r *Rig) {
 	f.Word[RigID] = r.bit
 }
 
+// SeenOnly may be seen where nobody fishes: besides signs, water without any, a run of fish, water of another colour.
+var SeenOnly = []string{"nothing at all", "a run", "water of another colour"}
+
+// CheckSeen refuses what is neither a sign nor one of [SeenOnly].
+func CheckSeen(seen []string) error {
+	known := slices.Concat(Signs, SeenOnly)
+	for _, s := range seen {
+		if !slices.Contains(known, s) {
+			return fmt.Errorf("playbook: expected what may be seen, not %q; known are %s", s, strings.Join(known, ", "))
+		}
+	}
+	return nil
+}
+
 // CheckSigns refuses signs the playbook has no word for.
 func CheckSigns(signs []string) error {
 	for _, s := range signs {

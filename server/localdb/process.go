@@ -106,7 +106,17 @@ func (s *Server) whyStopped(from int64) error {
 	if strings.Contains(said, "Address already in use") {
 		return fmt.Errorf("MariaDB stopped while starting, port %d of 127.0.0.1 (%w); see %s", s.port, errPortTaken, log)
 	}
-	return fmt.Errorf("MariaDB stopped while starting: %s; see %s", lastLine(said, errors.New("it did not say why")), log)
+	return fmt.Errorf("MariaDB stopped while starting: %s; see %s", firstFault(said), log)
+}
+
+// firstFault a database's log tells: those behind it follow from it.
+func firstFault(said string) string {
+	for line := range strings.Lines(said) {
+		if strings.Contains(line, "[ERROR]") {
+			return strings.TrimSpace(line)
+		}
+	}
+	return "it did not say why"
 }
 
 func (s *Server) launch(program string) error {

@@ -16,11 +16,15 @@ type Catch struct {
 	// Told is the revision its outing's touches wrote, see [Spell].
 	Told int `db:"told"`
 	CatchEntry
+	Photos []Photo `db:"-"`
 }
 
 // CatchEntry is what a person says of a catch.
 type CatchEntry struct {
-	Target   string    `db:"target"`
+	// Target caught, or [OtherFish].
+	Target string `db:"target"`
+	// Species of another fish, by the name it goes by.
+	Species  string    `db:"species"`
 	CaughtAt time.Time `db:"caught_at"`
 	LengthM  *float64  `db:"length_m"`
 	MassKg   *float64  `db:"mass_kg"`
@@ -31,6 +35,9 @@ type CatchEntry struct {
 	Rod string `db:"rod"`
 	CatchMore
 }
+
+// OtherFish stands for a target where a fish is none of them.
+const OtherFish = "other"
 
 // CatchMore is what few catches say: girth, how it was measured (board, tape, photo, guess), where it was hooked, on
 // which hook (lure or teaser), and a tag it wore or was given.
@@ -47,14 +54,14 @@ type CatchMore struct {
 func (e CatchEntry) differences(o CatchEntry) []string {
 	same := func(a, b *float64) bool { return (a == nil) == (b == nil) && (a == nil || *a == *b) }
 	return unequal(map[string]bool{
-		"target": e.Target == o.Target, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
+		"target": e.Target == o.Target, "species": e.Species == o.Species, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
 		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note,
 		"who": e.Who == o.Who, "rod": e.Rod == o.Rod, "girth_m": same(e.GirthM, o.GirthM), "measured": e.Measured == o.Measured,
 		"hook_place": e.HookPlace == o.HookPlace, "hook": e.Hook == o.Hook, "tag_number": e.TagNumber == o.TagNumber,
 		"tag_side": e.TagSide == o.TagSide, "tag_programme": e.TagProgramme == o.TagProgramme})
 }
 
-const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note,
+const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.species, c.caught_at, c.length_m, c.mass_kg, c.kept, c.note,
 	c.who, c.rod, c.told, c.girth_m, c.measured, c.hook_place, c.hook, c.tag_number, c.tag_side, c.tag_programme`
 
 // PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
@@ -94,9 +101,9 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 			return 0, ErrNotFound
 		}
 		c.Revision = 1
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, caught_at, length_m, mass_kg,
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, species, caught_at, length_m, mass_kg,
 			kept, note, who, rod, girth_m, measured, hook_place, hook, tag_number, tag_side, tag_programme)
-			VALUES (:id, :angler_id, :spell_id, :revision, :target, :caught_at, :length_m, :mass_kg, :kept, :note,
+			VALUES (:id, :angler_id, :spell_id, :revision, :target, :species, :caught_at, :length_m, :mass_kg, :kept, :note,
 				:who, :rod, :girth_m, :measured, :hook_place, :hook, :tag_number, :tag_side, :tag_programme)`, row{c, angler})
 		return 1, err
 	case nil:
@@ -117,7 +124,7 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		return 0, ConflictError{"catch", old.Revision, changed}
 	}
 	c.Revision = old.Revision + 1
-	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target,
+	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target, species = :species,
 		caught_at = :caught_at,
 		length_m = :length_m, mass_kg = :mass_kg, kept = :kept, note = :note, who = :who, rod = :rod, girth_m = :girth_m, measured =
 		:measured,

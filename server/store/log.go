@@ -139,7 +139,7 @@ func listed(ctx context.Context, q querier, angler uuid.UUID, f Filter) (spells 
 		append(args, most)...); err != nil {
 		return nil, err
 	}
-	return spells, addDetails(ctx, q, spells)
+	return spells, addDetails(ctx, q, angler, spells)
 }
 
 // summed over all spells of a condition.
@@ -177,7 +177,7 @@ func (s *Store) Spell(ctx context.Context, angler, id uuid.UUID) (Spell, error) 
 		if err := q.SelectContext(ctx, &spells, listedSpells+` WHERE p.angler_id = ? AND p.id = ?`, angler, id); err != nil {
 			return err
 		}
-		return addDetails(ctx, q, spells)
+		return addDetails(ctx, q, angler, spells)
 	}); err != nil {
 		return Spell{}, err
 	}
@@ -191,7 +191,7 @@ func (s *Store) Spell(ctx context.Context, angler, id uuid.UUID) (Spell, error) 
 const listedSpells = `SELECT ` + spellColumns + `, s.name AS spot_name, w.time_zone
 	FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id`
 
-func addDetails(ctx context.Context, q querier, spells []Spell) error {
+func addDetails(ctx context.Context, q querier, angler uuid.UUID, spells []Spell) error {
 	if len(spells) == 0 {
 		return nil
 	}
@@ -216,6 +216,9 @@ func addDetails(ctx context.Context, q querier, spells []Spell) error {
 	}
 	for _, r := range readings {
 		at[r.Spell].Readings = append(at[r.Spell].Readings, r.reading())
+	}
+	if err := addPhotos(ctx, q, angler, spells); err != nil {
+		return err
 	}
 	return addEvents(ctx, q, ids, at)
 }

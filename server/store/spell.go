@@ -86,6 +86,8 @@ type Spell struct {
 	Readings []conditions.Reading `db:"-"`
 	Catches  []Catch              `db:"-"`
 	SpotName string               `db:"spot_name"`
+	// Import that brought it in, if one did.
+	Import uuid.NullUUID `db:"import_id"`
 	// TimeZone of the water, for showing times.
 	TimeZone string `db:"time_zone"`
 }
@@ -152,7 +154,7 @@ func observed(readings []conditions.Reading) string {
 }
 
 const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.ended_at, p.rods, p.mark, p.approach, p.offering, p.note,
-	p.outing_id, p.told, p.rod, p.who, p.paused_s, p.casts, p.presentation, p.signs,
+	p.outing_id, p.import_id, p.told, p.rod, p.who, p.paused_s, p.casts, p.presentation, p.signs,
 	p.tide_level_m, p.tide_direction, p.tide_third, p.tide_says, p.tide_rate_m_per_h, p.sun_altitude_deg, p.light,
 			p.moon_illumination, p.moon_phase`
 
@@ -245,11 +247,11 @@ func insertSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) e
 	}{sp, angler}
 	if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell (id, angler_id, revision, spot_id, target, started_at, ended_at, rods, mark,
 		approach,
-		offering, note, outing_id, rod, who, paused_s, casts, presentation, signs,
+		offering, note, outing_id, import_id, rod, who, paused_s, casts, presentation, signs,
 		tide_level_m, tide_direction, tide_third, tide_says, tide_rate_m_per_h, sun_altitude_deg, light,
 			moon_illumination, moon_phase)
 		VALUES (:id, :angler_id, :revision, :spot_id, :target, :started_at, :ended_at, :rods, :mark, :approach, :offering, :note,
-			:outing_id, :rod, :who, :paused_s, :casts, :presentation, :signs, :tide_level_m,
+			:outing_id, :import_id, :rod, :who, :paused_s, :casts, :presentation, :signs, :tide_level_m,
 		:tide_direction, :tide_third, :tide_says, :tide_rate_m_per_h, :sun_altitude_deg, :light, :moon_illumination,
 			:moon_phase)`, row); err != nil {
 		return err

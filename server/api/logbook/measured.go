@@ -90,7 +90,7 @@ func (s service) tags(ctx context.Context, as *web.Scope, _ *struct{}) (*tagsOut
 	return out, nil
 }
 
-func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*fileOutput, error) {
+func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*web.File, error) {
 	list, err := s.Store.TaggedCatches(ctx, as.Angler)
 	if err != nil {
 		return nil, err
@@ -108,7 +108,7 @@ func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*fil
 	if err := w.WriteAll(lines); err != nil {
 		return nil, err
 	}
-	return &fileOutput{"text/csv; charset=utf-8", `attachment; filename="tags.csv"`, []byte(b.String())}, nil
+	return web.Attached("tags.csv", "text/csv; charset=utf-8", []byte(b.String())), nil
 }
 
 type growthInput struct {

@@ -5,6 +5,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"strings"
 	"time"
 
 	"greypebble/core/outing"
@@ -34,6 +35,14 @@ func (n namer) target(id string) (name, inSentence string) {
 	return id, id
 }
 
+// fish is what was caught, by name.
+func (n namer) fish(c store.Catch) (name, inSentence string) {
+	if c.Target == store.OtherFish && c.Species != "" {
+		return c.Species, c.Species
+	}
+	return n.target(c.Target)
+}
+
 // span of a spell.
 type span struct{ from, to time.Time }
 
@@ -46,7 +55,13 @@ func (s span) holds(t time.Time) bool {
 func (n namer) catchEntry(c CatchIn, sought *playbook.Target, spell span, u quantity.Units, where string) (store.CatchEntry, error) {
 	e := store.CatchEntry{Target: sought.ID, CaughtAt: spell.to, LengthM: c.LengthM, MassKg: c.MassKg, Kept: c.Kept, Note: c.Note,
 		Who: c.Who, Rod: c.Rod, CatchMore: store.CatchMore(c.CatchMoreBody)}
-	if c.Target != "" {
+	switch {
+	case c.Target == store.OtherFish:
+		if strings.TrimSpace(c.Species) == "" {
+			return e, web.Wrong(where+".species", errors.New("expected the name of the fish"))
+		}
+		e.Target, e.Species, sought = store.OtherFish, strings.TrimSpace(c.Species), &playbook.Target{Name: c.Species}
+	case c.Target != "":
 		target, err := n.book.Target(c.Target)
 		if err != nil {
 			return e, web.Wrong(where+".target", err)
@@ -92,10 +107,10 @@ func (n namer) spell(sp store.Spell) spellOut {
 }
 
 func (n namer) catch(c store.Catch) CatchOut {
-	out := CatchOut{ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
+	out := CatchOut{Species: c.Species, Photos: photosOf(c.Photos), ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
 		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, CatchMoreBody: CatchMoreBody(c.CatchMore),
 		Revision: c.Revision}
-	out.TargetName, out.TargetInSentence = n.target(c.Target)
+	out.TargetName, out.TargetInSentence = n.fish(c)
 	if t, err := n.book.Target(c.Target); err == nil && c.LengthM != nil && c.MassKg == nil {
 		if kg, err := t.Weight.Mass(*c.LengthM); err == nil {
 			out.MassEstimateKg = &kg

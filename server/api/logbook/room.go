@@ -18,4 +18,8 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerMeasured(api)
 	s.registerOutings(api)
 	s.registerSync(api)
+	s.registerPhotos(api)
+	s.registerSightings(api)
+	s.registerIncoming(api)
+	s.registerOutgoing(api)
 }

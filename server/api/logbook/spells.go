@@ -24,7 +24,8 @@ import (
 
 // CatchIn is what a person says of a catch.
 type CatchIn struct {
-	Target   string    `json:"target,omitempty" doc:"the spell's if left out"`
+	Target   string    `json:"target,omitempty" doc:"the spell's if left out; other: none of the book's"`
+	Species  string    `json:"species,omitempty" maxLength:"80" doc:"of another fish, by the name it goes by"`
 	CaughtAt time.Time `json:"caught_at,omitempty" doc:"the end of the spell if left out"`
 	LengthM  *float64  `json:"length_m,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"4"`
 	MassKg   *float64  `json:"mass_kg,omitempty" exclusiveMinimum:"0" exclusiveMaximum:"500"`
@@ -164,6 +165,7 @@ type CatchOut struct {
 	Target           string    `json:"target"`
 	TargetName       string    `json:"target_name"`
 	TargetInSentence string    `json:"target_in_sentence" doc:"the name as it stands within a sentence"`
+	Species          string    `json:"species,omitempty" doc:"of a fish that is none of the targets"`
 	CaughtAt         time.Time `json:"caught_at"`
 	LengthM          *float64  `json:"length_m,omitempty"`
 	MassKg           *float64  `json:"mass_kg,omitempty"`
@@ -173,7 +175,8 @@ type CatchOut struct {
 	Who              string    `json:"who,omitempty"`
 	Rod              string    `json:"rod,omitempty"`
 	CatchMoreBody
-	Revision int `json:"revision"`
+	Photos   []PhotoOut `json:"photos,omitempty" nullable:"false"`
+	Revision int        `json:"revision"`
 }
 
 // WaterOut is what the program worked out for the middle of a spell.

@@ -1,10 +1,11 @@
 package logbook_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"sync"
 	"testing"
+
+	"greypebble/testkit"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
