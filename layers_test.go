@@ -106,7 +106,7 @@ var allowed = map[string][]string{
 	"server":         {"core/*", "server/*", "ui"},
 	"ui":             {},
 	"demo":           {"core/*", "server/store", "server/account"},
-	"testkit":        {"core/*", "server", "server/*", "demo"},
+	"testkit":        {"core/*", "server", "server/*", "demo", "interchange/picture/phototest"},
 	"cmd/greypebble": {"core/*", "server", "server/*", "demo", "testkit"},
 	"bench/load":     {"core/playbook", "demo", "server", "server/feed", "server/feed/sim", "server/localdb", "server/store"},
 	"bench":          {"core/*", "demo", "testkit", "server/store"},

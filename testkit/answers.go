@@ -120,3 +120,14 @@ func ABlock() Object {
 	return Object{"turn": 0, "started_at": "2026-11-19T12:00:00Z", "ended_at": "2026-11-19T12:15:00Z", "landed": 1, "lost": 1, "foul": 1,
 		"species": Object{"red-drum": 1}}
 }
+
+// ASighting of birds at a spot.
+func ASighting(spot string) Object {
+	return Object{"spot_id": spot, "seen_at": "2026-11-19T06:00:00Z", "signs": []string{"birds", "a run"}, "note": "Terns over the bar."}
+}
+
+// AFile of one spell at a spot of a name.
+func AFile(spot string) Object {
+	return Object{"id": "018f0000-0000-7000-8000-0000000000c5", "name": "mine.csv",
+		"text": "spot,time,hours,target,count\n" + spot + ",2025-11-19 06:00,1,red drum,1\n"}
+}

@@ -77,7 +77,7 @@ func recaptured(first, again Tagged) Recapture {
 			r.Doubt = Shrunk
 		}
 	}
-	if first.Target != again.Target {
+	if first.Target != "" && again.Target != "" && first.Target != again.Target {
 		r.Doubt = OtherKind
 	}
 	return r

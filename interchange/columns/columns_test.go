@@ -10,9 +10,11 @@ import (
 	"greypebble/interchange/columns"
 	"greypebble/interchange/gauge"
 	"greypebble/interchange/kitcsv"
+	"greypebble/interchange/logcsv"
 	"greypebble/interchange/pointcsv"
 	"greypebble/interchange/profile"
 	"greypebble/interchange/soundings"
+	"greypebble/interchange/tagcsv"
 	"greypebble/interchange/turns"
 )
 
@@ -24,7 +26,15 @@ func TestReadersKnowEveryColumnOffered(t *testing.T) {
 		"soundings": func(raw []byte) error { _, err := soundings.Read(raw, 0); return err },
 		"section":   func(raw []byte) error { _, err := profile.Read(raw); return err },
 		"places":    func(raw []byte) error { _, _, err := pointcsv.Read(raw); return err },
-		"kit":       func(raw []byte) error { _, err := kitcsv.Read(raw); return err },
+		"tags":      func(raw []byte) error { _, err := tagcsv.Read(raw, time.UTC); return err },
+		"log": func(raw []byte) error {
+			_, faults, err := logcsv.Read(raw, "")
+			if err == nil && len(faults) > 0 {
+				err = faults[0]
+			}
+			return err
+		},
+		"kit": func(raw []byte) error { _, err := kitcsv.Read(raw); return err },
 	}
 	sample := map[string]string{"time": "2026-11-20T06:00:00Z", "name": "a", "kind": "high", "lat": "38", "lon": "-31"}
 	for reader, list := range columns.Readers {

@@ -67,6 +67,19 @@ func examples(c *testkit.Client) map[string]example {
 	keptTrial, aBlock := fresh(), fresh()
 	c.Do("PUT", "/trials/"+keptTrial["id"], testkit.ATrial(bar), nil)
 	aBlock["block"], aBlock["id"] = aBlock["id"], keptTrial["id"]
+	keptImport, keptSighting, keptPhoto := fresh(), fresh(), fresh()
+	c.Do("PUT", "/sightings/"+keptSighting["id"], testkit.ASighting(bar), nil)
+	keptFile := testkit.AFile("Kettle Bar")
+	keptFile["id"], keptFile["keep"] = keptImport["id"], true
+	c.Do("POST", "/interchange/log", keptFile, nil)
+	c.Do("POST", "/interchange/tags?list=A%20list", "tag_number,time,lat,lon\nA1,2026-06-01T06:00:00Z,38.5,-31\n", nil)
+	withFish, aCatch := testkit.ASpell(bar), fresh()["id"]
+	withFish["catches"] = []object{{"id": aCatch}}
+	c.Do("PUT", "/spells/"+fresh()["id"], withFish, nil)
+	goingPhoto := fresh()
+	for _, p := range []map[string]string{keptPhoto, goingPhoto} {
+		c.PutPhoto("/photos/"+p["id"]+"?catch_id="+aCatch, testkit.APhoto())
+	}
 	anOuting, keptOuting := testkit.AnOuting(bar), fresh()
 	c.Do("PUT", "/outings/"+keptOuting["id"], testkit.AnOuting(bar), nil)
 	synced := testkit.AnOuting(bar)
@@ -78,6 +91,18 @@ func examples(c *testkit.Client) map[string]example {
 		"GET /interchange/tags.csv":       {},
 		"GET /growth":                     {query: map[string]string{"target": "red-drum"}},
 		"GET /trials":                     {},
+		"GET /interchange/log.json":       {query: map[string]string{"target": "red-drum"}},
+		"POST /interchange/log":           {body: testkit.AFile("Kettle Bar")},
+		"POST /interchange/tags":          {query: map[string]string{"list": "A list"}, body: "tag_number,time,lat,lon\nA1,2026-06-01T06:00:00Z,38.5,-31\n"},
+		"DELETE /interchange/tags":        {query: map[string]string{"list": "A list"}},
+		"GET /imports":                    {},
+		"DELETE /imports/{id}":            {path: keptImport},
+		"GET /sightings":                  {query: map[string]string{"spot_id": bar, "most": "5"}},
+		"PUT /sightings/{id}":             {path: fresh(), body: testkit.ASighting(bar)},
+		"DELETE /sightings/{id}":          {path: keptSighting},
+		"GET /photos/{id}":                {path: keptPhoto, query: map[string]string{"thumb": "true"}},
+		"PUT /photos/{id}":                {path: keptPhoto, query: map[string]string{"catch_id": aCatch, "keep": "true"}, body: string(testkit.APhoto())},
+		"DELETE /photos/{id}":             {path: goingPhoto},
 		"GET /trials/{id}":                {path: keptTrial},
 		"GET /trials/{id}/result":         {path: keptTrial},
 		"DELETE /trials/{id}":             {path: fresh()},

@@ -125,8 +125,15 @@ func answers(ids map[string]string) map[string]asked {
 		"listOutings":     m, "sync": m, "getOuting": {how: theirs}, "putOuting": {how: theirs, body: testkit.AnOuting(spot)},
 		"deleteOuting": {how: unheard},
 		"plans":        m, "plan": {how: theirs}, "planCalendar": {how: theirs}, "planSheet": {how: theirs},
-		"deletePlan": {how: unheard},
-		"listTrials": m, "logDays": m, "tags": m, "tagsFile": m,
+		"deletePlan":  {how: unheard},
+		"logDocument": m, "imports": m, "sightings": m, "putSighting": {how: theirs, body: testkit.ASighting(spot)}, "deleteSighting": {how: unheard},
+		"photo": {how: theirs}, "deletePhoto": {how: unheard}, "takeBackImport": {how: theirs},
+		"importLog": {how: members, body: object{"id": uuid.NewString(), "name": "f", "keep": true, "spots": object{"A": spot},
+			"text": "spot,time,hours,target\nA,2026-11-19 06:00,1,red drum\n"}},
+		"putPhoto":      {how: theirs, query: "catch_id=" + ids["catche"], text: string(testkit.APhoto())},
+		"importTags":    {how: members, query: "list=a", text: "tag_number,time,lat,lon\nA,2026-11-19T06:00:00Z,38,-31\n"},
+		"deleteTagList": {how: unheard, query: "list=b"},
+		"listTrials":    m, "logDays": m, "tags": m, "tagsFile": m,
 		"growth": {how: members, query: "target=red-drum"}, "logFile": m, "trial": {how: theirs}, "trialResult": {how: theirs},
 		"deleteTrial": {how: unheard},
 		"putTrial":    {how: theirs, body: testkit.ATrial(spot)}, "putBlock": {how: theirs, body: testkit.ABlock()},
@@ -171,6 +178,9 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	var spells struct{ Spells []object }
 	require.Equal(t, http.StatusOK, owner.Do("GET", "/spells?most=1", nil, &spells))
 	ids["spell"] = spells.Spells[0]["id"].(string)
+	var withFish struct{ Catches []struct{ ID string } }
+	require.Equal(t, http.StatusOK, owner.Do("GET", "/catches?most=5", nil, &withFish))
+	ids["catche"] = withFish.Catches[0].ID
 	var water object
 	require.Equal(t, http.StatusOK, owner.Do("GET", "/waters/"+ids["water"], nil, &water))
 	ids["station"] = water["station_id"].(string)
@@ -184,6 +194,10 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/plans/"+ids["plan"], testkit.APlan(ids["spot"]), nil))
 	ids["trial"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/trials/"+ids["trial"], testkit.ATrial(ids["spot"]), nil))
+	ids["sighting"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.Do("PUT", "/sightings/"+ids["sighting"], testkit.ASighting(ids["spot"]), nil))
+	ids["photo"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.PutPhoto("/photos/"+ids["photo"]+"?catch_id="+ids["catche"], testkit.APhoto()))
 	ids["outing"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/outings/"+ids["outing"], testkit.AnOuting(ids["spot"]), nil))
 	var invite, sessions object

@@ -18,13 +18,14 @@ type MeasuredCatch struct {
 	TagSide      string    `db:"tag_side"`
 	TagProgramme string    `db:"tag_programme"`
 	SpotName     string    `db:"spot_name"`
+	WaterID      uuid.UUID `db:"water_id"`
 	TimeZone     string    `db:"time_zone"`
 	Lat          float64   `db:"lat"`
 	Lon          float64   `db:"lon"`
 }
 
 const measuredCatches = `SELECT c.id, c.target, c.caught_at, c.length_m, c.mass_kg, c.tag_number, c.tag_side, c.tag_programme,
-	s.name AS spot_name, w.time_zone, s.lat_deg AS lat, s.lon_deg AS lon
+	s.name AS spot_name, s.water_id, w.time_zone, s.lat_deg AS lat, s.lon_deg AS lon
 	FROM catch c JOIN spell p ON p.id = c.spell_id JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id
 	WHERE c.angler_id = ?`
 

@@ -48,9 +48,9 @@ func (s *Store) PutTagList(ctx context.Context, angler uuid.UUID, name string, l
 	})
 }
 
-// TagReports of an angler's lists, oldest first.
+// TagReports of an angler's lists, list by list, oldest first.
 func (s *Store) TagReports(ctx context.Context, angler uuid.UUID) (list []TagReport, err error) {
-	return list, s.db.SelectContext(ctx, &list, `SELECT `+tagReportColumns+` FROM tag_report WHERE angler_id = ? ORDER BY met_at, id`,
+	return list, s.db.SelectContext(ctx, &list, `SELECT `+tagReportColumns+` FROM tag_report WHERE angler_id = ? ORDER BY list, met_at, id`,
 		angler)
 }
 

@@ -161,16 +161,16 @@ func TestDoublesAndChangesAreSeen(t *testing.T) {
 func TestWhatAFileDoesNotSayIsAskedOrSaid(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.NoLog)
 	for says, body := range map[string]object{
-		"how long was fished":       {"text": "time,spot,target\n2026-11-18 07:45,Kettle Bar,red drum\n"},
-		"what was sought":           {"text": "time,spot,hours\n2026-11-18 07:45,Kettle Bar,1\n"},
-		"which is to come":          {"text": "time,spot,target,hours\n2027-11-18 07:45,Kettle Bar,red drum,1\n"},
-		"at most 24 h":              {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,30\n"},
-		"ends before it begins":     {"text": "time,spot,target,ended_at\n2026-11-18 07:45,Kettle Bar,red drum,2026-11-18 06:00\n"},
-		"longest known":             {"text": "time,spot,target,hours,length_m\n2026-11-18 07:45,Kettle Bar,red drum,1,3.2\n"},
-		"a length under 4 m":        {"text": "time,spot,target,hours,length_m,species\n2026-11-18 07:45,Kettle Bar,red drum,1,9,pinfish\n", "targets": object{"pinfish": "other"}},
-		"expected a number":         {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,long\n"},
-		"none of the targets":       {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,pinfish,1\n", "targets": object{"pinfish": "other"}},
-		"lies within its spell":     {"text": "what,spell_id,time,spot,target,hours\nspell,a,2026-11-18 07:45,Kettle Bar,red drum,1\ncatch,a,2026-11-18 17:45,Kettle Bar,red drum,\n"},
+		"how long was fished":        {"text": "time,spot,target\n2026-11-18 07:45,Kettle Bar,red drum\n"},
+		"what was sought":            {"text": "time,spot,hours\n2026-11-18 07:45,Kettle Bar,1\n"},
+		"which is to come":           {"text": "time,spot,target,hours\n2027-11-18 07:45,Kettle Bar,red drum,1\n"},
+		"at most 24 h":               {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,30\n"},
+		"ends before it begins":      {"text": "time,spot,target,ended_at\n2026-11-18 07:45,Kettle Bar,red drum,2026-11-18 06:00\n"},
+		"longest known":              {"text": "time,spot,target,hours,length_m\n2026-11-18 07:45,Kettle Bar,red drum,1,3.2\n"},
+		"a length under 4 m":         {"text": "time,spot,target,hours,length_m,species\n2026-11-18 07:45,Kettle Bar,red drum,1,9,pinfish\n", "targets": object{"pinfish": "other"}},
+		"expected a number":          {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,long\n"},
+		"none of the targets":        {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,pinfish,1\n", "targets": object{"pinfish": "other"}},
+		"lies within its spell":      {"text": "what,spell_id,time,spot,target,hours\nspell,a,2026-11-18 07:45,Kettle Bar,red drum,1\ncatch,a,2026-11-18 17:45,Kettle Bar,red drum,\n"},
 		"there is no spell \"b\" in": {"text": "what,spell_id,time,spot,target,hours\ncatch,b,2026-11-18 17:45,Kettle Bar,red drum,\n"},
 	} {
 		body["id"], body["name"] = uuid.NewString(), "f"

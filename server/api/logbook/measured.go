@@ -2,14 +2,10 @@ package logbook
 
 import (
 	"context"
-	"encoding/csv"
-	"strconv"
-	"strings"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 
-	"greypebble/core/ground"
 	"greypebble/core/growth"
 	"greypebble/core/tackle"
 	"greypebble/server/api/web"
@@ -17,98 +13,8 @@ import (
 )
 
 func (s service) registerMeasured(api huma.API) {
-	web.Signed(api, s.Deps, web.Get("/tags", "tags", "Tagged fish of one's log, and those that came again"), s.tags)
-	web.Signed(api, s.Deps, web.Get("/interchange/tags.csv", "tagsFile", "Tagged fish as a programme takes them: a line for each"),
-		s.tagsFile)
 	web.Signed(api, s.Deps, web.Get("/growth", "growth",
 		"Weight for length of a target by one's own fish, how fat they were by the month, and the longest and heaviest"), s.growth)
-}
-
-// TaggedOut is a tagged fish as it was met.
-type TaggedOut struct {
-	CatchID   string    `json:"catch_id"`
-	Number    string    `json:"number"`
-	Side      string    `json:"side,omitempty"`
-	Programme string    `json:"programme,omitempty"`
-	Target    string    `json:"target"`
-	Name      string    `json:"target_name"`
-	Time      time.Time `json:"time"`
-	TimeZone  string    `json:"time_zone"`
-	SpotName  string    `json:"spot_name"`
-	LengthM   *float64  `json:"length_m,omitempty"`
-}
-
-type recaptureOut struct {
-	First         TaggedOut `json:"first"`
-	Again         TaggedOut `json:"again"`
-	Days          float64   `json:"days" doc:"at liberty"`
-	GrowthMPerDay *float64  `json:"growth_m_per_day,omitempty" doc:"where both were measured"`
-	StraightM     float64   `json:"straight_m" doc:"between both places, a bee line"`
-	Doubt         string    `json:"doubt,omitempty" enum:"other kind,shrunk" doc:"why it may not be one fish"`
-}
-
-type tagsOutput struct {
-	Body struct {
-		Tagged     []TaggedOut    `json:"tagged" nullable:"false" doc:"newest first"`
-		Recaptures []recaptureOut `json:"recaptures" nullable:"false" doc:"newest first"`
-	}
-}
-
-func (s service) tags(ctx context.Context, as *web.Scope, _ *struct{}) (*tagsOutput, error) {
-	n, err := names(ctx, as)
-	if err != nil {
-		return nil, err
-	}
-	list, err := s.Store.TaggedCatches(ctx, as.Angler)
-	if err != nil {
-		return nil, err
-	}
-	out := &tagsOutput{}
-	out.Body.Tagged, out.Body.Recaptures = []TaggedOut{}, []recaptureOut{}
-	fish := make([]growth.Tagged, len(list))
-	told := map[growth.Tagged]TaggedOut{}
-	for i := range list {
-		c := &list[i]
-		one := TaggedOut{CatchID: c.ID.String(), Number: c.TagNumber, Side: c.TagSide, Programme: c.TagProgramme, Target: c.Target,
-			Time: c.CaughtAt, TimeZone: c.TimeZone, SpotName: c.SpotName, LengthM: c.LengthM}
-		one.Name, _ = n.target(c.Target)
-		fish[i] = growth.Tagged{Number: c.TagNumber, Programme: c.TagProgramme, Target: c.Target, Time: c.CaughtAt,
-			At: ground.LatLon{Lat: c.Lat, Lon: c.Lon}, Own: true}
-		if c.LengthM != nil {
-			fish[i].LengthM = *c.LengthM
-		}
-		told[fish[i]] = one
-		out.Body.Tagged = append([]TaggedOut{one}, out.Body.Tagged...)
-	}
-	for _, r := range growth.Recaptures(fish) {
-		one := recaptureOut{First: told[r.First], Again: told[r.Again], Days: r.Days, StraightM: r.StraightM, Doubt: string(r.Doubt)}
-		if r.Known {
-			one.GrowthMPerDay = &r.GrowthMPerDay
-		}
-		out.Body.Recaptures = append(out.Body.Recaptures, one)
-	}
-	return out, nil
-}
-
-func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*web.File, error) {
-	list, err := s.Store.TaggedCatches(ctx, as.Angler)
-	if err != nil {
-		return nil, err
-	}
-	var b strings.Builder
-	w := csv.NewWriter(&b)
-	lines := [][]string{{"tag_number", "tag_side", "tag_programme", "species", "time", "lat", "lon", "length_m", "mass_kg"}}
-	place := func(v float64) string { return strconv.FormatFloat(v, 'f', 5, 64) }
-	for i := range list {
-		c := &list[i]
-		lines = append(lines, []string{c.TagNumber, c.TagSide, c.TagProgramme, c.Target, c.CaughtAt.UTC().Format(time.RFC3339),
-			place(c.Lat),
-			place(c.Lon), decimal(c.LengthM), decimal(c.MassKg)})
-	}
-	if err := w.WriteAll(lines); err != nil {
-		return nil, err
-	}
-	return web.Attached("tags.csv", "text/csv; charset=utf-8", []byte(b.String())), nil
 }
 
 type growthInput struct {

@@ -18,6 +18,7 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerMeasured(api)
 	s.registerOutings(api)
 	s.registerSync(api)
+	s.registerTags(api)
 	s.registerPhotos(api)
 	s.registerSightings(api)
 	s.registerIncoming(api)

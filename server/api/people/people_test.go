@@ -162,6 +162,7 @@ func asked(t *testing.T, c *testkit.Client, bar, sound string) map[string]string
 			bar + "/tide",
 		"/spots/" + bar + "/visits", "/chart?" + at, "/conditions?spot_id=" + bar + "&" + at, "/spells?most=1000", "/catches?most=1000",
 		"/kit",
+		"/sightings", "/imports", "/tags", "/photos/018f0000-0000-7000-8000-0000000000c7",
 		"/trials", "/trials/018f0000-0000-7000-8000-0000000000c3",
 		"/outings", "/outings/018f0000-0000-7000-8000-0000000000c2", "/plans",
 		"/plans/018f0000-0000-7000-8000-0000000000c1", "/plans/018f0000-0000-7000-8000-0000000000c1/sheet", "/seasons",
@@ -240,6 +241,16 @@ func settle(t *testing.T, c *testkit.Client, bar, sound string) {
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/trials/018f0000-0000-7000-8000-0000000000c3", testkit.ATrial(bar), nil))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/trials/018f0000-0000-7000-8000-0000000000c3/blocks/018f0000-0000-7000-8000-0000000000c4",
 		testkit.ABlock(), nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/sightings/018f0000-0000-7000-8000-0000000000c6", testkit.ASighting(bar), nil))
+	file := testkit.AFile("Kettle Bar")
+	file["keep"] = true
+	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/log", file, nil))
+	require.Equal(t, http.StatusNoContent, c.Do("POST", "/interchange/tags?list=A%20list",
+		"tag_number,time,lat,lon\nA1,2026-06-01T06:00:00Z,38.5,-31\n", nil))
+	var log struct{ Catches []struct{ ID string } }
+	require.Equal(t, http.StatusOK, c.Do("GET", "/catches?most=1", nil, &log))
+	require.Equal(t, http.StatusOK, c.PutPhoto("/photos/018f0000-0000-7000-8000-0000000000c7?keep=true&catch_id="+log.Catches[0].ID,
+		testkit.APhoto()))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/018f0000-0000-7000-8000-0000000000c2", testkit.AnOuting(bar), nil))
 	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/waters/"+sound+"/usual", object{"kinds": []object{{"kind": "water_temp_c",
 		"months": []object{{"month": 11, "mean": 16.5, "spread": 1.5}, {"month": 12, "mean": 13, "spread": 1.5}}}}}, nil))

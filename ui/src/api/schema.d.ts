@@ -808,6 +808,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Files that were taken into the log, newest first */
+        get: operations["imports"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take a file's spells out of the log again */
+        delete: operations["takeBackImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/columns": {
         parameters: {
             query?: never;
@@ -927,6 +961,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/interchange/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a file of spells into the log, all or none; without keep, what that would do */
+        post: operations["importLog"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/interchange/log.csv": {
         parameters: {
             query?: never;
@@ -936,6 +987,23 @@ export interface paths {
         };
         /** The log as CSV: a line for each spell, and one for each of its catches */
         get: operations["logFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/log.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The log as JSON, from which it comes back as it was, but for photos and outings */
+        get: operations["logDocument"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1007,6 +1075,24 @@ export interface paths {
         /** A section from CSV; nothing is stored */
         post: operations["readSection"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take a list of tagged fish that others met (CSV), in place of the one of its name */
+        post: operations["importTags"];
+        /** Forget a list of tagged fish */
+        delete: operations["deleteTagList"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1289,6 +1375,25 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/photos/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The picture, as JPEG */
+        get: operations["photo"];
+        /** Keep a photo of a catch (JPEG or PNG, at most 12 MB): made small, upright and without what the camera wrote */
+        put: operations["putPhoto"];
+        post?: never;
+        /** Take a photo away; its catch stays */
+        delete: operations["deletePhoto"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/plans": {
         parameters: {
             query?: never;
@@ -1543,6 +1648,41 @@ export interface paths {
         put?: never;
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/sightings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was seen without fishing, newest first */
+        get: operations["sightings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/sightings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep what was seen without fishing, new or changed */
+        put: operations["putSighting"];
+        post?: never;
+        /** Take a sighting back */
+        delete: operations["deleteSighting"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2070,7 +2210,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Tagged fish of one's log, and those that came again */
+        /** Tagged fish of one's log and of lists, and those that came again */
         get: operations["tags"];
         put?: never;
         post?: never;
@@ -3356,6 +3496,8 @@ export interface components {
              */
             revision?: number;
             rod?: string;
+            /** @description of another fish, by the name it goes by */
+            species?: string;
             /** Format: uuid */
             spell_id: string;
             /** @description it really was longer or heavier than the longest known */
@@ -3365,7 +3507,7 @@ export interface components {
             tag_programme?: string;
             /** @enum {string} */
             tag_side?: "left" | "right";
-            /** @description the spell's if left out */
+            /** @description the spell's if left out; other: none of the book's */
             target?: string;
             /** @description who caught it, if not you */
             who?: string;
@@ -3402,9 +3544,12 @@ export interface components {
              */
             measured?: "board" | "tape" | "photo" | "guess";
             note: string;
+            photos?: components["schemas"]["PhotoOut"][];
             /** Format: int64 */
             revision: number;
             rod?: string;
+            /** @description of a fish that is none of the targets */
+            species?: string;
             spell_id: string;
             /** @description of a tag it wore or was given */
             tag_number?: string;
@@ -3613,6 +3758,24 @@ export interface components {
             names: string[];
             needed: boolean;
             says: string;
+        };
+        ComingOut: {
+            /** @description it is in the log already */
+            double?: boolean;
+            /** Format: date-time */
+            ended_at: string;
+            /** Format: int64 */
+            fish: number;
+            /** Format: int64 */
+            line: number;
+            offering?: string;
+            /** Format: int64 */
+            rods: number;
+            spot_name: string;
+            /** Format: date-time */
+            started_at: string;
+            target_name: string;
+            time_zone: string;
         };
         CompareBody: {
             a: components["schemas"]["PickBody"];
@@ -4156,6 +4319,12 @@ export interface components {
             /** Format: int64 */
             month: number;
         };
+        FaultOut: {
+            column?: string;
+            /** Format: int64 */
+            line: number;
+            says: string;
+        };
         FeatureOut: {
             description: string;
             /** @enum {string} */
@@ -4490,6 +4659,22 @@ export interface components {
              */
             to_md?: number;
         };
+        ImportOut: {
+            /**
+             * Format: int64
+             * @description of them, since
+             */
+            changed: number;
+            id: string;
+            /** Format: date-time */
+            made_at: string;
+            name: string;
+            /**
+             * Format: int64
+             * @description of it that are there
+             */
+            spells: number;
+        };
         ImportOutputBody: {
             added: string[];
             /**
@@ -4500,6 +4685,80 @@ export interface components {
             skipped: components["schemas"]["SkippedOut"][];
             /** @description false for a preview */
             stored: boolean;
+        };
+        ImportsOutputBody: {
+            /** @description newest first */
+            imports: components["schemas"]["ImportOut"][];
+        };
+        IncomingBody: {
+            /**
+             * Format: double
+             * @description a spell lasted, where a line does not say; it is noted with the spell
+             */
+            hours?: number;
+            /**
+             * Format: uuid
+             * @description of the import, made by the writer: sent twice, it happens once
+             */
+            id: string;
+            /** @description take it into the log; else it is only told what that would do */
+            keep?: boolean;
+            /** @description of the file */
+            name: string;
+            /**
+             * @description of dates written with numbers alone, where they do not tell it
+             * @enum {string}
+             */
+            order?: "ymd" | "dmy" | "mdy";
+            /** @description leave out what cannot be read, instead of refusing the file */
+            partial?: boolean;
+            /** @description which spot is meant by a name of the file */
+            spots?: {
+                [key: string]: string;
+            };
+            /** @description that was sought where a line does not say */
+            target?: string;
+            /** @description which target is meant by a name of the file; other: none of them */
+            targets?: {
+                [key: string]: string;
+            };
+            /** @description CSV with the columns that /interchange/columns tells, or a log.json */
+            text: string;
+        };
+        IncomingOutputBody: {
+            /** Format: int64 */
+            blanks: number;
+            /** Format: int64 */
+            catches: number;
+            /**
+             * Format: int64
+             * @description that are in the log already, and are left out
+             */
+            doubles: number;
+            /** @description lines that cannot be read */
+            faults: components["schemas"]["FaultOut"][];
+            /** @description of them, in the order of the file */
+            first: components["schemas"]["ComingOut"][];
+            /** Format: date-time */
+            from?: string;
+            /** @description it is in the log */
+            kept: boolean;
+            /**
+             * Format: int64
+             * @description whose hours the file does not tell
+             */
+            reckoned: number;
+            /**
+             * Format: int64
+             * @description that are new
+             */
+            spells: number;
+            /** Format: date-time */
+            to?: string;
+            unknown_spots: components["schemas"]["UnknownOut"][];
+            unknown_targets: components["schemas"]["UnknownOut"][];
+            /** @description its dates can be read in two ways */
+            wants_order?: boolean;
         };
         InterceptionIn: {
             fish: components["schemas"]["FishIn"];
@@ -5386,10 +5645,13 @@ export interface components {
             moon_phase: string;
             note: string;
             offering: string;
+            photos?: components["schemas"]["PhotoOut"][];
             readings: components["schemas"]["ReadingOut"][];
             /** Format: int64 */
             revision: number;
             rod?: string;
+            /** @description of a fish that is none of the targets */
+            species?: string;
             spell_id: string;
             spot_id: string;
             spot_name: string;
@@ -5806,6 +6068,30 @@ export interface components {
             springs: boolean;
             /** Format: date-time */
             time: string;
+        };
+        PhotoOut: {
+            /**
+             * Format: double
+             * @description from north, the way the camera looked
+             */
+            heading_deg?: number;
+            /** Format: int64 */
+            height: number;
+            id: string;
+            /** Format: double */
+            lat?: number;
+            /** Format: double */
+            lon?: number;
+            /**
+             * Format: date-time
+             * @description where the camera told it and it was to be kept
+             */
+            taken_at?: string;
+            /**
+             * Format: int64
+             * @description pixels
+             */
+            width: number;
         };
         PickBody: {
             /**
@@ -6422,6 +6708,11 @@ export interface components {
             growth_m_per_day?: number;
             /**
              * Format: double
+             * @description the shortest way round the shores, where the water has an outline
+             */
+            over_water_m?: number;
+            /**
+             * Format: double
              * @description between both places, a bee line
              */
             straight_m: number;
@@ -6898,6 +7189,50 @@ export interface components {
             /** Format: double */
             two_to_one: number;
         };
+        SightingInputBody: {
+            mark?: string;
+            note?: string;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /** Format: date-time */
+            seen_at: string;
+            /** @description what was seen; nothing at all, too */
+            signs: string[];
+            /** Format: uuid */
+            spot_id: string;
+            /** @description it speaks of; left out: none, or whichever */
+            target?: string;
+        };
+        SightingOut: {
+            id: string;
+            light: string;
+            mark?: string;
+            note?: string;
+            /** Format: int64 */
+            revision: number;
+            /** Format: date-time */
+            seen_at: string;
+            signs: string[];
+            spot_id: string;
+            spot_name: string;
+            target?: string;
+            target_name?: string;
+            /** @enum {string} */
+            tide_direction: "flood" | "ebb";
+            /** Format: double */
+            tide_level_m: number;
+            tide_stage: string;
+            time_zone: string;
+        };
+        SightingsOutputBody: {
+            /** @description what may be seen */
+            kinds: string[];
+            /** @description newest first */
+            sightings: components["schemas"]["SightingOut"][];
+        };
         SkippedOut: {
             what: string;
             why: string;
@@ -7015,6 +7350,8 @@ export interface components {
              */
             revision?: number;
             rod?: string;
+            /** @description of another fish, by the name it goes by */
+            species?: string;
             /** @description it really was longer or heavier than the longest known */
             sure?: boolean;
             /** @description of a tag it wore or was given */
@@ -7022,7 +7359,7 @@ export interface components {
             tag_programme?: string;
             /** @enum {string} */
             tag_side?: "left" | "right";
-            /** @description the spell's if left out */
+            /** @description the spell's if left out; other: none of the book's */
             target?: string;
             /** @description who caught it, if not you */
             who?: string;
@@ -7761,14 +8098,22 @@ export interface components {
              */
             status: number;
         };
+        TagListOut: {
+            /** Format: int64 */
+            fish: number;
+            name: string;
+        };
         TaggedOut: {
-            catch_id: string;
+            /** @description left out of one that others met */
+            catch_id?: string;
             /** Format: double */
             length_m?: number;
+            /** @description it stands in, where others met it */
+            list?: string;
             number: string;
             programme?: string;
             side?: string;
-            spot_name: string;
+            spot_name?: string;
             target: string;
             target_name: string;
             /** Format: date-time */
@@ -7776,9 +8121,10 @@ export interface components {
             time_zone: string;
         };
         TagsOutputBody: {
-            /** @description newest first */
+            lists: components["schemas"]["TagListOut"][];
+            /** @description of one's own with one's own or a list's, newest first */
             recaptures: components["schemas"]["RecaptureOut"][];
-            /** @description newest first */
+            /** @description one's own, newest first */
             tagged: components["schemas"]["TaggedOut"][];
         };
         TakeKnownInputBody: {
@@ -7788,6 +8134,13 @@ export interface components {
              * @description for the station a secondary one follows, stored beside it
              */
             reference_id?: string;
+        };
+        TakenBackOutputBody: {
+            /**
+             * Format: int64
+             * @description that went; those changed since stay
+             */
+            spells: number;
         };
         TakenOutputBody: {
             /** @description what was taken out, as a playbook file */
@@ -8169,6 +8522,11 @@ export interface components {
             weight: "g" | "oz";
             /** @enum {string} */
             wind: "m/s" | "mph" | "kn" | "km/h";
+        };
+        UnknownOut: {
+            /** Format: int64 */
+            lines: number;
+            name: string;
         };
         UpRiver: {
             /** @description the first first, those without a spot of yours too */
@@ -11870,6 +12228,120 @@ export interface operations {
             };
         };
     };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    takeBackImport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenBackOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     fileColumns: {
         parameters: {
             query?: never;
@@ -12329,7 +12801,141 @@ export interface operations {
             };
         };
     };
+    importLog: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IncomingBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IncomingOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     logFile: {
+        parameters: {
+            query?: {
+                target?: string;
+                spot_id?: string;
+                stage?: "flood" | "ebb";
+                third?: number;
+                from?: string;
+                to?: string;
+                outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    logDocument: {
         parameters: {
             query?: {
                 target?: string;
@@ -12604,6 +13210,126 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SectionOutputBody"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    importTags: {
+        parameters: {
+            query: {
+                /** @description its name */
+                list: string;
+            };
+            header?: {
+                "Content-Type"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteTagList: {
+        parameters: {
+            query: {
+                /** @description its name */
+                list: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {
@@ -13903,6 +14629,202 @@ export interface operations {
             };
         };
     };
+    photo: {
+        parameters: {
+            query?: {
+                /** @description a small one */
+                thumb?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putPhoto: {
+        parameters: {
+            query: {
+                catch_id: string;
+                /** @description keep when, where and which way it was taken, as the camera wrote; else that is forgotten */
+                keep?: boolean;
+            };
+            header?: {
+                "Content-Type"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotoOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deletePhoto: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     plans: {
         parameters: {
             query?: {
@@ -15011,6 +15933,192 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SeasonsOutputBody"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    sightings: {
+        parameters: {
+            query?: {
+                spot_id?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightingsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putSighting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SightingInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SightingOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteSighting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {
