@@ -54,8 +54,9 @@ type CatchMore struct {
 func (e CatchEntry) differences(o CatchEntry) []string {
 	same := func(a, b *float64) bool { return (a == nil) == (b == nil) && (a == nil || *a == *b) }
 	return unequal(map[string]bool{
-		"target": e.Target == o.Target, "species": e.Species == o.Species, "caught_at": e.CaughtAt.Equal(o.CaughtAt), "length_m": same(e.LengthM, o.LengthM),
-		"mass_kg": same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note,
+		"target": e.Target == o.Target, "species": e.Species == o.Species, "caught_at": e.CaughtAt.Equal(o.CaughtAt),
+		"length_m": same(e.LengthM, o.LengthM),
+		"mass_kg":  same(e.MassKg, o.MassKg), "kept": e.Kept == o.Kept, "note": e.Note == o.Note,
 		"who": e.Who == o.Who, "rod": e.Rod == o.Rod, "girth_m": same(e.GirthM, o.GirthM), "measured": e.Measured == o.Measured,
 		"hook_place": e.HookPlace == o.HookPlace, "hook": e.Hook == o.Hook, "tag_number": e.TagNumber == o.TagNumber,
 		"tag_side": e.TagSide == o.TagSide, "tag_programme": e.TagProgramme == o.TagProgramme})
@@ -101,7 +102,8 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 			return 0, ErrNotFound
 		}
 		c.Revision = 1
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, species, caught_at, length_m, mass_kg,
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO catch (id, angler_id, spell_id, revision, target, species, caught_at, length_m,
+			mass_kg,
 			kept, note, who, rod, girth_m, measured, hook_place, hook, tag_number, tag_side, tag_programme)
 			VALUES (:id, :angler_id, :spell_id, :revision, :target, :species, :caught_at, :length_m, :mass_kg, :kept, :note,
 				:who, :rod, :girth_m, :measured, :hook_place, :hook, :tag_number, :tag_side, :tag_programme)`, row{c, angler})

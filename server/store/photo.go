@@ -52,7 +52,8 @@ func (s *Store) PutPhoto(ctx context.Context, angler uuid.UUID, p Photo, pics Pi
 			return nil
 		}
 		var count int
-		if err := tx.GetContext(ctx, &count, `SELECT COUNT(*) FROM photo WHERE angler_id = ? AND catch_id = ?`, angler, p.Catch); err != nil {
+		if err := tx.GetContext(ctx, &count, `SELECT COUNT(*) FROM photo WHERE angler_id = ? AND catch_id = ?`, angler,
+			p.Catch); err != nil {
 			return err
 		}
 		if count >= MostPhotos {

@@ -151,6 +151,10 @@ func TestAnUpgradeCutOffIsFinishedByTheNextStart(t *testing.T) {
 		require.Greater(t, len(whole), 30, file)
 		for n := range testkit.Times(30) {
 			tr.fill(file)
+			// An upgrade begins when the database has just begun too. One whose log is full of tables dropped and made
+			// again a moment ago, which nobody's is, MariaDB 10.11 does not always recover ("Missing FILE_CREATE").
+			require.NoError(t, tr.srv.Stop())
+			tr.start()
 			c := exec.Command(os.Args[0])
 			c.Env = append(os.Environ(), upgradeOnly+"="+tr.srv.DSN())
 			require.NoError(t, c.Start())

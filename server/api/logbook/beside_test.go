@@ -95,7 +95,8 @@ func TestPhotosOfACatch(t *testing.T) {
 func TestWhatWasSeenWithoutFishing(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.NoLog)
 	id := uuid.NewString()
-	body := object{"spot_id": c.ID("Kettle Bar"), "seen_at": "2026-11-19T10:00:00Z", "signs": []string{"birds", "a run"}, "note": "going east"}
+	body := object{"spot_id": c.ID("Kettle Bar"), "seen_at": "2026-11-19T10:00:00Z", "signs": []string{"birds", "a run"},
+		"note": "going east"}
 	var out struct {
 		TideStage string `json:"tide_stage"`
 		Light     string
@@ -127,8 +128,9 @@ func TestWhatWasSeenWithoutFishing(t *testing.T) {
 	assert.Contains(t, list.Kinds, "birds")
 	require.Equal(t, http.StatusOK, c.Do("GET", "/sightings?spot_id="+c.ID("Long Strand"), nil, &list))
 	assert.Empty(t, list.Sightings)
-	for field, wrong := range map[string]object{"body.signs": {"signs": []string{"a mermaid"}}, "body.seen_at": {"seen_at": "2027-11-19T10:00:00Z"},
-		"body.target": {"target": "whale"}} {
+	for field, wrong := range map[string]object{"body.signs": {"signs": []string{"a mermaid"}},
+		"body.seen_at": {"seen_at": "2027-11-19T10:00:00Z"},
+		"body.target":  {"target": "whale"}} {
 		bad := object{"spot_id": c.ID("Kettle Bar"), "seen_at": "2026-11-19T10:00:00Z", "signs": []string{"birds"}}
 		for k, v := range wrong {
 			bad[k] = v
@@ -159,7 +161,8 @@ func TestAListOfTagsIsMatched(t *testing.T) {
 		}
 	}
 	list := "tag_number,tag_programme,species,time,lat,lon,length_m\nGP-77,Invented tags,red drum,2026-08-11T00:30:00Z," + at + ",0.6\n" +
-		"GP-78,Invented tags,red drum,2026-08-11T00:30:00Z," + at + ",0.6\nGP-78,Invented tags,red drum,2026-09-11T00:30:00Z," + at + ",0.6\n"
+		"GP-78,Invented tags,red drum,2026-08-11T00:30:00Z," + at + ",0.6\n" +
+		"GP-78,Invented tags,red drum,2026-09-11T00:30:00Z," + at + ",0.6\n"
 	require.Equal(t, http.StatusNoContent, c.Do("POST", "/interchange/tags?list=Invented%20tags", list, nil))
 	require.Equal(t, http.StatusNoContent, c.Do("POST", "/interchange/tags?list=Invented%20tags", list, nil), "in place of the one before")
 	var tags struct {

@@ -111,7 +111,8 @@ func (c *coming) table(ctx context.Context) error {
 		c.faults = append(c.faults, FaultOut{f.Line, f.Column, f.Says})
 	}
 	if len(spells) > mostComing {
-		return web.Wrong("body.text", fmt.Errorf("%d spells; at most %d are taken at once, send the file in parts", len(spells), mostComing))
+		return web.Wrong("body.text", fmt.Errorf("%d spells; at most %d are taken at once, send the file in parts", len(spells),
+			mostComing))
 	}
 	for i := range spells {
 		if err := c.spell(ctx, &spells[i]); err != nil {

@@ -28,10 +28,10 @@ type incomingInput struct {
 type incomingBody struct {
 	ID      uuid.UUID            `json:"id" format:"uuid" doc:"of the import, made by the writer: sent twice, it happens once"`
 	Name    string               `json:"name" maxLength:"120" doc:"of the file"`
-	Text    string               `json:"text" maxLength:"16000000" doc:"CSV with the columns that /interchange/columns tells, or a log.json"`
-	Order   string               `json:"order,omitempty" enum:"ymd,dmy,mdy" doc:"of dates written with numbers alone, where they do not tell it"`
+	Text    string               `json:"text" maxLength:"16000000" doc:"CSV, its columns as /interchange/columns, or log.json"`
+	Order   string               `json:"order,omitempty" enum:"ymd,dmy,mdy" doc:"of dates in numbers, where they do not tell"`
 	Target  string               `json:"target,omitempty" maxLength:"80" doc:"that was sought where a line does not say"`
-	Hours   float64              `json:"hours,omitempty" minimum:"0" maximum:"24" doc:"a spell lasted, where a line does not say; it is noted with the spell"`
+	Hours   float64              `json:"hours,omitempty" minimum:"0" maximum:"24" doc:"a spell lasted, where a line does not say"`
 	Spots   map[string]uuid.UUID `json:"spots,omitempty" doc:"which spot is meant by a name of the file"`
 	Targets map[string]string    `json:"targets,omitempty" doc:"which target is meant by a name of the file; other: none of them"`
 	Partial bool                 `json:"partial,omitempty" doc:"leave out what cannot be read, instead of refusing the file"`

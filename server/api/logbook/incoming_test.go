@@ -161,16 +161,19 @@ func TestDoublesAndChangesAreSeen(t *testing.T) {
 func TestWhatAFileDoesNotSayIsAskedOrSaid(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.NoLog)
 	for says, body := range map[string]object{
-		"how long was fished":        {"text": "time,spot,target\n2026-11-18 07:45,Kettle Bar,red drum\n"},
-		"what was sought":            {"text": "time,spot,hours\n2026-11-18 07:45,Kettle Bar,1\n"},
-		"which is to come":           {"text": "time,spot,target,hours\n2027-11-18 07:45,Kettle Bar,red drum,1\n"},
-		"at most 24 h":               {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,30\n"},
-		"ends before it begins":      {"text": "time,spot,target,ended_at\n2026-11-18 07:45,Kettle Bar,red drum,2026-11-18 06:00\n"},
-		"longest known":              {"text": "time,spot,target,hours,length_m\n2026-11-18 07:45,Kettle Bar,red drum,1,3.2\n"},
-		"a length under 4 m":         {"text": "time,spot,target,hours,length_m,species\n2026-11-18 07:45,Kettle Bar,red drum,1,9,pinfish\n", "targets": object{"pinfish": "other"}},
-		"expected a number":          {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,long\n"},
-		"none of the targets":        {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,pinfish,1\n", "targets": object{"pinfish": "other"}},
-		"lies within its spell":      {"text": "what,spell_id,time,spot,target,hours\nspell,a,2026-11-18 07:45,Kettle Bar,red drum,1\ncatch,a,2026-11-18 17:45,Kettle Bar,red drum,\n"},
+		"how long was fished":   {"text": "time,spot,target\n2026-11-18 07:45,Kettle Bar,red drum\n"},
+		"what was sought":       {"text": "time,spot,hours\n2026-11-18 07:45,Kettle Bar,1\n"},
+		"which is to come":      {"text": "time,spot,target,hours\n2027-11-18 07:45,Kettle Bar,red drum,1\n"},
+		"at most 24 h":          {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,30\n"},
+		"ends before it begins": {"text": "time,spot,target,ended_at\n2026-11-18 07:45,Kettle Bar,red drum,2026-11-18 06:00\n"},
+		"longest known":         {"text": "time,spot,target,hours,length_m\n2026-11-18 07:45,Kettle Bar,red drum,1,3.2\n"},
+		"a length under 4 m": {"text": "time,spot,target,hours,length_m,species\n" +
+			"2026-11-18 07:45,Kettle Bar,red drum,1,9,pinfish\n", "targets": object{"pinfish": "other"}},
+		"expected a number": {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,long\n"},
+		"none of the targets": {"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,pinfish,1\n",
+			"targets": object{"pinfish": "other"}},
+		"lies within its spell": {"text": "what,spell_id,time,spot,target,hours\nspell,a,2026-11-18 07:45,Kettle Bar,red drum,1\n" +
+			"catch,a,2026-11-18 17:45,Kettle Bar,red drum,\n"},
 		"there is no spell \"b\" in": {"text": "what,spell_id,time,spot,target,hours\ncatch,b,2026-11-18 17:45,Kettle Bar,red drum,\n"},
 	} {
 		body["id"], body["name"] = uuid.NewString(), "f"
@@ -186,16 +189,19 @@ func TestWhatAFileDoesNotSayIsAskedOrSaid(t *testing.T) {
 	assert.Equal(t, []int{1, 1}, []int{out.Spells, out.Reckoned})
 	out, _ = ask(c, object{"id": uuid.NewString(), "text": "time,spot,target,hours\n4/5/2026 07:45,Kettle Bar,red drum,1\n"})
 	assert.True(t, out.WantsOrder)
-	out, _ = ask(c, object{"id": uuid.NewString(), "order": "dmy", "text": "time,spot,target,hours\n4/5/2026 07:45,Kettle Bar,red drum,1\n"})
+	out, _ = ask(c, object{"id": uuid.NewString(), "order": "dmy",
+		"text": "time,spot,target,hours\n4/5/2026 07:45,Kettle Bar,red drum,1\n"})
 	assert.Contains(t, out.First[0].StartedAt, "2026-05-04")
 	// Half of a file only where that is asked for.
-	half := object{"id": uuid.NewString(), "text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,1\nx,Kettle Bar,red drum,1\n",
+	half := object{"id": uuid.NewString(),
+		"text": "time,spot,target,hours\n2026-11-18 07:45,Kettle Bar,red drum,1\nx,Kettle Bar,red drum,1\n",
 		"keep": true, "partial": true}
 	out, status := ask(c, half)
 	require.Equal(t, http.StatusOK, status)
 	assert.True(t, out.Kept)
 	assert.Len(t, out.Faults, 1)
-	for text, field := range map[string]string{"": "body.text", "a,b\n1,2\n": "body.text", "{": "body.text", `{"format":"other"}`: "body.text"} {
+	for text, field := range map[string]string{"": "body.text", "a,b\n1,2\n": "body.text", "{": "body.text",
+		`{"format":"other"}`: "body.text"} {
 		var p problem
 		require.Equal(t, 422, c.Do("POST", "/interchange/log", object{"id": uuid.NewString(), "name": "f", "text": text}, &p), text)
 		assert.Equal(t, field, p.Errors[0].Location, text)
@@ -257,7 +263,8 @@ func TestTheWholeLogComesBackAsItWas(t *testing.T) {
 	var first struct{ Spells []json.RawMessage }
 	require.NoError(t, json.Unmarshal([]byte(doc), &first))
 	spots := object{"Kettle Bar": other.ID("Kettle Bar"), "Cutwater Pier": other.ID("Kettle Bar")}
-	out, status = ask(other, object{"id": uuid.NewString(), "name": "log.csv", "text": table, "keep": true, "partial": true, "spots": spots})
+	out, status = ask(other, object{"id": uuid.NewString(), "name": "log.csv", "text": table, "keep": true, "partial": true,
+		"spots": spots})
 	require.Equal(t, http.StatusOK, status)
 	assert.Positive(t, out.Spells)
 	_, tableBack = documents()

@@ -107,7 +107,8 @@ func (n namer) spell(sp store.Spell) spellOut {
 }
 
 func (n namer) catch(c store.Catch) CatchOut {
-	out := CatchOut{Species: c.Species, Photos: photosOf(c.Photos), ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target, CaughtAt: c.CaughtAt, LengthM: c.LengthM,
+	out := CatchOut{Species: c.Species, Photos: photosOf(c.Photos), ID: c.ID.String(), SpellID: c.SpellID.String(), Target: c.Target,
+		CaughtAt: c.CaughtAt, LengthM: c.LengthM,
 		MassKg: c.MassKg, Kept: c.Kept, Note: c.Note, Who: c.Who, Rod: c.Rod, CatchMoreBody: CatchMoreBody(c.CatchMore),
 		Revision: c.Revision}
 	out.TargetName, out.TargetInSentence = n.fish(c)

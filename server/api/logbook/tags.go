@@ -152,7 +152,8 @@ func (n namer) ownTagged(c *store.MeasuredCatch) (growth.Tagged, met) {
 
 // reported is a fish of a list. What kind it is may not be said; then it is none that could be doubted.
 func (n namer) reported(r *store.TagReport) (growth.Tagged, met) {
-	one := met{TaggedOut: TaggedOut{List: r.List, Number: r.Number, Programme: r.Programme, Target: r.Species, Name: r.Species, Time: r.MetAt,
+	one := met{TaggedOut: TaggedOut{List: r.List, Number: r.Number, Programme: r.Programme, Target: r.Species, Name: r.Species,
+		Time:     r.MetAt,
 		TimeZone: "UTC", LengthM: r.LengthM}}
 	if t, err := n.book.Target(r.Species); err == nil {
 		one.Target, one.Name = t.ID, t.Name
@@ -236,7 +237,8 @@ func (s service) tagsFile(ctx context.Context, as *web.Scope, _ *struct{}) (*web
 	place := func(v float64) string { return strconv.FormatFloat(v, 'f', 5, 64) }
 	for i := range list {
 		c := &list[i]
-		lines = append(lines, []string{table.Guarded(c.TagNumber), c.TagSide, table.Guarded(c.TagProgramme), c.Target, c.CaughtAt.UTC().Format(time.RFC3339),
+		lines = append(lines, []string{table.Guarded(c.TagNumber), c.TagSide, table.Guarded(c.TagProgramme), c.Target,
+			c.CaughtAt.UTC().Format(time.RFC3339),
 			place(c.Lat),
 			place(c.Lon), decimal(c.LengthM), decimal(c.MassKg)})
 	}

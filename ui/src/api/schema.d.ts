@@ -4693,7 +4693,7 @@ export interface components {
         IncomingBody: {
             /**
              * Format: double
-             * @description a spell lasted, where a line does not say; it is noted with the spell
+             * @description a spell lasted, where a line does not say
              */
             hours?: number;
             /**
@@ -4706,7 +4706,7 @@ export interface components {
             /** @description of the file */
             name: string;
             /**
-             * @description of dates written with numbers alone, where they do not tell it
+             * @description of dates in numbers, where they do not tell
              * @enum {string}
              */
             order?: "ymd" | "dmy" | "mdy";
@@ -4722,7 +4722,7 @@ export interface components {
             targets?: {
                 [key: string]: string;
             };
-            /** @description CSV with the columns that /interchange/columns tells, or a log.json */
+            /** @description CSV, its columns as /interchange/columns, or log.json */
             text: string;
         };
         IncomingOutputBody: {
