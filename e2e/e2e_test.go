@@ -2,6 +2,7 @@
 package e2e
 
 import (
+	"encoding/base64"
 	"encoding/json"
 	"fmt"
 	"os"
@@ -405,12 +406,19 @@ func TestFirstLoadIsSmall(t *testing.T) {
 	assert.Empty(t, outside, "nothing is fetched from elsewhere")
 }
 
-// handFile gives a file to the button that asks for one.
+// handFile gives a table to the button that asks for a file.
 func handFile(t *testing.T, p *browser.Page, button, name, text string) {
 	t.Helper()
+	handBytes(t, p, button, name, "text/csv", []byte(text))
+}
+
+// handBytes gives a file to the button that asks for one.
+func handBytes(t *testing.T, p *browser.Page, button, name, kind string, raw []byte) {
+	t.Helper()
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.file')].some((l) => l.innerText.includes('`+button+`'))`), "%s", button)
-	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File([`+strconv.Quote(text)+`], '`+name+`',
-		{type: 'text/csv'}));
+	_, err := browser.Eval[any](p, `(() => { const d = new DataTransfer();
+		const bytes = Uint8Array.from(atob('`+base64.StdEncoding.EncodeToString(raw)+`'), (c) => c.charCodeAt(0));
+		d.items.add(new File([bytes], '`+name+`', {type: '`+kind+`'}));
 		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('`+button+`')).querySelector('input');
 			i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`)
 	require.NoError(t, err)

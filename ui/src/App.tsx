@@ -25,6 +25,7 @@ const FishPage = page(() => import('./fish/FishPage'));
 const BackPage = page(() => import('./back/BackPage'));
 const EvidencePage = page(() => import('./back/EvidencePage'));
 const ComparePage = page(() => import('./back/ComparePage'));
+const FilesPage = page(() => import('./back/FilesPage'));
 const MeasuresPage = page(() => import('./back/MeasuresPage'));
 const TrialsPage = page(() => import('./trial/TrialsPage'));
 const TrialPage = page(() => import('./trial/TrialPage'));
@@ -68,6 +69,7 @@ function Pages() {
               <Route path="/back" element={<BackPage />} />
               <Route path="/back/evidence" element={<EvidencePage />} />
               <Route path="/back/compare" element={<ComparePage />} />
+              <Route path="/back/files" element={<FilesPage />} />
               <Route path="/back/measures" element={<MeasuresPage />} />
               <Route path="/back/trials" element={<TrialsPage />} />
               <Route path="/back/trials/:id" element={<TrialPage />} />

@@ -211,6 +211,7 @@ func (c *coming) spell(ctx context.Context, in *logcsv.Spell) error {
 		}
 		out.Catches = append(out.Catches, store.Catch{ID: idOf(f.ID), CatchEntry: entry})
 	}
+	out.SpotName, out.TimeZone = sp.Name, sp.Water.TimeZone
 	out.ID = idOf(in.ID)
 	out.named = out.ID != uuid.Nil
 	c.spells = append(c.spells, out)

@@ -26,6 +26,7 @@ type coming struct {
 	UnknownTargets []struct{ Name string } `json:"unknown_targets"`
 	First          []struct {
 		SpotName   string `json:"spot_name"`
+		TimeZone   string `json:"time_zone"`
 		TargetName string `json:"target_name"`
 		StartedAt  string `json:"started_at"`
 		Fish       int
@@ -106,6 +107,8 @@ func TestAFileOfOnesOwnComesInAndGoes(t *testing.T) {
 	require.Equal(t, http.StatusOK, status)
 	assert.Equal(t, []int{0, 2}, []int{again.Spells, again.Doubles})
 	assert.True(t, again.First[0].Double)
+	assert.Equal(t, []string{"Kettle Bar", "Etc/GMT+3", "Red drum"},
+		[]string{again.First[0].SpotName, again.First[0].TimeZone, again.First[0].TargetName})
 	assert.Equal(t, 422, c.Do("POST", "/interchange/log", object{"id": uuid.NewString(), "name": "f", "text": file, "target": "red-drum",
 		"spots": body["spots"], "targets": body["targets"], "keep": true}, nil))
 

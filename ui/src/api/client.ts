@@ -428,6 +428,28 @@ export const api = {
   putOuting: (id: string, body: Schemas['OutingBody']) =>
     settle(client.PUT('/v1/outings/{id}', { params: { path: { id } }, body })),
   tags: () => settle(client.GET('/v1/tags', {})),
+  importTags: (list: string, text: string) =>
+    settle(client.POST('/v1/interchange/tags', { params: { query: { list } }, ...asText(text) })),
+  deleteTagList: (list: string) =>
+    settle(client.DELETE('/v1/interchange/tags', { params: { query: { list } } })),
+  importLog: (body: Schemas['IncomingBody']) => settle(client.POST('/v1/interchange/log', { body })),
+  imports: () => settle(client.GET('/v1/imports', {})),
+  takeBackImport: (id: string) => settle(client.DELETE('/v1/imports/{id}', { params: { path: { id } } })),
+  sightings: (query: { spot_id?: string; most?: number }) =>
+    settle(client.GET('/v1/sightings', { params: { query } })),
+  putSighting: (id: string, body: Schemas['SightingInputBody']) =>
+    settle(client.PUT('/v1/sightings/{id}', { params: { path: { id } }, body })),
+  deleteSighting: (id: string) => settle(client.DELETE('/v1/sightings/{id}', { params: { path: { id } } })),
+  putPhoto: (id: string, catch_id: string, keep: boolean, file: File) =>
+    settle(
+      client.PUT('/v1/photos/{id}', {
+        params: { path: { id }, query: { catch_id, keep } },
+        body: file as never,
+        bodySerializer: (b: unknown) => b as File,
+        headers: { 'Content-Type': file.type },
+      }),
+    ),
+  deletePhoto: (id: string) => settle(client.DELETE('/v1/photos/{id}', { params: { path: { id } } })),
   growth: (target: string) => settle(client.GET('/v1/growth', { params: { query: { target } } })),
   logDays: (query: NonNullable<paths['/v1/log/days']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/log/days', { params: { query } })),

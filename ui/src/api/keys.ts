@@ -29,6 +29,7 @@ export const keys = {
   outing: ['outing'],
   clashes: ['clashes'],
   seasons: ['seasons'],
+  imports: ['imports'],
 } as const;
 
 /** Everything that rests on what is known of the moment. */
@@ -69,6 +70,8 @@ export const rests = {
   // Advice goes by the log, and where a run lies rests on what it met.
   log: [
     'spells',
+    'imports',
+    'coming',
     'log-days',
     'tags',
     'growth',
@@ -94,6 +97,7 @@ export const rests = {
   noted: ['spot-tide'],
   plans: ['plans', 'plan', 'plan-sheet'],
   trials: ['trials', 'trial'],
+  sightings: ['sightings'],
   tide: [...ofSpots, 'waters', 'spot-tide', 'stations', 'water', 'compare-stations', 'finds'],
   playbook: [
     ...ofLog,

@@ -17,6 +17,8 @@ import { again, written } from './again';
 import { Calendar } from './Calendar';
 import { LogTable } from './LogTable';
 import { MoreOfCatch } from './MoreOfCatch';
+import { Photos } from './Photos';
+import { Sightings } from './Sightings';
 import { SavedFilters } from './SavedFilters';
 import { useFilters, type Filters } from './useFilters';
 import './back.css';
@@ -125,9 +127,7 @@ export default function BackPage() {
         <Link to="/back/compare">{say.whichIsBetter}</Link>
         <Link to="/back/trials">{say.trials}</Link>
         <Link to="/back/measures">{say.measures2.title}</Link>
-        <a href={`/api/v1/interchange/log.csv?${address}`} download>
-          {say.asCsv}
-        </a>
+        <Link to={`/back/files?${address}`}>{say.files.title}</Link>
       </p>
       {log.error && (
         <p role="alert" className="panel">
@@ -158,6 +158,7 @@ export default function BackPage() {
           )}
         </div>
       )}
+      {seen === 'days' && d && <Sightings {...(f.spot_id ? { spot: f.spot_id } : {})} />}
       {seen === 'calendar' && <Calendar f={f} now={here.present()} />}
       {seen === 'table' && d && d.total > 0 && <LogTable spells={spells} />}
       {seen === 'days' && byDay(spells).map(([day, list]) => <Day key={day} day={day} spells={list} />)}
@@ -323,7 +324,8 @@ function SpellDetail({ s }: { s: Spell }) {
               >
                 {say.takeOut}
               </Button>
-              <MoreOfCatch c={c} zone={s.time_zone} />
+              <MoreOfCatch c={c} />
+              <Photos c={c} zone={s.time_zone} />
             </li>
           ))}
         </ul>

@@ -1,14 +1,17 @@
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query';
 import { Select } from 'antd';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Schemas } from '../api/client';
-import { keys } from '../api/keys';
+import { keys, useInvalidate } from '../api/keys';
+import { Fault } from '../frame/Fault';
 import { Wide } from '../frame/Wide';
 import { useTitle } from '../frame/useTitle';
 import { fixed } from '../format/measure';
 import { distance, show } from '../format/spoken';
 import { day } from '../format/time';
+import { ChooseFile } from '../setup/ChooseFile';
+import { useColumns } from '../setup/MapColumns';
 import { soughtLast } from '../tie/asking';
 import './evidence.css';
 import { back as say } from '../words/back';
@@ -73,9 +76,10 @@ export default function MeasuresPage() {
       <section className="panel evidence-part">
         <h2>{say.measures2.again}</h2>
         {tags.error && <p role="alert">{tags.error.message}</p>}
+        {tags.data && <Lists lists={tags.data.lists} />}
         {tags.data?.tagged.length === 0 && <p className="quiet">{say.measures2.noTags}</p>}
         {tags.data?.recaptures.map((r) => (
-          <p key={r.first.catch_id + r.again.catch_id}>
+          <p key={r.first.time + r.again.time + r.first.number}>
             {say.measures2.recapture({
               fish: r.again.target_name,
               number: r.first.number,
@@ -83,6 +87,7 @@ export default function MeasuresPage() {
               again: place(r.again),
               days: Math.round(r.days),
               way: distance(r.straight_m),
+              round: r.over_water_m === undefined ? undefined : distance(r.over_water_m),
               grown:
                 r.growth_m_per_day === undefined
                   ? undefined
@@ -131,7 +136,44 @@ export default function MeasuresPage() {
 
 const percent = (fat: number) => `${Math.round(100 * (fat - 1))}`;
 
-const place = (t: Schemas['TaggedOut']) => `${t.spot_name}, ${day(t.time, t.time_zone)}`;
+const place = (t: Schemas['TaggedOut']) => `${t.spot_name ?? t.list}, ${day(t.time, t.time_zone)}`;
+
+/** Lists of tagged fish that others met: taken in, and forgotten. */
+function Lists({ lists }: { lists: readonly Schemas['TagListOut'][] }) {
+  const invalidate = useInvalidate();
+  const follow = () => invalidate('log');
+  const send = useMutation({
+    mutationFn: (l: { name: string; text: string }) => api.importTags(l.name, l.text),
+    onSuccess: follow,
+  });
+  const forget = useMutation({ mutationFn: api.deleteTagList, onSuccess: follow });
+  const { take, form } = useColumns('tags', (text, name) =>
+    send.mutate({ text, name: name.replace(/\.\w+$/, '').slice(0, 120) }),
+  );
+  return (
+    <div className="tag-lists">
+      <p className="quiet">{say.measures2.listsSay}</p>
+      <ChooseFile
+        says={say.measures2.addList}
+        accept=".csv,text/csv"
+        onFile={(f) => void take(f)}
+        {...(send.error ? { fault: send.error.message } : {})}
+      />
+      {form}
+      <Fault of={[forget]} />
+      <ul>
+        {lists.map((l) => (
+          <li key={l.name}>
+            {say.measures2.list(l.name, l.fish)}{' '}
+            <button className="plain small" onClick={() => forget.mutate(l.name)}>
+              {say.measures2.forget(l.name)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
 
 /** "62.0 cm, 2.9 kg, at Kettle Bar, Sat 3 Oct: fat for its length". */
 const best = (b: Schemas['BestOut']) =>

@@ -1,19 +1,22 @@
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type Spell } from '../api/client';
-import { useInvalidate } from '../api/keys';
+import { keys, useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { NumberField } from '../format/NumberField';
 import { show } from '../format/spoken';
+import { AddPhoto } from './Photos';
 import { more, written } from './again';
 import { back as say } from '../words/back';
 
 type Catch = Spell['catches'][number];
+/** Stands for a target where a fish is none of them. */
+const other = 'other';
 type More = ReturnType<typeof more>;
 
 /** What few catches say, and where it is written: length, girth, how it was measured, hook, tag. */
-export function MoreOfCatch({ c }: { c: Catch; zone: string }) {
+export function MoreOfCatch({ c }: { c: Catch }) {
   const [open, setOpen] = useState(false);
   const said = [
     c.measured && say.measuredBy(c.measured),
@@ -38,6 +41,8 @@ export function MoreOfCatch({ c }: { c: Catch; zone: string }) {
 function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
   const invalidate = useInvalidate();
   const [length, setLength] = useState<number | undefined>(c.length_m);
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  const [kind, setKind] = useState({ target: c.target, species: c.species ?? '' });
   const [m, set] = useState<Partial<More>>(more(c));
   const change = (part: Partial<More>) => set({ ...m, ...part });
   const save = useMutation({
@@ -45,6 +50,8 @@ function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
       api.putCatch(c.id, {
         spell_id: c.spell_id,
         ...written(c),
+        target: kind.target,
+        ...(kind.target === other ? { species: kind.species.trim() } : {}),
         ...(m as More),
         ...(length ? { length_m: length } : {}),
         revision: c.revision,
@@ -56,6 +63,30 @@ function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
   });
   return (
     <div className="form catch-more">
+      <label>
+        {say.kindOfFish}
+        <Select
+          aria-label={say.kindOfFish}
+          virtual={false}
+          showSearch={{ optionFilterProp: 'label' }}
+          value={kind.target}
+          onChange={(target: string) => setKind({ ...kind, target })}
+          options={[
+            ...(targets.data ?? []).map((t) => ({ value: t.id, label: t.name })),
+            { value: other, label: say.files.noneOfThem },
+          ]}
+        />
+      </label>
+      {kind.target === other && (
+        <label>
+          {say.nameOfFish}
+          <Input
+            value={kind.species}
+            maxLength={80}
+            onChange={(e) => setKind({ ...kind, species: e.target.value })}
+          />
+        </label>
+      )}
       <label>
         {say.length}
         <NumberField measure="fish_length" min={0.01} max={3.99} value={length} onChange={setLength} />
@@ -126,6 +157,7 @@ function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
           onChange={(e) => change({ tag_programme: e.target.value })}
         />
       </label>
+      <AddPhoto c={c} />
       <Fault of={[save]} />
       <button className="act" disabled={save.isPending} onClick={() => save.mutate()}>
         {say.keepIt}

@@ -3,6 +3,7 @@ import type { Spell, SpellIn } from '../api/client';
 /** A catch as it is written. */
 export const written = (c: Spell['catches'][number]) => ({
   target: c.target,
+  ...(c.species ? { species: c.species } : {}),
   caught_at: c.caught_at,
   kept: c.kept,
   note: c.note,

@@ -48,7 +48,7 @@ export const back = {
   aboutByItsLength: (massEstimate: string) => `about ${massEstimate} by its length`,
   kept: 'kept',
   released: 'released',
-  takeTheOfOut: (targetInSentence: string, caught: string) => `Take the ${targetInSentence} of ${caught} out`,
+  takeTheOfOut: (targetInSentence: string, caught: string) => `take out the ${targetInSentence} of ${caught}`,
   takeOut: 'take out',
   change: 'Change',
   remove: 'Remove',
@@ -139,10 +139,11 @@ export const back = {
       again: string;
       days: number;
       way: string;
+      round: string | undefined;
       grown: string | undefined;
       doubt: string | undefined;
     }) =>
-      `${r.fish} ${r.number}: ${r.first}, and again ${r.again}. ${r.days} days at liberty, ${r.way} away as the gull flies${r.grown ? `, ${r.grown}` : ''}.${
+      `${r.fish} ${r.number}: ${r.first}, and again ${r.again}. ${r.days} days at liberty, ${r.way} away as the gull flies${r.round ? `, ${r.round} over water` : ''}${r.grown ? `, ${r.grown}` : ''}.${
         r.doubt === 'shrunk'
           ? ' It is shorter than it was: measure again, or it is another fish.'
           : r.doubt
@@ -150,6 +151,11 @@ export const back = {
             : ''
       }`,
     asCsv: 'All tags as CSV',
+    listsSay:
+      'A list of tagged fish that others met (CSV: tag_number, time, lat, lon) is matched with yours.',
+    addList: 'Take a list of tags in',
+    list: (name: string, fish: number) => `${name}: ${fish} fish`,
+    forget: (name: string) => `Forget ${name}`,
   },
 
   // MoreOfCatch.tsx
@@ -280,6 +286,99 @@ export const back = {
     of: (rules: readonly string[]) => `Most of: ${rules.join(' · ')}`,
     plan: (spot: string) => `To learn: ${spot}`,
     planIt: 'Make it a plan',
+  },
+
+  // MoreOfCatch.tsx
+  kindOfFish: 'Fish',
+  nameOfFish: 'Its name',
+
+  // Photos.tsx
+  photos: {
+    of: (fish: string, n: number, all: number) =>
+      all > 1 ? `Photo ${n} of ${all} of the ${fish}` : `Photo of the ${fish}`,
+    taken: (when: string, where: string, way: string) =>
+      `Taken ${when}${where ? `, at ${where}` : ''}${way ? `, looking ${way}° from north` : ''}. The picture itself says none of it.`,
+    nothingKept: 'When and where it was taken was not kept.',
+    close: 'Close',
+    remove: 'Take the photo away',
+    add: 'Add a photo',
+    sending: 'Sending…',
+    keep: 'Keep when, where and which way it was taken, for me alone',
+  },
+
+  // Sightings.tsx
+  sightings: {
+    title: 'Seen without fishing',
+    the: 'The sighting',
+    write: 'Write down what you saw without fishing',
+    what: 'What was there, or that nothing was',
+    when: 'When',
+    ago: [
+      { value: 0, label: 'now' },
+      { value: 30, label: 'half an hour ago' },
+      { value: 60, label: 'an hour ago' },
+      { value: 120, label: 'two hours ago' },
+      { value: 240, label: 'four hours ago' },
+    ],
+    note: 'Where it went, what else',
+    signs: (list: readonly string[]) => {
+      const all = list.join(', ');
+      return all.charAt(0).toUpperCase() + all.slice(1);
+    },
+  },
+
+  // FilesPage.tsx, Coming.tsx
+  files: {
+    title: 'In and out',
+    in: 'A log of your own, taken in',
+    inSays:
+      'A table with a line for each outing or each fish (CSV), or a log.json. You see what it would do before it does it, and can take it back.',
+    choose: 'Choose a file',
+    before: 'Taken in before',
+    cameIn: (when: string, spells: number, changed: number) =>
+      `${when}: ${spells} ${spells === 1 ? 'spell' : 'spells'}${changed ? `, ${changed} changed since` : ''}`,
+    takeBack: (name: string) => `Take ${name} back`,
+    went: (name: string, spells: number) =>
+      `${spells} ${spells === 1 ? 'spell' : 'spells'} of ${name} went. What you changed since stays.`,
+    out: 'Your log, to take along',
+    outAll: 'All of it, blanks and effort included.',
+    outFiltered: 'Only what the filters of the log let through.',
+    csvIs: 'for spreadsheets: a line for each spell and each catch',
+    asJson: 'As JSON',
+    jsonIs: 'comes back as it was, with every reading and whose it is; photos go with the account’s copy',
+    whatWould: (name: string) => `What ${name} would do`,
+    order: 'Its dates begin with',
+    orders: [
+      { value: 'dmy', label: 'the day' },
+      { value: 'mdy', label: 'the month' },
+    ],
+    sought: 'Sought, where a line does not say',
+    asTheFileSays: 'as the file says',
+    hours: 'Hours fished, where a line does not say',
+    spotOf: (name: string) => `The spot “${name}” is`,
+    fishOf: (name: string) => `The fish “${name}” is`,
+    chooseOne: 'choose',
+    noneOfThem: 'another fish, none of these',
+    sum: (spells: number, blanks: number, fish: number) => (
+      <>
+        <b>{spells}</b> new {spells === 1 ? 'spell' : 'spells'}, <b>{blanks}</b> of them blank, with{' '}
+        <b>{fish}</b> fish.
+      </>
+    ),
+    between: (from: string, to: string) => (from === to ? `${from}.` : `${from} to ${to}.`),
+    doubles: (n: number) => `${n} ${n === 1 ? 'is' : 'are'} in the log already and left out.`,
+    reckoned: (n: number) =>
+      `Of ${n} the hours are reckoned; a rate made of them is no better than your guess.`,
+    faults: (n: number) => `${n} ${n === 1 ? 'line' : 'lines'} cannot be read:`,
+    fault: (line: number, column: string, says: string) =>
+      `Line ${line}${column ? `, ${column.replaceAll('_', ' ')}` : ''}: ${says}`,
+    first: 'The first of them',
+    columns: ['Line', 'Day', 'Time', 'Spot', 'Sought', 'With', 'Fish', ''],
+    there: 'there already',
+    new: 'new',
+    leaveOut: 'Leave out the lines that are not understood',
+    take: (spells: number) => `Take ${spells} ${spells === 1 ? 'spell' : 'spells'} into the log`,
+    leave: 'Leave it',
   },
 
   // ComparePage.tsx

@@ -1,0 +1,155 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Button, Checkbox, Input, Select } from 'antd';
+import { useState } from 'react';
+import { v7 } from 'uuid';
+import { api, type Schemas } from '../api/client';
+import { useInvalidate } from '../api/keys';
+import { Fault } from '../frame/Fault';
+import { useUndo } from '../frame/useUndo';
+import { clock, dayOfYear } from '../format/time';
+import { metres } from '../format/measure';
+import { usePlace } from '../moment/moment';
+import './sightings.css';
+import { back as say } from '../words/back';
+
+/** What was seen without fishing: written down, and looked back at. */
+export function Sightings({ spot }: { spot?: string }) {
+  const [writing, write] = useState(false);
+  const list = useQuery({
+    queryKey: ['sightings', spot],
+    queryFn: () => api.sightings(spot ? { spot_id: spot, most: 20 } : { most: 20 }),
+  });
+  const seen = list.data?.sightings ?? [];
+  return (
+    <section className="sightings" aria-label={say.sightings.title}>
+      <div className="sightings-head">
+        {seen.length > 0 && <h2>{say.sightings.title}</h2>}
+        {!writing && (
+          <button className="plain" onClick={() => write(true)}>
+            {say.sightings.write}
+          </button>
+        )}
+      </div>
+      <Fault of={[list]} />
+      {writing && list.data && (
+        <Form kinds={list.data.kinds} {...(spot ? { spot } : {})} onDone={() => write(false)} />
+      )}
+      {seen.length > 0 && (
+        <ul className="panel log">
+          {seen.map((g) => (
+            <Seen key={g.id} g={g} />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+function Seen({ g }: { g: Schemas['SightingOut'] }) {
+  const invalidate = useInvalidate();
+  const undo = useUndo();
+  const follow = () => invalidate('sightings');
+  const remove = useMutation({
+    mutationFn: () => api.deleteSighting(g.id),
+    onSuccess: () => {
+      void follow();
+      undo(say.sightings.the, () =>
+        api
+          .putSighting(g.id, {
+            spot_id: g.spot_id,
+            seen_at: g.seen_at,
+            signs: g.signs,
+            note: g.note ?? '',
+            mark: g.mark ?? '',
+            target: g.target ?? '',
+          })
+          .then(follow),
+      );
+    },
+  });
+  return (
+    <li className="sighting">
+      <span className="log-time">
+        {dayOfYear(g.seen_at, g.time_zone)} {clock(g.seen_at, g.time_zone)}
+      </span>
+      <span>
+        <b>{say.sightings.signs(g.signs)}</b>
+        {g.note && <span className="quiet"> {g.note}</span>}
+      </span>
+      <span>{g.spot_name}</span>
+      <span className="log-stage">
+        {g.tide_stage} <span className="quiet">{metres(g.tide_level_m)}</span>
+      </span>
+      <Fault of={[remove]} />
+      <button className="plain small" onClick={() => remove.mutate()}>
+        {say.remove}
+      </button>
+    </li>
+  );
+}
+
+function Form(props: { kinds: readonly string[]; spot?: string; onDone: () => void }) {
+  const here = usePlace();
+  const invalidate = useInvalidate();
+  const [spot, setSpot] = useState(props.spot ?? here.spot?.id);
+  const [signs, setSigns] = useState<string[]>([]);
+  const [note, setNote] = useState('');
+  const [ago, setAgo] = useState(0);
+  const save = useMutation({
+    mutationFn: () =>
+      api.putSighting(v7(), {
+        spot_id: spot!,
+        seen_at: new Date(here.present().getTime() - ago * 60_000).toISOString(),
+        signs,
+        note: note.trim(),
+      }),
+    onSuccess: async () => {
+      await invalidate('sightings');
+      props.onDone();
+    },
+  });
+  return (
+    <form
+      className="panel sighting-form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        save.mutate();
+      }}
+    >
+      <div className="sighting-where">
+        <Select
+          aria-label={say.spot}
+          virtual={false}
+          value={spot ?? null}
+          onChange={(v: string) => setSpot(v)}
+          options={here.spots.map((s) => ({ value: s.id, label: s.name }))}
+        />
+        <Select aria-label={say.sightings.when} value={ago} onChange={setAgo} options={say.sightings.ago} />
+      </div>
+      <fieldset>
+        <legend>{say.sightings.what}</legend>
+        <Checkbox.Group
+          value={signs}
+          onChange={(v) => setSigns(v as string[])}
+          options={props.kinds.map((k) => ({ value: k, label: k }))}
+        />
+      </fieldset>
+      <label>
+        {say.sightings.note}
+        <Input value={note} maxLength={1000} onChange={(e) => setNote(e.target.value)} />
+      </label>
+      <Fault of={[save]} />
+      <div className="log-acts">
+        <Button
+          type="primary"
+          htmlType="submit"
+          disabled={!spot || signs.length === 0}
+          loading={save.isPending}
+        >
+          {say.keepIt}
+        </Button>
+        <Button onClick={props.onDone}>{say.files.leave}</Button>
+      </div>
+    </form>
+  );
+}
