@@ -36,7 +36,10 @@ func (f databaseFlags) open(ctx context.Context) (*database, error) {
 	}
 	db, err := localdb.Start(ctx, f.Data)
 	if err != nil {
-		return nil, err
+		return nil, withCopy(f.Data, err)
+	}
+	if err := copyBefore(ctx, f.Data, db.DSN()); err != nil {
+		return nil, errors.Join(err, db.Stop())
 	}
 	return &database{db.DSN(), db.HasRoom, db.Done(), db.Stop}, nil
 }

@@ -50,6 +50,31 @@ func migrate(ctx context.Context, db *sqlx.DB) error {
 	return nil
 }
 
+// Behind says whether a database of some schema is behind the one this program knows, and which that is; a database
+// without any is not.
+func Behind(ctx context.Context, dsn string) (newest int64, behind bool, err error) {
+	db, err := sqlx.Open("mysql", dsn)
+	if err != nil {
+		return 0, false, fmt.Errorf("store: %w", err)
+	}
+	defer db.Close()
+	files, err := fs.Glob(migrations, "migrations/*.sql")
+	if err != nil {
+		return 0, false, err
+	}
+	if newest, err = goose.NumericComponent(files[len(files)-1]); err != nil {
+		return 0, false, err
+	}
+	var at sql.NullInt64
+	var begun bool
+	if err := db.GetContext(ctx, &begun, `SELECT EXISTS (SELECT 1 FROM information_schema.tables
+		WHERE table_schema = DATABASE() AND table_name = ?)`, versions); err != nil || !begun {
+		return newest, false, err
+	}
+	err = db.GetContext(ctx, &at, `SELECT MAX(version_id) FROM `+versions+` WHERE is_applied`)
+	return newest, at.Int64 > 0 && at.Int64 < newest, err
+}
+
 // refuseNewer refuses a database whose schema this program does not know, and mends what
 // was left where the very first step was cut off: a list of steps without its first line.
 func refuseNewer(ctx context.Context, db *sqlx.Conn, p *goose.Provider) error {

@@ -5,6 +5,7 @@ import { v7 } from 'uuid';
 import { api, type Spell } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
+import { written as position } from '../format/position';
 import { clock, dayOfYear } from '../format/time';
 import { ChooseFile } from '../setup/ChooseFile';
 import { back as say } from '../words/back';
@@ -57,7 +58,7 @@ function Shown({ p, zone, says }: { p: Photo; zone: string; says: string }) {
           {p.taken_at
             ? say.photos.taken(
                 `${dayOfYear(p.taken_at, zone)} ${clock(p.taken_at, zone)}`,
-                p.lat !== undefined ? `${p.lat.toFixed(4)}, ${(p.lon ?? 0).toFixed(4)}` : '',
+                p.lat !== undefined && p.lon !== undefined ? position({ lat: p.lat, lon: p.lon }) : '',
                 p.heading_deg !== undefined ? p.heading_deg.toFixed(0) : '',
               )
             : say.photos.nothingKept}

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { fits, guess, header, renamed, type Column } from './columns';
+import './file.css';
 import { setup as say } from '../words/setup';
 
 /** A file on its way in: as it is, or with its columns named by the person. */
