@@ -85,6 +85,7 @@ func examples(c *testkit.Client) map[string]example {
 	synced := testkit.AnOuting(bar)
 	synced["id"] = fresh()["id"]
 	return map[string]example{
+		"GET /log/places":           {query: map[string]string{"target": "red-drum"}},
 		"GET /log/days":             {query: map[string]string{"target": "red-drum"}},
 		"GET /interchange/log.csv":  {query: map[string]string{"target": "red-drum"}},
 		"GET /tags":                 {},

@@ -134,7 +134,7 @@ func answers(ids map[string]string) map[string]asked {
 		"putPhoto":      {how: theirs, query: "catch_id=" + ids["catche"], text: string(testkit.APhoto())},
 		"importTags":    {how: members, query: "list=a", text: "tag_number,time,lat,lon\nA,2026-11-19T06:00:00Z,38,-31\n"},
 		"deleteTagList": {how: unheard, query: "list=b"},
-		"listTrials":    m, "logDays": m, "tags": m, "tagsFile": m,
+		"listTrials":    m, "logDays": m, "logPlaces": m, "tags": m, "tagsFile": m,
 		"growth": {how: members, query: "target=red-drum"}, "logFile": m, "trial": {how: theirs}, "trialResult": {how: theirs},
 		"deleteTrial": {how: unheard},
 		"putTrial":    {how: theirs, body: testkit.ATrial(spot)}, "putBlock": {how: theirs, body: testkit.ABlock()},

@@ -144,9 +144,12 @@ func listed(ctx context.Context, q querier, angler uuid.UUID, f Filter) (spells 
 
 // summed over all spells of a condition.
 func summed(ctx context.Context, q querier, where string, args []any) (sum Summary, err error) {
-	return sum, q.GetContext(ctx, &sum, `SELECT COUNT(*) AS spells, COALESCE(SUM(p.caught = 0), 0) AS blanks,
-		COALESCE(SUM(p.caught), 0) AS catches, COALESCE(SUM(`+rodHours+`), 0) AS rod_hours FROM spell p WHERE `+where, args...)
+	return sum, q.GetContext(ctx, &sum, `SELECT `+sums+` FROM spell p WHERE `+where, args...)
 }
+
+// sums of a [Summary].
+const sums = `COUNT(*) AS spells, COALESCE(SUM(p.caught = 0), 0) AS blanks, COALESCE(SUM(p.caught), 0) AS catches,
+	COALESCE(SUM(` + rodHours + `), 0) AS rod_hours`
 
 // Total of the spells a filter lets through.
 func (s *Store) Total(ctx context.Context, angler uuid.UUID, f Filter) (Summary, error) {
@@ -168,6 +171,21 @@ func (s *Store) Efforts(ctx context.Context, angler uuid.UUID, f Filter) (list [
 	return list, s.db.SelectContext(ctx, &list, `SELECT p.started_at, w.time_zone, `+rodHours+` AS rod_hours, p.caught AS catches
 		FROM spell p JOIN spot s ON s.id = p.spot_id JOIN water w ON w.id = s.water_id WHERE `+where+` ORDER BY p.started_at, p.id`,
 		args...)
+}
+
+// Tally of the spells at a mark of a spot.
+type Tally struct {
+	SpotID uuid.UUID `db:"spot_id"`
+	// Mark by its name; empty: none was told.
+	Mark string `db:"mark"`
+	Summary
+}
+
+// Tallies of the spells a filter lets through, by spot and mark.
+func (s *Store) Tallies(ctx context.Context, angler uuid.UUID, f Filter) (list []Tally, err error) {
+	where, args := f.where(angler)
+	return list, s.db.SelectContext(ctx, &list, `SELECT p.spot_id, p.mark, `+sums+` FROM spell p WHERE `+where+`
+		GROUP BY p.spot_id, p.mark ORDER BY p.spot_id, p.mark`, args...)
 }
 
 // Spell by id, with its readings and catches.

@@ -6,13 +6,60 @@ import (
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
+	"github.com/google/uuid"
 
 	"greypebble/server/api/web"
 	"greypebble/server/store"
 )
 
 func (s service) registerDays(api huma.API) {
+	web.Signed(api, s.Deps, web.Get("/log/places", "logPlaces", "Effort and catch by spot and mark"), s.places)
 	web.Signed(api, s.Deps, web.Get("/log/days", "logDays", "Effort and catch by the day, as the clock at the water has it"), s.days)
+}
+
+type placeOut struct {
+	SpotID   string  `json:"spot_id"`
+	SpotName string  `json:"spot_name"`
+	Mark     string  `json:"mark" doc:"of the spot; empty: none was told"`
+	Spells   int     `json:"spells"`
+	Blanks   int     `json:"blanks"`
+	RodHours float64 `json:"rod_hours"`
+	Catches  int     `json:"catches"`
+}
+
+type placesOutput struct {
+	Body struct {
+		Places []placeOut `json:"places" nullable:"false" doc:"that were fished"`
+	}
+}
+
+func (s service) places(ctx context.Context, as *web.Scope, in *logFilter) (*placesOutput, error) {
+	n, err := names(ctx, as)
+	if err != nil {
+		return nil, err
+	}
+	f, err := s.filter(n, in, store.Filter{})
+	if err != nil {
+		return nil, err
+	}
+	list, err := s.Store.Tallies(ctx, as.Angler, f)
+	if err != nil {
+		return nil, err
+	}
+	spots, err := s.Store.Spots(ctx, as.Angler)
+	if err != nil {
+		return nil, err
+	}
+	called := map[uuid.UUID]string{}
+	for _, sp := range spots {
+		called[sp.ID] = sp.Name
+	}
+	out := &placesOutput{}
+	out.Body.Places = make([]placeOut, len(list))
+	for i, t := range list {
+		out.Body.Places[i] = placeOut{t.SpotID.String(), called[t.SpotID], t.Mark, t.Spells, t.Blanks, t.RodHours, t.Catches}
+	}
+	return out, nil
 }
 
 type dayOut struct {

@@ -54,6 +54,21 @@ func TestDaysFilesAndPagesAreTheLog(t *testing.T) {
 	assert.Equal(t, all.Total, spells)
 	assert.Equal(t, all.Catches, catches)
 	assert.InDelta(t, all.RodHours, hours, 1e-3)
+	var places struct {
+		Places []struct {
+			SpotName        string `json:"spot_name"`
+			Spells, Catches int
+			RodHours        float64 `json:"rod_hours"`
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/log/places", nil, &places))
+	spells, catches, hours = 0, 0, 0
+	for _, p := range places.Places {
+		assert.NotEmpty(t, p.SpotName)
+		spells, catches, hours = spells+p.Spells, catches+p.Catches, hours+p.RodHours
+	}
+	assert.Equal(t, []int{all.Total, all.Catches}, []int{spells, catches}, "by place they add up too")
+	assert.InDelta(t, all.RodHours, hours, 1e-3)
 	assert.Equal(t, 422, c.Do("GET", "/log/days?from=1999-01-01T00:00:00Z", nil, nil))
 
 	var file string

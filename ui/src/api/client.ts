@@ -451,6 +451,8 @@ export const api = {
     ),
   deletePhoto: (id: string) => settle(client.DELETE('/v1/photos/{id}', { params: { path: { id } } })),
   growth: (target: string) => settle(client.GET('/v1/growth', { params: { query: { target } } })),
+  logPlaces: (query: NonNullable<paths['/v1/log/places']['get']['parameters']['query']>) =>
+    settle(client.GET('/v1/log/places', { params: { query } })),
   logDays: (query: NonNullable<paths['/v1/log/days']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/log/days', { params: { query } })),
   spells: (query: NonNullable<paths['/v1/spells']['get']['parameters']['query']>) =>

@@ -73,6 +73,7 @@ export const rests = {
     'imports',
     'coming',
     'log-days',
+    'log-places',
     'tags',
     'growth',
     'seasons',

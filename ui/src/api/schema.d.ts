@@ -1254,6 +1254,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/log/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Effort and catch by spot and mark */
+        get: operations["logPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/login": {
         parameters: {
             query?: never;
@@ -6167,6 +6184,24 @@ export interface components {
             says: string;
             /** @description deepest first */
             under: components["schemas"]["PierOut"][];
+        };
+        PlaceOut: {
+            /** Format: int64 */
+            blanks: number;
+            /** Format: int64 */
+            catches: number;
+            /** @description of the spot; empty: none was told */
+            mark: string;
+            /** Format: double */
+            rod_hours: number;
+            /** Format: int64 */
+            spells: number;
+            spot_id: string;
+            spot_name: string;
+        };
+        PlacesOutputBody: {
+            /** @description that were fished */
+            places: components["schemas"]["PlaceOut"][];
         };
         PlanBody: {
             /** @description who comes along */
@@ -14058,6 +14093,78 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DaysOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    logPlaces: {
+        parameters: {
+            query?: {
+                target?: string;
+                spot_id?: string;
+                stage?: "flood" | "ebb";
+                third?: number;
+                from?: string;
+                to?: string;
+                outcome?: "blank" | "catch";
+                approach?: "live bait" | "cut bait" | "lure";
+                /** @description of its middle */
+                light?: string;
+                /** @description stands in offering, mark, note or who fished */
+                text?: string;
+                /** @description next of the page before: the spells after it */
+                after?: string;
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesOutputBody"];
                 };
             };
             /** @description Unauthorized */

@@ -3,7 +3,8 @@ import { Circle, Fill, RegularShape, Stroke, Style, Text } from 'ol/style';
 import { colour } from '../theme/colour';
 
 /** What a feature of the map is. */
-export type Kind = 'outline' | 'zone' | 'line' | 'shape' | 'spot' | 'mark' | 'find' | 'sketch' | 'start';
+export type Kind =
+  'outline' | 'zone' | 'line' | 'shape' | 'spot' | 'mark' | 'find' | 'sketch' | 'start' | 'fished';
 
 const fill = (name: string) => new Fill({ color: colour(name) });
 const stroke = (name: string, width: number, lineDash?: number[]) =>
@@ -108,6 +109,32 @@ export function styles(size: number) {
     stroke: stroke('--ink', 2.2),
   });
 
+  /** A stone as in the log: hollow without a fish, filled with how many; the longer it was fished, the larger. */
+  const fished = (fish: number, hours: number, apart: boolean) => {
+    const radius = Math.min(26, 7 + 2.2 * Math.sqrt(hours));
+    // Under its spot, which stays to be seen.
+    const dy = apart ? 0 : -(radius + 11);
+    return new Style({
+      image: new Circle({
+        declutterMode: 'none',
+        radius,
+        scale: [1.22, 0.92],
+        displacement: [0, dy],
+        fill: fish > 0 ? fill('--rail') : undefined!,
+        stroke: stroke(fish > 0 ? '--panel' : '--ink', 2),
+      }),
+      text: new Text({
+        text: fish > 0 ? String(fish) : '',
+        font: `650 ${size - 1}px 'Atkinson Hyperlegible Next Variable', sans-serif`,
+        fill: fill('--rail-ink'),
+        offsetY: -dy,
+        overflow: true,
+        declutterMode: 'none',
+      }),
+      zIndex: 8,
+    });
+  };
+
   return (f: FeatureLike, resolution: number): Style | Style[] | undefined => {
     const kind = f.get('kind') as Kind;
     const name = f.get('name') as string;
@@ -143,6 +170,12 @@ export function styles(size: number) {
         });
       case 'find':
         return new Style({ image: find(f.get('chosen') as boolean), zIndex: f.get('chosen') ? 7 : 6 });
+      case 'fished':
+        return fished(
+          f.get('fish') as number,
+          f.get('hours') as number,
+          (f.get('mark') as boolean) && resolution < near,
+        );
       case 'start':
         return new Style({ image: start, text: label('from here', false, size - 2, 17), zIndex: 6 });
       case 'sketch':

@@ -13,12 +13,13 @@ import { NewMark } from './NewMark';
 import { ContourPick } from './ContourPick';
 import { FindList, rejected } from './FindList';
 import { meansLast, picked, rememberMeans, SpotFilter, unpicked, type Pick } from './SpotFilter';
+import { fishedAt, LogHere, useFished, type Fished } from './LogHere';
 import { SpotList } from './SpotList';
 import { ZoneList } from './ZoneList';
 import { water as say } from '../words/water';
 
 type Tool = 'spot' | 'mark' | 'zone' | 'start';
-type Side = 'spots' | 'zones' | 'features';
+type Side = 'spots' | 'zones' | 'features' | 'log';
 
 const asks: Record<Tool, string> = {
   spot: say.touchTheMapWhereThe,
@@ -29,6 +30,7 @@ const asks: Record<Tool, string> = {
 
 const none: Find[] = [];
 const nowhere: ChartSpot[] = [];
+const nowhereFished: Fished[] = [];
 
 /** The water from above, flooding and draining with the ribbon, and the same in words beside it. */
 export default function MapPlace() {
@@ -83,6 +85,11 @@ export default function MapPlace() {
     enabled: lookedAt !== undefined && !!cells,
     staleTime: Infinity,
   });
+  const fished = useFished(side === 'log');
+  const places = useMemo(
+    () => (side === 'log' ? fishedAt(fished.places ?? [], spots) : nowhereFished),
+    [side, fished.places, spots],
+  );
   const [gone, setGone] = useState(() => rejected(here.spot.water_id));
   const offered = useMemo(
     () => (side === 'features' ? (finds.data ?? none).filter((f) => !gone.has(f)) : none),
@@ -136,6 +143,7 @@ export default function MapPlace() {
           onFind={setFind}
           start={start}
           sketch={sketch}
+          fished={places}
           onPlace={tool ? place : undefined}
         />
         <DepthKey classes={words.classes} />
@@ -179,6 +187,7 @@ export default function MapPlace() {
             { value: 'spots', label: say.spots },
             { value: 'zones', label: say.zones },
             { value: 'features', label: say.features },
+            { value: 'log', label: say.log.side },
           ]}
         />
         {side === 'spots' && mark && <NewMark at={mark} words={words} onDone={() => setMark(undefined)} />}
@@ -215,6 +224,7 @@ export default function MapPlace() {
             </p>
           </>
         )}
+        {side === 'log' && <LogHere fished={fished} onChoose={here.choose} />}
         {side === 'zones' && (
           <ZoneList
             water={water}

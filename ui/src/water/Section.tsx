@@ -1,9 +1,10 @@
 import { axis, unitOf } from '../format/spoken';
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef } from 'react';
-import type { Frame, RibbonData, SpotDetail } from '../api/client';
+import type { Frame, RibbonData, Spell, SpotDetail } from '../api/client';
 import { metres } from '../format/measure';
 import { clock } from '../format/time';
+import { LogDots } from './LogDots';
 import { useWidth } from '../ribbon/useWidth';
 import { water as say } from '../words/water';
 
@@ -12,10 +13,12 @@ type Props = {
   frame: Frame;
   turns: RibbonData['turns'];
   range?: { lowest_m: number; highest_m: number };
+  /** Spells of the log to be drawn where they were fished. */
+  log?: readonly Spell[];
 };
 
 /** The ground of a spot in section with the water in it, to scale (heights stretched, and said so). */
-export function Section({ spot, frame, turns, range }: Props) {
+export function Section({ spot, frame, turns, range, log }: Props) {
   const box = useRef<HTMLDivElement>(null);
   const width = useWidth(box);
   const narrow = width < 560;
@@ -172,6 +175,7 @@ export function Section({ spot, frame, turns, range }: Props) {
               </g>
             );
           })}
+          {log && <LogDots spells={log} spot={spot} drawn={drawn} />}
           {spot.place !== 'pier' &&
             (spot.manner === 'kayak' || spot.manner === 'boat' ? (
               <Afloat x={drawn.x(deepest(spot))} y={drawn.y(level)} />

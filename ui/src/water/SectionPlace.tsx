@@ -1,14 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
 import { Button } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api } from '../api/client';
 import { useSpotState } from '../conditions/useSpotState';
+import { metres } from '../format/measure';
 import { useGoing, useMoment, usePlace } from '../moment/moment';
+import { logWords } from './LogDots';
 import { Marks } from './Marks';
 import { PierReading } from './PierReading';
 import { Section } from './Section';
 import { Shelter } from './Shelter';
 import { SurfReading } from './SurfReading';
+import { Toggle } from './Toggle';
 import { Way } from './Way';
 import { water as say } from '../words/water';
 
@@ -19,6 +23,12 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
   const spot = useQuery({ queryKey: ['spot', here.spot.id], queryFn: () => api.spot(here.spot.id) });
   const state = useSpotState();
   const going = useGoing();
+  const [withLog, setWithLog] = useState(false);
+  const log = useQuery({
+    queryKey: ['spells', 'here', here.spot.id],
+    queryFn: () => api.spells({ spot_id: here.spot.id, most: 200 }),
+    enabled: withLog,
+  });
   const answered = going.visits.length > 0 || going.why !== undefined;
   // All at once: what came later would move what is already read.
   const ready = moment.frame && (spot.data ?? spot.error) && (state.data ?? state.error) && answered;
@@ -34,7 +44,26 @@ export function SectionPlace({ onMap }: { onMap: () => void }) {
             frame={moment.frame}
             turns={moment.ribbon?.turns ?? []}
             range={moment.ribbon}
+            {...(withLog && log.data ? { log: log.data.spells } : {})}
           />
+        )}
+        {spot.data && spot.data.section.length > 1 && (
+          <div className="section-log">
+            <Toggle on={withLog} onChange={setWithLog}>
+              {say.log.here}
+            </Toggle>
+            {withLog && log.data && (
+              <ul className="quiet small">
+                {log.data.total === 0 && <li>{say.log.nothing}</li>}
+                {logWords(log.data.spells, metres).map((w) => (
+                  <li key={w.mark}>
+                    <b>{w.mark}</b>: {w.says}
+                  </li>
+                ))}
+              </ul>
+            )}
+            {log.error && <p role="alert">{log.error.message}</p>}
+          </div>
         )}
         {spot.data && spot.data.section.length < 2 && (
           <div className="panel no-section">

@@ -205,4 +205,29 @@ export const water = {
   hole: 'Hole',
   open: 'open',
   shut: 'shut',
+
+  // LogHere.tsx, LogDots.tsx, SectionPlace.tsx
+  log: {
+    side: 'Log',
+    here: 'My log here',
+    target: 'Target of the log',
+    anyTarget: 'any target',
+    nothing: 'Nothing of it in the log.',
+    markOf: (spot: string, mark: string) => `${spot}, ${mark.toLowerCase()}`,
+    tally: (fish: number, hours: string, rate: string, blanks: number, spells: number) =>
+      `${fish} fish in ${hours} rod-hours${rate ? `, ${rate} a rod-hour` : ''}; ${blanks} of ${spells} ${spells === 1 ? 'spell' : 'spells'} blank`,
+    legend:
+      'On the map: filled with how many fish, hollow without; the longer it was fished, the larger. Few hours say little.',
+    evidence: 'What it says of the rules',
+    noMark: 'no mark told',
+    span: (low: string, high: string) => (low === high ? `at ${low}` : `from ${low} to ${high}`),
+    dots: (spells: number, at: string, withFish: number, atFish: string) =>
+      `${spells} ${spells === 1 ? 'spell' : 'spells'} ${at}${
+        withFish === 0
+          ? ', all blank'
+          : withFish === spells
+            ? ', all with fish'
+            : `; with fish ${withFish}, ${atFish}`
+      }`,
+  },
 };
