@@ -60,7 +60,8 @@ func TestATableOfOnesOwnIsTakenInAndBack(t *testing.T) {
 
 	phone := signedIn(t, "wren", browser.Phone)
 	require.NoError(t, phone.Go("/back/files"))
-	handFile(t, phone, "Choose a file", "mine.csv", "spot,time,hours,target\nKettle Bar,2026-11-18 06:40,2,red drum\n")
+	handFile(t, phone, "Choose a file", "mine.csv", "spot,time,hours,target\n"+
+		"Kettle Bar,2026-11-18 06:40,2,red drum\n")
 	require.NoError(t, phone.WaitText("1 new spell"))
 	require.NoError(t, phone.Still())
 	picture(t, phone, "log-coming-phone")
@@ -72,12 +73,14 @@ func TestATableOfOnesOwnIsTakenInAndBack(t *testing.T) {
 func TestAFishWithItsPhotoAndWhatWasSeen(t *testing.T) {
 	p := signedIn(t, "wren", browser.Desk)
 	require.NoError(t, p.Go("/back?outcome=catch"))
-	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details'); if (d) d.open = true; return d; })()`))
+	require.NoError(t, p.Wait(`(() => { const d = document.querySelector('li[data-blank=false] details');
+		if (d) d.open = true; return d; })()`))
 	require.NoError(t, p.Click("more of it"))
 	require.NoError(t, p.Click("Keep when, where and which way it was taken, for me alone"))
 	handBytes(t, p, "Add a photo", "fish.jpg", "image/jpeg", testkit.APhoto())
 	require.NoError(t, p.Wait(`document.querySelector('.photo-thumb img')?.naturalWidth > 0`))
-	require.NoError(t, p.Wait(`(document.querySelector('.photo-thumb').click(), document.querySelector('.photo-sheet[open] img')?.naturalWidth > 600)`))
+	require.NoError(t, p.Wait(`(document.querySelector('.photo-thumb').click(),
+		document.querySelector('.photo-sheet[open] img')?.naturalWidth > 600)`))
 	require.NoError(t, p.WaitText("looking 180° from north"))
 	require.NoError(t, p.Still())
 	picture(t, p, "photo")
@@ -88,7 +91,9 @@ func TestAFishWithItsPhotoAndWhatWasSeen(t *testing.T) {
 	require.NoError(t, p.Wait(`([...document.querySelectorAll('.catch-more .act')].at(-1).click(), true)`))
 	require.NoError(t, p.WaitText("1 pinfish"))
 	require.NoError(t, p.Wait(`!document.querySelector('.catch-more')`))
-	require.NoError(t, p.Wait(`(() => { const b = [...document.querySelectorAll('li[data-blank=false] details[open] button')].find((b) => b.innerText === 'more of it'); b?.click(); return !!b; })()`))
+	require.NoError(t, p.Wait(`(() => {
+		const all = [...document.querySelectorAll('li[data-blank=false] details[open] button')];
+		const b = all.find((b) => b.innerText === 'more of it'); b?.click(); return !!b; })()`))
 	handBytes(t, p, "Add a photo", "fish.heic", "image/heic", []byte("\x00\x00\x00\x18ftypheic\x00\x00\x00\x00"))
 	require.NoError(t, p.WaitText("HEIC photo"))
 

@@ -42,7 +42,7 @@ type Props = {
   start?: LatLon;
   sketch?: Sketch;
   /** Places that were fished, with how many fish in how many rod-hours. */
-  fished?: { lat: number; lon: number; mark: boolean; fish: number; rodHours: number }[];
+  fished?: (LatLon & { near: boolean; spot: boolean; fish: number; rodHours: number })[];
   /** What is asked for; then a touch on the map gives a place. */
   onPlace?: (p: LatLon) => void;
   /** Opened so near the chosen spot, instead of on the whole water. */
@@ -151,8 +151,7 @@ export default function MapView(p: Props) {
     p.finds.forEach((f, index) =>
       list.push(feature('find', new Point(at(f)), { index, chosen: index === p.find })),
     );
-    for (const f of p.fished ?? [])
-      list.push(feature('fished', new Point(at(f)), { fish: f.fish, hours: f.rodHours, mark: f.mark }));
+    for (const f of p.fished ?? []) list.push(feature('fished', new Point(at(f)), f));
     if (p.start) list.push(feature('start', new Point(at(p.start)), {}));
     const sketch = p.sketch?.points.map(at) ?? [];
     for (const q of sketch) list.push(feature('sketch', new Point(q), {}));

@@ -171,11 +171,9 @@ export function styles(size: number) {
       case 'find':
         return new Style({ image: find(f.get('chosen') as boolean), zIndex: f.get('chosen') ? 7 : 6 });
       case 'fished':
-        return fished(
-          f.get('fish') as number,
-          f.get('hours') as number,
-          (f.get('mark') as boolean) && resolution < near,
-        );
+        return f.get('near') === resolution < near
+          ? fished(f.get('fish') as number, f.get('rodHours') as number, !f.get('spot'))
+          : undefined;
       case 'start':
         return new Style({ image: start, text: label('from here', false, size - 2, 17), zIndex: 6 });
       case 'sketch':

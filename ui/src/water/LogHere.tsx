@@ -9,8 +9,10 @@ import { water as say } from '../words/water';
 
 /** A place that was fished, where it lies. */
 export interface Fished extends LatLon {
-  /** At a mark of its own, or at the spot. */
-  mark: boolean;
+  /** Seen from nearby, mark by mark, or from afar: all of a spot. */
+  near: boolean;
+  /** At the spot itself, which is drawn there too. */
+  spot: boolean;
   fish: number;
   rodHours: number;
 }
@@ -18,14 +20,16 @@ export interface Fished extends LatLon {
 /** Marks are found by their names; what was told of none, or of one that is gone, lies at its spot. */
 export function fishedAt(places: readonly Schemas['PlaceOut'][], spots: readonly ChartSpot[]): Fished[] {
   const out = new Map<string, Fished>();
+  const add = (key: string, at: LatLon, p: Schemas['PlaceOut'], near: boolean, spot: boolean) => {
+    const one = out.get(key) ?? { lat: at.lat, lon: at.lon, near, spot, fish: 0, rodHours: 0 };
+    out.set(key, { ...one, fish: one.fish + p.catches, rodHours: one.rodHours + p.rod_hours });
+  };
   for (const p of places) {
     const spot = spots.find((s) => s.id === p.spot_id);
     if (!spot) continue;
     const mark = spot.marks.find((m) => m.name === p.mark);
-    const key = mark ? `${spot.id} ${mark.name}` : spot.id;
-    const at = mark ?? spot;
-    const one = out.get(key) ?? { lat: at.lat, lon: at.lon, mark: !!mark, fish: 0, rodHours: 0 };
-    out.set(key, { ...one, fish: one.fish + p.catches, rodHours: one.rodHours + p.rod_hours });
+    add(spot.id, spot, p, false, true);
+    add(`${spot.id} ${mark?.name ?? ''}`, mark ?? spot, p, true, !mark);
   }
   return [...out.values()];
 }
