@@ -85,6 +85,16 @@ type upRiver struct {
 	Shares [][]float64 `json:"shares" nullable:"false" doc:"by day and bend: how likely the school lies there, of what has come"`
 	Come   []float64   `json:"come" nullable:"false" doc:"by day: how likely it has come to the river"`
 	Says   string      `json:"says"`
+	Met    []runMetOut `json:"met" nullable:"false" doc:"of one's log this run, newest first, effort without a fish too"`
+}
+
+type runMetOut struct {
+	Time     time.Time `json:"time"`
+	Bend     int       `json:"bend"`
+	Fish     int       `json:"fish"`
+	RodHours float64   `json:"rod_hours"`
+	WarmthC  *float64  `json:"warmth_c,omitempty" doc:"of the water then"`
+	Read     bool      `json:"read,omitempty" doc:"somebody read it; else it is what is usual"`
 }
 
 type seasonsInput struct {

@@ -8,6 +8,7 @@ import (
 
 	"greypebble/core/plan"
 	"greypebble/core/playbook"
+	"greypebble/core/springrun"
 	"greypebble/server/desk"
 )
 
@@ -32,8 +33,16 @@ func upRivers(book *playbook.Book, spots []*desk.Laid, now time.Time) []upRiver 
 			}
 			u := plan.UpRiverOf(t.Name, c, now)
 			out = append(out, upRiver{Target: t.ID, Name: t.Name, Water: sp.Water.Name, From: u.From,
-				Bends: bendsOf(c.Bends(), sp.Water.ID, spots), Shares: u.Shares, Come: u.Come, Says: u.Says})
+				Bends: bendsOf(c.Bends(), sp.Water.ID, spots), Shares: u.Shares, Come: u.Come, Says: u.Says, Met: metOf(sp.River.ToldOf(t.ID))})
 		}
+	}
+	return out
+}
+
+func metOf(list []springrun.Told) []runMetOut {
+	out := make([]runMetOut, len(list))
+	for i, m := range list {
+		out[i] = runMetOut{Time: m.At, Bend: m.Bend, Fish: m.Fish, RodHours: m.RodHours, WarmthC: m.WarmthC, Read: m.Read}
 	}
 	return out
 }

@@ -58,8 +58,14 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 				Spots []string
 			}
 			Shares [][]float64
+			Met    []struct {
+				Bend, Fish int
+				WarmthC    *float64 `json:"warmth_c"`
+				Read       bool
+			}
 		} `json:"up_river"`
 	}
+	met := 0
 	perch := func() (shares []float64, says string) {
 		var s seasons
 		require.Equal(t, http.StatusOK, c.Do("GET", "/seasons"+at, nil, &s))
@@ -68,6 +74,11 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 				require.Len(t, r.Bends, 4)
 				assert.Equal(t, []string{"Long reach 2"}, r.Bends[1].Spots)
 				require.Len(t, r.Shares, 28)
+				if met = len(r.Met); met > 0 {
+					assert.Equal(t, []int{2, 1}, []int{r.Met[0].Bend, r.Met[0].Fish})
+					assert.InDelta(t, 9.7, *r.Met[0].WarmthC, 1.5, "what is usual early in March")
+					assert.False(t, r.Met[0].Read)
+				}
 				return r.Shares[0], r.Says
 			}
 		}
@@ -75,6 +86,7 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 		return nil, ""
 	}
 	before, _ := perch()
+	assert.Zero(t, met)
 	assert.Less(t, before[3], 0.9)
 
 	spell := testkit.ASpell(bends[1])
@@ -86,6 +98,7 @@ func TestARunIsFollowedUpItsRiver(t *testing.T) {
 	var refused problem
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+id, spell, &refused), "%+v", refused)
 	after, says := perch()
+	assert.Equal(t, 1, met)
 	assert.Greater(t, after[1], 0.5, "a fish the day before tells")
 	assert.Greater(t, after[1], before[1])
 	assert.Contains(t, says, "White perch: the spring run is most likely at bend 2 now")

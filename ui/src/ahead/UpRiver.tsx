@@ -1,5 +1,7 @@
 import type { Seasons } from '../api/client';
 import { Wide } from '../frame/Wide';
+import { fixed } from '../format/measure';
+import { show } from '../format/spoken';
 import { ahead as say } from '../words/ahead';
 
 type Run = Seasons['up_river'][number];
@@ -44,6 +46,22 @@ export function UpRiver({ runs }: { runs: Run[] }) {
               </tfoot>
             </table>
           </Wide>
+          {r.met.length > 0 && (
+            <ul className="upriver-met" aria-label={say.metOnTheRun}>
+              {r.met.slice(0, 12).map((m) => (
+                <li key={`${m.time} ${m.bend} ${m.fish}`}>
+                  {say.metAt(
+                    dayAfter(m.time, 0),
+                    m.bend,
+                    m.fish,
+                    fixed(m.rod_hours, 1),
+                    m.warmth_c === undefined ? '' : show('temperature', m.warmth_c),
+                    m.read ?? false,
+                  )}
+                </li>
+              ))}
+            </ul>
+          )}
         </figure>
       ))}
       <p className="quiet small">{say.howARunIsFollowed}</p>

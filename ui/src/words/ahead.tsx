@@ -189,6 +189,11 @@ export const ahead = {
   bendOf: (bend: number, spots: string[]) => (spots.length > 0 ? `${bend} · ${allOf(spots)}` : String(bend)),
   shareOfRun: (day: string, share: number) => `${day}: ${Math.round(share * 100)} in 100`,
   fromTheMouthUp: 'Bends from the mouth up',
+  metOnTheRun: 'What your log met of it',
+  metAt: (day: string, bend: number, fish: number, hours: string, warmth: string, read: boolean) =>
+    `${day}, bend ${bend}: ${fish > 0 ? `${fish} fish` : 'nothing'} in ${hours} rod-hours${
+      warmth ? `; water ${warmth}${read ? '' : ', as is usual'}` : ''
+    }.`,
   howARunIsFollowed:
     'The darker, the likelier the school lies there. It comes as the water warms, and is taken to move up a bend in three days: nobody gives its speed. Fish you log at a bend, and blanks, set it right.',
   whichWaterFirst: 'Which water first',
