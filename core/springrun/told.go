@@ -3,7 +3,6 @@ package springrun
 import (
 	"cmp"
 	"slices"
-	"time"
 
 	"greypebble/core/conditions"
 )

@@ -6971,6 +6971,23 @@ export interface components {
             /** Format: double */
             speed_ms: number;
         };
+        RunMetOut: {
+            /** Format: int64 */
+            bend: number;
+            /** Format: int64 */
+            fish: number;
+            /** @description somebody read it; else it is what is usual */
+            read?: boolean;
+            /** Format: double */
+            rod_hours: number;
+            /** Format: date-time */
+            time: string;
+            /**
+             * Format: double
+             * @description of the water then
+             */
+            warmth_c?: number;
+        };
         RunOut: {
             name: string;
             target: string;
@@ -8570,6 +8587,8 @@ export interface components {
             come: number[];
             /** Format: date-time */
             from: string;
+            /** @description of one's log this run, newest first, effort without a fish too */
+            met: components["schemas"]["RunMetOut"][];
             name: string;
             says: string;
             /** @description by day and bend: how likely the school lies there, of what has come */
