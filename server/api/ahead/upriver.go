@@ -33,7 +33,8 @@ func upRivers(book *playbook.Book, spots []*desk.Laid, now time.Time) []upRiver 
 			}
 			u := plan.UpRiverOf(t.Name, c, now)
 			out = append(out, upRiver{Target: t.ID, Name: t.Name, Water: sp.Water.Name, From: u.From,
-				Bends: bendsOf(c.Bends(), sp.Water.ID, spots), Shares: u.Shares, Come: u.Come, Says: u.Says, Met: metOf(sp.River.ToldOf(t.ID))})
+				Bends: bendsOf(c.Bends(), sp.Water.ID, spots), Shares: u.Shares, Come: u.Come, Says: u.Says,
+				Met: metOf(sp.River.ToldOf(t.ID))})
 		}
 	}
 	return out
