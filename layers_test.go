@@ -46,7 +46,7 @@ var allowed = map[string][]string{
 	"core/kit":      {"core/quantity", "core/tackle"},
 	"core/template": {"core/ground"},
 	"core/drawing":  {},
-	"core/trial":    {"core/quantity"},
+	"core/trial":    {"core/quantity", "core/outing"},
 	"core/growth":   {"core/tackle", "core/ground"},
 	"core/regress":  {},
 	"core/photo":    {},

@@ -8,28 +8,16 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/outing"
 	"greypebble/core/words"
 )
-
-// Way is what an arm fishes.
-type Way struct {
-	Approach   string  `json:"approach,omitempty"`
-	OfferingID string  `json:"offering_id,omitempty"`
-	Offering   string  `json:"offering,omitempty"`
-	RigID      string  `json:"rig_id,omitempty"`
-	Style      string  `json:"style,omitempty"`
-	Finish     string  `json:"finish,omitempty"`
-	SizeM      float64 `json:"size_m,omitempty"`
-	WeightKg   float64 `json:"weight_kg,omitempty"`
-	DepthM     float64 `json:"depth_m,omitempty"`
-}
 
 // Choice is one arm of a trial.
 type Choice struct {
 	Name string `json:"name"`
 	// FromRound it is fished: an arm that joined on the way was not in those before.
 	FromRound int `json:"from_round,omitempty"`
-	Way
+	outing.Presentation
 }
 
 // Design of a trial, fixed before the first block.
@@ -50,8 +38,8 @@ type Design struct {
 	Sides []string `json:"sides,omitempty"`
 }
 
-// Differences of two ways, in words: they should differ in one thing, which is what the trial is about.
-func Differences(a, b Way) (out []string) {
+// Differences of two presentations, in words: they should differ in one thing, which is what the trial is about.
+func Differences(a, b outing.Presentation) (out []string) {
 	say := func(differs bool, word string) {
 		if differs {
 			out = append(out, word)
@@ -64,6 +52,7 @@ func Differences(a, b Way) (out []string) {
 	say(a.SizeM != b.SizeM, words.TheSize)
 	say(a.WeightKg != b.WeightKg, words.TheWeight)
 	say(a.DepthM != b.DepthM, words.TheDepth)
+	say(a.DistanceM != b.DistanceM, words.TheDistance)
 	return out
 }
 
@@ -72,7 +61,7 @@ func Differences(a, b Way) (out []string) {
 func (d *Design) Unalike() (out []string) {
 	for i := 1; i < len(d.Arms); i++ {
 		a, b := &d.Arms[0], &d.Arms[i]
-		switch differ := Differences(a.Way, b.Way); len(differ) {
+		switch differ := Differences(a.Presentation, b.Presentation); len(differ) {
 		case 0:
 			out = append(out, fmt.Sprintf(words.TheyAreTheSame, a.Name, b.Name))
 		case 1:
@@ -200,7 +189,7 @@ func Changes(before, after *Design, blocks int) (out []string) {
 		switch {
 		case i < 0:
 			out = append(out, fmt.Sprintf(words.ArmJoined, a.Name, blocks))
-		case before.Arms[i].Way != a.Way:
+		case before.Arms[i].Presentation != a.Presentation:
 			out = append(out, fmt.Sprintf(words.ArmChanged, a.Name, blocks))
 		}
 	}

@@ -10,13 +10,14 @@ import (
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
 
+	"greypebble/core/outing"
 	"greypebble/core/trial"
 )
 
 func design() trial.Design {
 	return trial.Design{Question: "Does black beat chrome in the dark?", Target: "red-drum", BlockMin: 15, Rounds: 6,
-		Arms: []trial.Choice{{Name: "black", Way: trial.Way{OfferingID: "jig", RigID: "straight", Finish: "black"}},
-			{Name: "chrome", Way: trial.Way{OfferingID: "jig", RigID: "straight", Finish: "chrome"}}},
+		Arms: []trial.Choice{{Name: "black", Presentation: outing.Presentation{OfferingID: "jig", RigID: "straight", Finish: "black"}},
+			{Name: "chrome", Presentation: outing.Presentation{OfferingID: "jig", RigID: "straight", Finish: "chrome"}}},
 		Rods: []string{"long", "short"}, Sides: []string{"left", "right"}}
 }
 
@@ -104,7 +105,7 @@ func TestWhatElseDiffers(t *testing.T) {
 	d.Arms[1].WeightKg = 0.02
 	require.Len(t, d.Unalike(), 1)
 	assert.Contains(t, d.Unalike()[0], "the colour, the weight")
-	d.Arms[1].Way = d.Arms[0].Way
+	d.Arms[1].Presentation = d.Arms[0].Presentation
 	assert.Contains(t, d.Unalike()[0], "nothing is tried")
 }
 

@@ -26,6 +26,7 @@ const (
 	TheSize          = "the size"
 	TheWeight        = "the weight"
 	TheDepth         = "the depth"
+	TheDistance      = "the distance"
 	TheyAreTheSame   = "%s and %s are the same: nothing is tried."
 	TheyDifferInMore = "%s and %s differ in more than one thing: %s. What shows will be all of it together."
 )

@@ -1,10 +1,11 @@
 package advice_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"strings"
 	"testing"
+
+	"greypebble/testkit"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"

@@ -1,10 +1,11 @@
 package book_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"strings"
 	"testing"
+
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

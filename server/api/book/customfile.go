@@ -2,10 +2,11 @@ package book
 
 import (
 	"context"
+	"slices"
+
 	"greypebble/core/playbook"
 	"greypebble/server/api/web"
 	"greypebble/server/store"
-	"slices"
 
 	"github.com/danielgtaylor/huma/v2"
 )

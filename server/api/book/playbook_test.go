@@ -1,9 +1,10 @@
 package book_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"testing"
+
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

@@ -2,13 +2,14 @@ package conditions_test
 
 import (
 	"fmt"
-	"greypebble/interchange/nmea"
-	"greypebble/testkit"
 	"net/http"
 	"net/url"
 	"strings"
 	"testing"
 	"time"
+
+	"greypebble/interchange/nmea"
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

@@ -1,9 +1,10 @@
 package conditions_test
 
 import (
-	"greypebble/testkit"
 	"testing"
 	"time"
+
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

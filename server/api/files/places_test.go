@@ -3,10 +3,11 @@ package files_test
 import (
 	"encoding/json"
 	"fmt"
-	"greypebble/testkit"
 	"net/http"
 	"strings"
 	"testing"
+
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

@@ -63,21 +63,7 @@ type DoingBody struct {
 	Mark   string    `json:"mark,omitempty" maxLength:"40"`
 	Target string    `json:"target"`
 	Rods   int       `json:"rods" minimum:"1" maximum:"12"`
-	PresentationBody
-}
-
-// PresentationBody is what is on the line, as far as it was said.
-type PresentationBody struct {
-	Approach   string  `json:"approach,omitempty" enum:"live bait,cut bait,lure"`
-	OfferingID string  `json:"offering_id,omitempty" maxLength:"40"`
-	Offering   string  `json:"offering,omitempty" maxLength:"40"`
-	RigID      string  `json:"rig_id,omitempty" maxLength:"40"`
-	Style      string  `json:"style,omitempty" maxLength:"40"`
-	Finish     string  `json:"finish,omitempty" maxLength:"40"`
-	SizeM      float64 `json:"size_m,omitempty" minimum:"0" maximum:"1"`
-	WeightKg   float64 `json:"weight_kg,omitempty" minimum:"0" maximum:"5"`
-	DepthM     float64 `json:"depth_m,omitempty" minimum:"0" maximum:"400"`
-	DistanceM  float64 `json:"distance_m,omitempty" minimum:"0" maximum:"400"`
+	wire.PresentationBody
 }
 
 // LandedBody is a fish that was landed.
@@ -358,7 +344,7 @@ func touchBody(t *outing.Touch) TouchBody {
 		DepthM: t.DepthM}
 	if d := t.Doing; d != nil {
 		b.Doing = &DoingBody{SpotID: uuid.MustParse(d.SpotID), Mark: d.Mark, Target: d.Target, Rods: d.Rods,
-			PresentationBody: PresentationBody(d.Presentation)}
+			PresentationBody: wire.PresentationBody(d.Presentation)}
 	}
 	if c := t.Catch; c != nil {
 		k := LandedBody(*c)

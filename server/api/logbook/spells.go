@@ -75,14 +75,14 @@ type spellInput struct {
 
 // SpellMore is what an outing tells of a spell, and anybody may. What a change leaves out stays.
 type SpellMore struct {
-	OutingID     *uuid.UUID        `json:"outing_id,omitempty" format:"uuid" doc:"it was fished on"`
-	Rod          string            `json:"rod,omitempty" maxLength:"40"`
-	Who          string            `json:"who,omitempty" maxLength:"60" doc:"who fished it, if not you"`
-	PausedS      int               `json:"paused_s,omitempty" minimum:"0" maximum:"86400" doc:"of its time nothing was fished"`
-	Casts        int               `json:"casts,omitempty" minimum:"0" maximum:"10000" doc:"0: not counted"`
-	Presentation *PresentationBody `json:"presentation,omitempty"`
-	Events       []EventBody       `json:"events,omitempty" maxItems:"1000" nullable:"false" doc:"bites, misses, losses, with their times"`
-	Signs        []string          `json:"signs,omitempty" maxItems:"20" nullable:"false"`
+	OutingID     *uuid.UUID             `json:"outing_id,omitempty" format:"uuid" doc:"it was fished on"`
+	Rod          string                 `json:"rod,omitempty" maxLength:"40"`
+	Who          string                 `json:"who,omitempty" maxLength:"60" doc:"who fished it, if not you"`
+	PausedS      int                    `json:"paused_s,omitempty" minimum:"0" maximum:"86400" doc:"of its time nothing was fished"`
+	Casts        int                    `json:"casts,omitempty" minimum:"0" maximum:"10000" doc:"0: not counted"`
+	Presentation *wire.PresentationBody `json:"presentation,omitempty"`
+	Events       []EventBody            `json:"events,omitempty" maxItems:"1000" nullable:"false" doc:"bites, misses, losses, with their times"`
+	Signs        []string               `json:"signs,omitempty" maxItems:"20" nullable:"false"`
 }
 
 // EventBody is something that happened in a spell.
@@ -148,7 +148,7 @@ func more(e *store.SpellEntry) SpellMore {
 	if e.Outing.Valid {
 		b.OutingID = &e.Outing.UUID
 	}
-	if p := PresentationBody(e.Presentation.V); p != (PresentationBody{}) {
+	if p := wire.PresentationBody(e.Presentation.V); p != (wire.PresentationBody{}) {
 		b.Presentation = &p
 	}
 	for _, k := range e.Events {

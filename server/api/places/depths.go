@@ -4,12 +4,13 @@ import (
 	"context"
 	"encoding/binary"
 	"fmt"
+	"math"
+	"time"
+
 	"greypebble/core/ground"
 	"greypebble/interchange/asc"
 	"greypebble/server/api/web"
 	"greypebble/server/api/wire"
-	"math"
-	"time"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"

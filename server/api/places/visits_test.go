@@ -1,10 +1,11 @@
 package places_test
 
 import (
-	"greypebble/testkit"
 	"net/http"
 	"testing"
 	"time"
+
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

@@ -2,10 +2,11 @@ package places_test
 
 import (
 	"fmt"
-	"greypebble/testkit"
 	"net/http"
 	"testing"
 	"time"
+
+	"greypebble/testkit"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"

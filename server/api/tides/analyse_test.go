@@ -3,8 +3,6 @@ package tides_test
 import (
 	"bytes"
 	"fmt"
-	"greypebble/core/tide"
-	"greypebble/testkit"
 	"io"
 	"math"
 	"mime/multipart"
@@ -12,6 +10,9 @@ import (
 	"strings"
 	"testing"
 	"time"
+
+	"greypebble/core/tide"
+	"greypebble/testkit"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"

@@ -1,12 +1,13 @@
 package tides_test
 
 import (
-	"greypebble/core/tide"
-	"greypebble/demo"
-	"greypebble/testkit"
 	"net/http"
 	"testing"
 	"time"
+
+	"greypebble/core/tide"
+	"greypebble/demo"
+	"greypebble/testkit"
 
 	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"

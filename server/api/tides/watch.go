@@ -5,8 +5,9 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"greypebble/server/api/web"
 	"net/http"
+
+	"greypebble/server/api/web"
 
 	"github.com/danielgtaylor/huma/v2"
 )

@@ -8884,6 +8884,8 @@ export interface components {
             approach?: "live bait" | "cut bait" | "lure";
             /** Format: double */
             depth_m?: number;
+            /** Format: double */
+            distance_m?: number;
             finish?: string;
             name: string;
             offering?: string;
