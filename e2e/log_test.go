@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"strconv"
 	"testing"
 
 	"github.com/stretchr/testify/assert"
@@ -40,10 +41,29 @@ func TestTheLogSeenThreeWays(t *testing.T) {
 	}
 	require.NoError(t, p.WaitText("2 spells picked"))
 	require.NoError(t, p.Fill("Offering", "Invented spoon"))
-	require.NoError(t, p.Click("Write this offering"))
-	require.NoError(t, p.Wait(`document.querySelector('.log-table').innerText.split('Invented spoon').length === 3`))
+	require.NoError(t, p.Click("Write it to them"))
+	spoons := func(n string) {
+		require.NoError(t, p.Wait(`document.querySelector('.log-table').innerText.split('Invented spoon').length === `+n))
+	}
+	spoons("3")
+	require.NoError(t, p.WaitText("2 spells are changed."))
+	require.NoError(t, p.Click("Undo"))
+	spoons("1")
+	// Removed together, and brought back together with their fish.
+	total := func() string { return eval[string](t, p, `document.querySelector('.sum').innerText`) }
+	all := total()
+	for i := range 2 {
+		require.NoError(t, p.Wait(`(document.querySelectorAll('.log-table tbody input')[`+[]string{"0", "1"}[i]+`].click(), true)`))
+	}
+	require.NoError(t, p.Click("Remove them"))
+	require.NoError(t, p.WaitText("2 spells: taken out."))
+	require.NoError(t, p.Wait(`document.querySelector('.sum').innerText !== `+strconv.Quote(all)))
+	require.NoError(t, p.Click("Undo"))
+	require.NoError(t, p.Wait(`document.querySelector('.sum').innerText === `+strconv.Quote(all)))
 	require.NoError(t, p.Click("Calendar"))
 	require.NoError(t, p.Wait(`document.querySelectorAll('.log-calendar rect.fished').length > 3`))
+	assert.Greater(t, eval[int](t, p, `new Set([...document.querySelectorAll('.log-calendar rect.fished')].map((r) =>
+		getComputedStyle(r).fillOpacity)).size`), 2, "the more rod-hours, the darker")
 	require.NoError(t, p.Still())
 	picture(t, p, "log-calendar")
 	noViolations(t, p, "the log as a year")

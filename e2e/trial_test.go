@@ -2,11 +2,14 @@ package e2e
 
 import (
 	"testing"
+	"time"
 
+	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
 	"greypebble/e2e/browser"
+	"greypebble/testkit"
 )
 
 // A trial is designed, fished block by block with an outing in hand, one block left out and fished again, and read: what was
@@ -81,4 +84,30 @@ func TestATrialIsDesignedFishedAndRead(t *testing.T) {
 		const one = await (await fetch('/api/v1/outings/' + all[0].id)).json();
 		return one.spells.flatMap((s) => s.catches ?? []).length;
 	})()`))
+}
+
+// Where a block's time is over the timer says swap, until it is ended.
+func TestABlockThatIsOverSaysSwap(t *testing.T) {
+	p := signedIn(t, "wren", browser.Phone)
+	require.NoError(t, p.Go("/back/trials"))
+	require.NoError(t, p.Click("Design a trial"))
+	require.NoError(t, p.Fill("What is to be found out", "Does dark beat white?"))
+	require.NoError(t, p.Fill("Arm 1 is called", "dark"))
+	require.NoError(t, p.Pick("Bait or lure of arm 1", "Dark paddle tail"))
+	require.NoError(t, p.Fill("Arm 2 is called", "white"))
+	require.NoError(t, p.Pick("Bait or lure of arm 2", "White paddle tail"))
+	require.NoError(t, p.Click("Keep the design"))
+	require.NoError(t, p.WaitText("Begin this block"))
+	// Begun on another device, sixteen minutes ago.
+	began := testkit.Now.Add(-16 * time.Minute).Format(time.RFC3339)
+	require.Equal(t, 200, eval[int](t, p, `(async () => (await fetch('/api/v1' + location.pathname.replace('/back', '') + '/blocks/`+
+		uuid.NewString()+`', { method: 'PUT', headers: { 'Content-Type': 'application/json' },
+		body: JSON.stringify({ turn: 0, started_at: '`+began+`' }) })).status)()`))
+	require.NoError(t, p.Go(eval[string](t, p, `location.pathname`)))
+	require.NoError(t, p.Wait(`document.querySelector('.trial-left.over[role=alert]')?.innerText === 'Swap now'`))
+	require.NoError(t, p.Still())
+	picture(t, p, "trial-swap")
+	require.NoError(t, p.Click("End this block"))
+	require.NoError(t, p.WaitText("Begin this block"))
+	require.NoError(t, p.Wait(`!document.querySelector('.trial-left.over')`))
 }

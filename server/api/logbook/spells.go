@@ -81,7 +81,7 @@ type SpellMore struct {
 	PausedS      int                    `json:"paused_s,omitempty" minimum:"0" maximum:"86400" doc:"of its time nothing was fished"`
 	Casts        int                    `json:"casts,omitempty" minimum:"0" maximum:"10000" doc:"0: not counted"`
 	Presentation *wire.PresentationBody `json:"presentation,omitempty"`
-	Events       []EventBody            `json:"events,omitempty" maxItems:"1000" nullable:"false" doc:"bites, misses, losses, with their times"`
+	Events       []EventBody            `json:"events,omitempty" maxItems:"1000" nullable:"false" doc:"bites, misses, losses"`
 	Signs        []string               `json:"signs,omitempty" maxItems:"20" nullable:"false"`
 }
 

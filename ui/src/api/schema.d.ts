@@ -7428,7 +7428,7 @@ export interface components {
             catches?: components["schemas"]["SpellCatchIn"][];
             /** Format: date-time */
             ended_at: string;
-            /** @description bites, misses, losses, with their times */
+            /** @description bites, misses, losses */
             events?: components["schemas"]["EventBody"][];
             mark?: string;
             note?: string;
@@ -7477,7 +7477,7 @@ export interface components {
             catches: components["schemas"]["CatchOut"][];
             /** Format: date-time */
             ended_at: string;
-            /** @description bites, misses, losses, with their times */
+            /** @description bites, misses, losses */
             events?: components["schemas"]["EventBody"][];
             id: string;
             light: string;

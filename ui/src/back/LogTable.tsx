@@ -149,11 +149,16 @@ export function LogTable({ spells }: { spells: Spell[] }) {
   );
 }
 
+/** What may be written to several spells at once: what can be emptied again when it is taken back. */
+const fields = ['offering', 'mark', 'note'] as const;
+type Field = (typeof fields)[number];
+
 /** Several spells changed at once, one after the other; what was done can be taken back. */
 function Several({ spells, onDone }: { spells: Spell[]; onDone: () => void }) {
   const invalidate = useInvalidate();
   const undo = useUndo();
-  const [offering, setOffering] = useState('');
+  const [field, setField] = useState<Field>('offering');
+  const [text, setText] = useState('');
   const [done, setDone] = useState(0);
   const follow = () => invalidate('log');
   const each = async (what: (s: Spell) => Promise<unknown>) => {
@@ -163,10 +168,27 @@ function Several({ spells, onDone }: { spells: Spell[]; onDone: () => void }) {
     }
   };
   const change = useMutation({
-    mutationFn: (part: Partial<SpellIn>) =>
-      each((s) => api.putSpell(s.id, { ...again(s), catches: [], ...part, revision: s.revision })),
+    mutationFn: async (part: Partial<SpellIn>) => {
+      const now: Spell[] = [];
+      await each(async (s) =>
+        now.push(await api.putSpell(s.id, { ...again(s), catches: [], ...part, revision: s.revision })),
+      );
+      return now;
+    },
     onSettled: follow,
-    onSuccess: onDone,
+    onSuccess: (now) => {
+      undo(
+        say.severalSpells(now.length),
+        () =>
+          Promise.all(
+            spells.map((s, i) =>
+              api.putSpell(s.id, { ...again(s), catches: [], revision: now[i]!.revision }),
+            ),
+          ).then(follow),
+        say.severalChanged(now.length),
+      );
+      onDone();
+    },
   });
   const remove = useMutation({
     mutationFn: () => each((s) => api.deleteSpell(s.id)),
@@ -182,19 +204,24 @@ function Several({ spells, onDone }: { spells: Spell[]; onDone: () => void }) {
   return (
     <div className="several">
       <span>{busy ? say.severalDone(done, spells.length) : say.severalPicked(spells.length)}</span>
+      <Select
+        aria-label={say.whatIsWritten}
+        value={field}
+        onChange={(f: Field) => setField(f)}
+        options={fields.map((f) => ({ value: f, label: say.fields[f] }))}
+      />
       <Input
-        aria-label={say.columns.offering}
-        placeholder={say.columns.offering}
-        maxLength={80}
-        value={offering}
-        onChange={(e) => setOffering(e.target.value)}
+        aria-label={say.fields[field]}
+        maxLength={field === 'note' ? 1000 : 60}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
       />
       <button
         className="act"
-        disabled={busy || !offering.trim()}
-        onClick={() => change.mutate({ offering: offering.trim() })}
+        disabled={busy || !text.trim()}
+        onClick={() => change.mutate({ [field]: text.trim() })}
       >
-        {say.setOffering}
+        {say.writeIt}
       </button>
       <button className="act" disabled={busy} onClick={() => remove.mutate()}>
         {say.removeThem}

@@ -9,14 +9,14 @@ const within = 10;
 function useOffer() {
   const { message } = App.useApp();
   return useCallback(
-    (what: string, undo: () => void) => {
+    (what: string, undo: () => void, says = say.isTakenOut(what)) => {
       const key = `${what} ${Date.now()}`;
       void message.open({
         key,
         duration: within,
         content: (
           <span>
-            {say.isTakenOut(what)}{' '}
+            {says}{' '}
             <Button
               size="small"
               onClick={() => {
@@ -34,15 +34,19 @@ function useOffer() {
   );
 }
 
-/** Says that something was removed, with a button that brings it back. */
+/** Says that something was removed, or else was done, with a button that brings it back. */
 export function useUndo() {
   const { message } = App.useApp();
   const offer = useOffer();
   return useCallback(
-    (what: string, bringBack: () => Promise<unknown>) =>
-      offer(what, () => {
-        bringBack().catch((e: Error) => void message.error(e.message));
-      }),
+    (what: string, bringBack: () => Promise<unknown>, says?: string) =>
+      offer(
+        what,
+        () => {
+          bringBack().catch((e: Error) => void message.error(e.message));
+        },
+        says,
+      ),
     [offer, message],
   );
 }

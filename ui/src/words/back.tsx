@@ -102,7 +102,10 @@ export const back = {
   severalPicked: (n: number) => `${n} ${n === 1 ? 'spell' : 'spells'} picked`,
   severalDone: (done: number, of: number) => `${done} of ${of} done`,
   severalSpells: (n: number) => (n === 1 ? 'The spell' : `${n} spells`),
-  setOffering: 'Write this offering',
+  severalChanged: (n: number) => (n === 1 ? 'The spell is changed.' : `${n} spells are changed.`),
+  whatIsWritten: 'What is written',
+  fields: { offering: 'Offering', mark: 'Mark', note: 'Note' },
+  writeIt: 'Write it to them',
   removeThem: 'Remove them',
 
   // Calendar.tsx

@@ -3,7 +3,7 @@ export const frame = {
   greyPebble: 'Grey Pebble',
 
   // useUndo.tsx
-  isTakenOut: (what: string) => `${what} is taken out.`,
+  isTakenOut: (what: string) => `${what}: taken out.`,
   undo: 'Undo',
 
   // Day.tsx
