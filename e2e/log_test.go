@@ -56,7 +56,7 @@ func TestTheLogSeenThreeWays(t *testing.T) {
 		require.NoError(t, p.Wait(`(document.querySelectorAll('.log-table tbody input')[`+[]string{"0", "1"}[i]+`].click(), true)`))
 	}
 	require.NoError(t, p.Click("Remove them"))
-	require.NoError(t, p.WaitText("2 spells: taken out."))
+	require.NoError(t, p.WaitText("Taken out: 2 spells."))
 	require.NoError(t, p.Wait(`document.querySelector('.sum').innerText !== `+strconv.Quote(all)))
 	require.NoError(t, p.Click("Undo"))
 	require.NoError(t, p.Wait(`document.querySelector('.sum').innerText === `+strconv.Quote(all)))

@@ -254,7 +254,7 @@ func TestMyWayAndMyLimits(t *testing.T) {
 	require.NoError(t, p.WaitText("Do not wade"))
 	setUp(t, p, "limits")
 	require.NoError(t, p.Click("Back to the usual"))
-	require.NoError(t, p.WaitText("Your limits: taken out."))
+	require.NoError(t, p.WaitText("Taken out: Your limits."))
 }
 
 func ftoa(x float64) string { return strconv.FormatFloat(x, 'f', -1, 64) }
@@ -296,7 +296,7 @@ func TestATargetOfOnesOwn(t *testing.T) {
 	require.NoError(t, p.Wait(panel+`.innerText.includes('Pebble drum (yours)')`))
 	press(t, p, "Take out")
 	yours := `fetch('/api/v1/targets').then((r) => r.json()).then((l) => l.some((k) => k.id === 'pebble-drum'))`
-	require.NoError(t, p.WaitText("Pebble drum: taken out."))
+	require.NoError(t, p.WaitText("Taken out: Pebble drum."))
 	assert.False(t, eval[bool](t, p, yours))
 	press(t, p, "Undo")
 	require.NoError(t, p.Wait(yours))

@@ -22,8 +22,8 @@ func TestWhatWasMetIsTold(t *testing.T) {
 	}
 	year[conditions.WaterTemp] = months
 	r := &springrun.River{Bends: 4, Now: now,
-		Readings: conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: 11.5, Time: day(3), Origin: conditions.Observed,
-			Source: conditions.TheAngler}}).WithUsual(year),
+		Readings: conditions.Sorted([]conditions.Reading{{Kind: conditions.WaterTemp, Value: 11.5, Time: day(3),
+			Origin: conditions.Observed, Source: conditions.TheAngler}}).WithUsual(year),
 		Met: map[string][]springrun.Met{"shad": {
 			{At: day(10), Bend: 1, Fish: 2, RodHours: 1}, {At: day(3), Bend: 2, Fish: 1, RodHours: 2},
 			{At: day(1), Bend: 3, RodHours: 2},

@@ -3,7 +3,7 @@ export const frame = {
   greyPebble: 'Grey Pebble',
 
   // useUndo.tsx
-  isTakenOut: (what: string) => `${what}: taken out.`,
+  isTakenOut: (what: string) => `Taken out: ${what}.`,
   undo: 'Undo',
 
   // Day.tsx
