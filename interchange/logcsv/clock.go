@@ -24,8 +24,9 @@ var ErrOrder = errors.New("the dates of this file can be read as day and month, 
 
 var (
 	numbers = regexp.MustCompile(`^(\d{1,4})[-/. ](\d{1,2})[-/. ](\d{1,4})$`)
-	named   = regexp.MustCompile(`^(?i)(\d{1,2})[-/. ]*([a-z]{3,9})[-/., ]*(\d{2,4})$|^(?i)([a-z]{3,9})[-/.
-		]*(\d{1,2})(?:st|nd|rd|th)?[-/., ]+(\d{2,4})$`)
+	// 20 Nov 2026, Nov 20, 2026.
+	named = regexp.MustCompile(`^(?i)(\d{1,2})[-/. ]*([a-z]{3,9})[-/., ]*(\d{2,4})$|` +
+		`^(?i)([a-z]{3,9})[-/. ]*(\d{1,2})(?:st|nd|rd|th)?[-/., ]+(\d{2,4})$`)
 	clocks = regexp.MustCompile(`^(?i)(\d{1,2})(?:[:.h](\d{2}))?(?:[:.](\d{2}))?\s*(am|pm)?$`)
 	hhmm   = regexp.MustCompile(`^(\d{2})(\d{2})$`)
 )

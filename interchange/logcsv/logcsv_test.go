@@ -126,7 +126,7 @@ func TestALogComesBack(t *testing.T) {
 			if rapid.Bool().Draw(t, "not measured") {
 				return nil
 			}
-			v := rapid.Float64Range(0.01, 3).Draw(t, "size")
+			v := float64(rapid.IntRange(1, 30_000).Draw(t, "size")) / 10_000
 			return &v
 		}
 		var spells []logcsv.Spell
@@ -135,7 +135,7 @@ func TestALogComesBack(t *testing.T) {
 				Ended: at(), Rods: rapid.IntRange(1, 6).Draw(t, "rods"), Mark: word.Draw(t, "mark"), Approach: "lure",
 				Offering: word.Draw(t, "offering"), Who: word.Draw(t, "who"), Rod: word.Draw(t, "rod"), Note: word.Draw(t, "note"),
 				Paused: time.Duration(rapid.IntRange(0, 900).Draw(t, "paused")) * time.Second,
-				Read:   map[conditions.Kind]float64{conditions.WaterTemp: rapid.Float64Range(-2, 30).Draw(t, "warmth")}}
+				Read:   map[conditions.Kind]float64{conditions.WaterTemp: float64(rapid.IntRange(-20, 300).Draw(t, "warmth")) / 10}}
 			for range rapid.IntRange(0, 3).Draw(t, "fish") {
 				s.Fish = append(s.Fish, logcsv.Fish{ID: "f", Species: word.Draw(t, "species"), At: at(), Who: word.Draw(t, "who"),
 					Rod: word.Draw(t, "rod"), Note: word.Draw(t, "note"), Measures: logcsv.Measures{LengthM: size(), MassKg: size(),

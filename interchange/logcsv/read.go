@@ -251,7 +251,7 @@ func when(t *table.Table, r *Row, order Order) error {
 			return err
 		}
 		if start == "" {
-			return parse.At(r.Line, "start", "does not say at what time of the day it began")
+			return parse.At(r.Line, "start", "does not say at what time of the day it began; without it the tide is not known")
 		}
 		at = d + " " + start
 	}

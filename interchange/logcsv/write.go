@@ -75,5 +75,7 @@ func decimal(v *float64) string {
 	if v == nil {
 		return ""
 	}
-	return strconv.FormatFloat(*v, 'f', -1, 64)
+	// To twelve digits: what was converted shows no more than was known.
+	rounded, _ := strconv.ParseFloat(strconv.FormatFloat(*v, 'g', 12, 64), 64)
+	return strconv.FormatFloat(rounded, 'f', -1, 64)
 }

@@ -198,6 +198,11 @@ func (c *coming) spell(ctx context.Context, in *logcsv.Spell) error {
 		given := CatchIn{Target: species[k].Target, Species: species[k].Species, LengthM: f.LengthM, MassKg: f.MassKg, Kept: f.Kept,
 			Note: f.Note, Who: f.Who, Rod: f.Rod, CatchMoreBody: CatchMoreBody{GirthM: f.GirthM, Measured: f.Measured,
 				HookPlace: f.HookPlace, Hook: f.Hook, TagNumber: f.TagNumber, TagSide: f.TagSide, TagProgramme: f.TagProgramme}}
+		if says := c.doubt(species[k].Target, f); says != "" {
+			c.wrong(f.Line, "", errors.New(says+" Is its unit right? If it really was so, log it by hand."))
+			return nil
+		}
+		given.Sure = true
 		if f.At.Known() {
 			given.CaughtAt = f.At.In(zone)
 		}
@@ -216,6 +221,15 @@ func (c *coming) spell(ctx context.Context, in *logcsv.Spell) error {
 	out.named = out.ID != uuid.Nil
 	c.spells = append(c.spells, out)
 	return nil
+}
+
+// doubt asks whether a fish of a target was really so long or heavy; empty where it may well be.
+func (c *coming) doubt(target string, f *logcsv.Fish) string {
+	t, err := c.n.book.Target(target)
+	if err != nil {
+		return ""
+	}
+	return t.Doubt(f.LengthM, f.MassKg, c.as.Units)
 }
 
 // soughtOf a spell: what it says, what was said for those that do not say, or else the first fish.
