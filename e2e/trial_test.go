@@ -107,6 +107,12 @@ func TestABlockThatIsOverSaysSwap(t *testing.T) {
 	require.NoError(t, p.Wait(`document.querySelector('.trial-left.over[role=alert]')?.innerText === 'Swap now'`))
 	require.NoError(t, p.Still())
 	picture(t, p, "trial-swap")
+	// A rest stops its clock: on the server it is taken off the hours fished.
+	require.NoError(t, p.Click("Rest"))
+	require.NoError(t, p.WaitText("Go on"))
+	require.NoError(t, p.Wait(`document.querySelector('.trial-counters button').disabled`))
+	require.NoError(t, p.Click("Go on"))
+	require.NoError(t, p.Wait(`!document.querySelector('.trial-counters button').disabled`))
 	require.NoError(t, p.Click("End this block"))
 	require.NoError(t, p.WaitText("Begin this block"))
 	require.NoError(t, p.Wait(`!document.querySelector('.trial-left.over')`))

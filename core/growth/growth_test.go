@@ -117,3 +117,24 @@ func TestFishThatComeAgain(t *testing.T) {
 	assert.False(t, r[2].Known)
 	assert.Empty(t, growth.Recaptures(nil))
 }
+
+// Fat by month is the mean over its fish; a month without one is left out.
+func TestFatByMonth(t *testing.T) {
+	usual := tackle.Curve{A: 0.01, B: 3}
+	fish := func(share float64, month time.Month) growth.InMonth {
+		kg, err := usual.Mass(0.5)
+		require.NoError(t, err)
+		return growth.InMonth{Measured: growth.Measured{LengthM: 0.5, MassKg: kg * share}, Month: month}
+	}
+	out, err := growth.FatByMonth([]growth.InMonth{fish(1.2, time.October), fish(1, time.March), fish(0.8, time.October),
+		fish(1.3, time.October)}, usual)
+	require.NoError(t, err)
+	require.Len(t, out, 2)
+	assert.Equal(t, time.March, out[0].Month)
+	assert.InDelta(t, 1, out[0].Mean, 1e-9)
+	assert.Equal(t, 3, out[1].Fish)
+	assert.InDelta(t, 1.1, out[1].Mean, 1e-9)
+	none, err := growth.FatByMonth(nil, usual)
+	require.NoError(t, err)
+	assert.Empty(t, none)
+}

@@ -151,15 +151,18 @@ func TestAListOfTagsIsMatched(t *testing.T) {
 			"length_m": 0.65, "tag_number": "gp 77", "tag_programme": "Invented tags"}}}, nil))
 	var spots []struct {
 		ID       string
+		Name     string
+		WaterID  string `json:"water_id"`
 		Lat, Lon float64
 	}
 	require.Equal(t, http.StatusOK, c.Do("GET", "/spots", nil, &spots))
 	at := ""
 	for _, s := range spots {
-		if s.ID == c.ID("Drain Mouth") {
+		if s.WaterID == c.ID("Sedge Sound") && s.Name == "Withy Bank" {
 			at = fmt.Sprint(s.Lat) + "," + fmt.Sprint(s.Lon)
 		}
 	}
+	require.NotEmpty(t, at)
 	list := "tag_number,tag_programme,species,time,lat,lon,length_m\nGP-77,Invented tags,red drum,2026-08-11T00:30:00Z," + at + ",0.6\n" +
 		"GP-78,Invented tags,red drum,2026-08-11T00:30:00Z," + at + ",0.6\n" +
 		"GP-78,Invented tags,red drum,2026-09-11T00:30:00Z," + at + ",0.6\n"

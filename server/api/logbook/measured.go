@@ -73,9 +73,11 @@ func (s service) growth(ctx context.Context, as *web.Scope, in *growthInput) (*g
 	b.Target, b.TargetName, b.Fewest, b.A, b.B, b.Months = target.ID, target.Name, growth.Fewest, target.Weight.A, target.Weight.B,
 		[]fatMonth{}
 	var weighed []growth.Measured
+	var inMonths []growth.InMonth
 	for i := range list {
 		if f, both := measuresOf(&list[i]); both {
 			weighed = append(weighed, f)
+			inMonths = append(inMonths, growth.InMonth{Measured: f, Month: list[i].CaughtAt.Month()})
 		}
 	}
 	b.Weighed = len(weighed)
@@ -85,7 +87,6 @@ func (s service) growth(ctx context.Context, as *web.Scope, in *growthInput) (*g
 		usual = own.Curve
 	}
 	var longest, heaviest *store.MeasuredCatch
-	months := map[int]*fatMonth{}
 	for i := range list {
 		c := &list[i]
 		if c.LengthM != nil && (longest == nil || *c.LengthM > *longest.LengthM) {
@@ -94,23 +95,13 @@ func (s service) growth(ctx context.Context, as *web.Scope, in *growthInput) (*g
 		if c.MassKg != nil && (heaviest == nil || *c.MassKg > *heaviest.MassKg) {
 			heaviest = c
 		}
-		if f, both := measuresOf(c); both {
-			fat, err := growth.Fat(f, usual)
-			if err != nil {
-				return nil, err
-			}
-			m := int(c.CaughtAt.Month())
-			if months[m] == nil {
-				months[m] = &fatMonth{Month: m}
-			}
-			months[m].Fish++
-			months[m].Fat += (fat - months[m].Fat) / float64(months[m].Fish)
-		}
 	}
-	for m := 1; m <= 12; m++ {
-		if months[m] != nil {
-			b.Months = append(b.Months, *months[m])
-		}
+	months, err := growth.FatByMonth(inMonths, usual)
+	if err != nil {
+		return nil, err
+	}
+	for _, m := range months {
+		b.Months = append(b.Months, fatMonth{int(m.Month), m.Fish, m.Mean})
 	}
 	b.Longest, b.Heaviest = bestOf(longest, usual), bestOf(heaviest, usual)
 	return out, nil

@@ -8,6 +8,7 @@ import { sound } from '../fish/alarm';
 import type { Said } from '../fish/touch';
 import { useOuting } from '../fish/useOuting';
 import { usePlace } from '../moment/moment';
+import { goOn, rest, restingSince } from './rest';
 import { trial as say } from '../words/trial';
 
 /** What is counted in a block, and what an outing in hand is told by it. */
@@ -39,7 +40,8 @@ export function Run({ trial: t }: { trial: Trial }) {
     },
     onSettled: () => invalidate('trials'),
   });
-  const over = block && leftOf(block, t, now) <= 0;
+  const resting = restingSince(block?.id);
+  const over = block && leftOf(block, t, resting ?? now) <= 0;
   useEffect(() => {
     if (!over) return;
     sound();
@@ -67,9 +69,24 @@ export function Run({ trial: t }: { trial: Trial }) {
         },
       });
   };
+  /** What it has rested so far, once it goes on. */
+  const rested = () => {
+    const s = goOn(block!.id, present());
+    if (s > 0 && outing.kept) tell({ kind: 'resume' });
+    return (block!.paused_s ?? 0) + s;
+  };
   const end = (more: Partial<Block> = {}) => {
-    put.mutate({ id: block!.id, body: { ended_at: present().toISOString(), ...more } });
+    put.mutate({
+      id: block!.id,
+      body: { paused_s: rested(), ended_at: present().toISOString(), ...more },
+    });
     setWhy('');
+  };
+  const pause = () => {
+    if (resting) return put.mutate({ id: block!.id, body: { paused_s: rested() } });
+    rest(block!.id, present());
+    if (outing.kept) tell({ kind: 'rest' });
+    setNow(present());
   };
   if (!block)
     return t.next ? (
@@ -85,7 +102,7 @@ export function Run({ trial: t }: { trial: Trial }) {
     ) : (
       <p className="panel">{say.allFished}</p>
     );
-  const left = leftOf(block, t, now);
+  const left = leftOf(block, t, resting ?? now);
   return (
     <section className="panel trial-run">
       <p className="quiet">{say.block((block.turn ?? 0) + 1, t.turns.length)}</p>
@@ -105,6 +122,7 @@ export function Run({ trial: t }: { trial: Trial }) {
             key={key}
             disabled={
               put.isPending ||
+              !!resting ||
               (key === 'foul' && (block.foul ?? 0) >= (block.landed ?? 0) + (block.lost ?? 0))
             }
             onClick={() => {
@@ -117,9 +135,14 @@ export function Run({ trial: t }: { trial: Trial }) {
         ))}
       </div>
       {put.error && <p role="alert">{put.error.message}</p>}
-      <button className="act chosen" disabled={put.isPending} onClick={() => end()}>
-        {say.endBlock}
-      </button>
+      <div className="trial-row">
+        <button className="act chosen" disabled={put.isPending} onClick={() => end()}>
+          {say.endBlock}
+        </button>
+        <button className="act" aria-pressed={!!resting} disabled={put.isPending} onClick={pause}>
+          {resting ? say.goOn : say.rest}
+        </button>
+      </div>
       <details>
         <summary>{say.leaveOut}</summary>
         <div className="trial-row">

@@ -65,6 +65,8 @@ export const trial = {
     set_apart: 'taken elsewhere',
   },
   endBlock: 'End this block',
+  rest: 'Rest',
+  goOn: 'Go on',
   leaveOut: 'Leave this block out',
   why: 'why: a boat ran through',
   leaveItOut: 'Leave it out',
