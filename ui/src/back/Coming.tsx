@@ -6,7 +6,7 @@ import { api, type Schemas } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { Wide } from '../frame/Wide';
-import { clock, dayOfYear, dayShort } from '../format/time';
+import { clock, dayOfYear, isoDay } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { back as say } from '../words/back';
 
@@ -194,7 +194,7 @@ function First({ list }: { list: readonly Schemas['ComingOut'][] }) {
           {list.map((s) => (
             <tr key={s.line} className={s.double ? 'quiet' : undefined}>
               <th scope="row">{s.line}</th>
-              <td>{dayShort(s.started_at, s.time_zone)}</td>
+              <td>{isoDay(s.started_at, s.time_zone)}</td>
               <td>
                 {clock(s.started_at, s.time_zone)}–{clock(s.ended_at, s.time_zone)}
               </td>

@@ -27,6 +27,8 @@ export function Design({ onClose }: { onClose: () => void }) {
   const [minutes, setMinutes] = useState<number | undefined>(15);
   const [rounds, setRounds] = useState<number | undefined>(6);
   const [rods, setRods] = useState('');
+  const [anglers, setAnglers] = useState('');
+  const [sides, setSides] = useState('');
   const here = useQuery({ queryKey: ['spot', at], queryFn: () => api.spot(at) });
   const keep = useMutation({
     mutationFn: async () => {
@@ -39,10 +41,9 @@ export function Design({ onClose }: { onClose: () => void }) {
         arms,
         block_min: minutes ?? 15,
         rounds: Math.round(rounds ?? 6),
-        rods: rods
-          .split(',')
-          .map((r) => r.trim())
-          .filter(Boolean),
+        rods: listed(rods),
+        anglers: listed(anglers),
+        sides: listed(sides),
       });
       return id;
     },
@@ -120,6 +121,14 @@ export function Design({ onClose }: { onClose: () => void }) {
         <label>
           {say.rods}
           <Input value={rods} placeholder={say.rodsFor} onChange={(e) => setRods(e.target.value)} />
+        </label>
+        <label>
+          {say.anglers}
+          <Input value={anglers} placeholder={say.anglersFor} onChange={(e) => setAnglers(e.target.value)} />
+        </label>
+        <label>
+          {say.sides}
+          <Input value={sides} placeholder={say.sidesFor} onChange={(e) => setSides(e.target.value)} />
         </label>
       </div>
       <p className="quiet small">{say.fair}</p>
@@ -199,3 +208,10 @@ function ArmFields(props: {
     </fieldset>
   );
 }
+
+/** "long, short" is two. */
+const listed = (text: string) =>
+  text
+    .split(',')
+    .map((t) => t.trim())
+    .filter(Boolean);

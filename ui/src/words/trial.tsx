@@ -29,7 +29,11 @@ export const trial = {
   rounds: 'Rounds',
   rods: 'Rods to swap',
   rodsFor: 'long, short',
-  fair: 'In each round every arm is fished once, in an order drawn by lot. Rods are swapped half-way. It ends after the last round, whatever shows before.',
+  anglers: 'Anglers to swap',
+  anglersFor: 'you, a friend',
+  sides: 'Sides to swap',
+  sidesFor: 'left, right',
+  fair: 'In each round every arm is fished once, in an order drawn by lot. Rods, anglers and sides are swapped half-way. It ends after the last round, whatever shows before.',
   keepDesign: 'Keep the design',
   notNow: 'Not now',
 
