@@ -115,7 +115,7 @@ export const back = {
   yearDrawn:
     'A square a day, week by week: the darker the longer it was fished, a dot where fish were caught',
   dayCame: (day: string, hours: string, fish: number) => `${day}: ${hours} rod-hours, ${fish} fish`,
-  calendarLegend: 'A square a day: the darker the more rod-hours; a dot for fish.',
+  calendarLegend: 'A square a day: the fuller its colour, the more rod-hours; a dot for fish.',
 
   // MeasuresPage.tsx
   measures2: {
@@ -262,7 +262,7 @@ export const back = {
         differ ? 'The two are told apart.' : 'The bands overlap: it shows no difference yet.'
       }`,
     unread: (n: number) => `Of ${n} more ${n === 1 ? 'spell' : 'spells'} it is not known.`,
-    legend: 'Dots are spells: filled with a fish, open without. The grey below is the effort.',
+    legend: 'Dots are spells: filled with a fish, open without. The heap below is the effort.',
   },
 
   // Calibration.tsx
