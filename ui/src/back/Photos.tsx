@@ -7,7 +7,7 @@ import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { written as position } from '../format/position';
 import { clock, dayOfYear } from '../format/time';
-import { ChooseFile } from '../setup/ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { back as say } from '../words/back';
 
 type Catch = Spell['catches'][number];

@@ -6,7 +6,7 @@ import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
-import { ChooseFile } from '../setup/ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { useSession } from '../signin/session';
 import './begin.css';
 import { begin as say } from '../words/begin';

@@ -17,7 +17,7 @@ import './entry.css';
 import { entry as say } from '../words/entry';
 
 /** Logs a catch or a blank in a few touches; tide, light and moon are filled in. */
-export function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
+export default function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
   const [changed, setChanged] = useState(false);
   const { letGo, leave } = useLeaveGuard(changed);
   const close = () => {

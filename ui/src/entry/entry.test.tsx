@@ -6,7 +6,7 @@ import { useGiven, useMoment } from '../moment/moment';
 import { iso, noon, serve, show, spell } from '../testkit/coast';
 import type { Entry } from './entry';
 import { last } from './entry';
-import { QuickEntry } from './QuickEntry';
+import QuickEntry from './QuickEntry';
 
 const minute = 60_000;
 

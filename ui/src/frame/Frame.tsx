@@ -1,7 +1,6 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
-import { QuickEntry } from '../entry/QuickEntry';
 import { EntryContext, type Entry, type OnScreen } from '../entry/entry';
 import { usePlace } from '../moment/moment';
 import { typing } from '../moment/typing';
@@ -13,6 +12,9 @@ import { SpotSelect } from './SpotSelect';
 import { momentMatters, useFold } from './fold';
 import './frame.css';
 import { frame as say } from '../words/frame';
+
+/** Not of the first load: who opens the program wants to see, before they log. */
+const QuickEntry = lazy(() => import('../entry/QuickEntry'));
 
 const places = [
   { to: '/ahead', name: say.ahead },
@@ -28,12 +30,17 @@ export function Frame() {
   const ribbon = momentMatters(useLocation().pathname);
   const fold = useFold();
   const [entry, setEntry] = useState<Entry | null>(null);
+  /** Once asked for it stays, so that it can close as it opened. */
+  const [asked, setAsked] = useState(false);
 
   const onScreen = useRef<OnScreen | undefined>(undefined);
 
   const entries = useMemo(
     () => ({
-      open: (e: Entry) => setEntry(e.spell ? e : { ...onScreen.current, ...e }),
+      open: (e: Entry) => {
+        setAsked(true);
+        setEntry(e.spell ? e : { ...onScreen.current, ...e });
+      },
       show: (now: OnScreen | undefined) => {
         onScreen.current = now;
       },
@@ -105,7 +112,7 @@ export function Frame() {
           </footer>
         )}
       </div>
-      <QuickEntry entry={entry} onClose={() => setEntry(null)} />
+      <Suspense>{asked && <QuickEntry entry={entry} onClose={() => setEntry(null)} />}</Suspense>
     </EntryContext>
   );
 }

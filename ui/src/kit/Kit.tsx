@@ -1,14 +1,14 @@
 import { useAskFirst, useLeaveGuard } from '../frame/unkept';
 import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
-import { useColumns } from '../setup/MapColumns';
+import { useColumns } from '../file/MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { api, type KitBody, type KitItem } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberField';
-import { ChooseFile } from '../setup/ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { fieldsOf, inShort, type KitField } from './kinds';
 import './kit.css';
 import { kit as say } from '../words/kit';

@@ -11,9 +11,9 @@ import { fixed } from '../format/measure';
 import { day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { NumberField } from '../format/NumberField';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { FitChart } from './FitChart';
-import { useColumns } from './MapColumns';
+import { useColumns } from '../file/MapColumns';
 import { setup as say } from '../words/setup';
 import { allOf, sentences } from '../words/joined';
 

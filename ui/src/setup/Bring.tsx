@@ -6,7 +6,7 @@ import { v7 } from 'uuid';
 import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { metres } from '../format/measure';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { setup as say } from '../words/setup';
 
 /** A station from a file: what it holds is shown before it is kept. */

@@ -1,4 +1,4 @@
-import { useColumns } from './MapColumns';
+import { useColumns } from '../file/MapColumns';
 import { NumberField } from '../format/NumberField';
 import { depth, show } from '../format/spoken';
 import { useMutation, useQuery } from '@tanstack/react-query';
@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { api, type Formats, type GridQuery } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { setup as say } from '../words/setup';
 
 type Format = GridQuery['format'];

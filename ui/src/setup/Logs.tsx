@@ -6,7 +6,7 @@ import { useInvalidate } from '../api/keys';
 import { useKinds, write, type Kinds, type Nature } from '../conditions/kinds';
 import { clock, day } from '../format/time';
 import { usePlace } from '../moment/moment';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { setup as say } from '../words/setup';
 
 /** A column of the first few kinds, in the second unit where there is one. */

@@ -1,12 +1,12 @@
 import { Fault } from '../frame/Fault';
-import { useColumns } from './MapColumns';
+import { useColumns } from '../file/MapColumns';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { api, type ImportPlan, type ImportQuery } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { TakeAlong } from './TakeAlong';
 import { setup as say } from '../words/setup';
 

@@ -6,7 +6,7 @@ import { useSearchParams } from 'react-router';
 import { api, type Playbook, type Rule } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { factor } from '../format/measure';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { useUndo } from '../frame/useUndo';
 import { OwnRule } from './OwnRule';
 import { SetAside } from './SetAside';

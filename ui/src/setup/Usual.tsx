@@ -11,7 +11,7 @@ import { useLeaveGuard } from '../frame/unkept';
 import { usePlace } from '../moment/moment';
 import { Wide } from '../frame/Wide';
 import { setup as say } from '../words/setup';
-import { ChooseFile } from './ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 
 type Kind = UsualKind['kind'];
 

@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { api, type SectionPoint } from '../api/client';
 import { useWidth } from '../ribbon/useWidth';
-import { ChooseFile } from '../setup/ChooseFile';
+import { ChooseFile } from '../file/ChooseFile';
 import { between, moved, without } from './points';
 import { spot as say } from '../words/spot';
 

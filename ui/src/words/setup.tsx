@@ -2,31 +2,14 @@ import type { ReactNode } from 'react';
 import { counted } from './joined';
 
 export const setup = {
-  // ChooseFile.tsx
-  hasMbAtMost32: (f: string, size: number) =>
-    `${f} has ${size} MB; at most 32 MB are read at once. Send it in parts.`,
-
   // FitChart.tsx
   fitOverTheRecordAnd: 'Fit over the record, and the residual',
   left: 'left',
 
-  // columns.ts
-  passedOver: (i: number) => `passed over ${i}`,
-
-  // MapColumns.tsx
-  whichColumnIsWhich: 'Which column is which?',
-  goesByOtherNamesSay: (waiting: string) =>
-    `${waiting} goes by other names. Say what each holds, and in which unit; it is remembered.`,
-  inTheFile: 'In the file',
-  begins: 'begins',
+  // Said in several places of Set-up
   is: 'is',
-  column: (i: number) => `column ${i}`,
-  is2: (n: string) => `${n} is`,
-  passedOver2: 'passed over',
-  readItSo: 'Read it so',
   leaveIt: 'Leave it',
   stillWanted: (missing: string) => `Still wanted: ${missing}.`,
-  twoColumnsCannotBothBe: (replaceAll: string) => `Two columns cannot both be ${replaceAll}.`,
 
   // Analyse.tsx
   aCsvFileWhoseFirst:

@@ -1,5 +1,5 @@
 import type { Schemas } from '../api/client';
-import { setup as say } from '../words/setup';
+import { file as say } from '../words/file';
 
 export type Column = Schemas['ColumnOut'];
 
@@ -70,6 +70,6 @@ export function guess(name: string, wanted: Column[]): string | undefined {
 export function renamed(text: string, mapped: (string | undefined)[]): string {
   const { names, separator } = header(text);
   const at = text.search(/\r?\n/);
-  const first = names.map((_, i) => mapped[i] ?? say.passedOver(i + 1)).join(separator);
+  const first = names.map((_, i) => mapped[i] ?? say.passedOverColumn(i + 1)).join(separator);
   return at < 0 ? first : first + text.slice(at);
 }

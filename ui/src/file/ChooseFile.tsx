@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import './file.css';
-import { setup as say } from '../words/setup';
+import { file as say } from '../words/file';
 
 /** What the server takes at most. */
 const largest = 32 * 1024 * 1024;

@@ -5,7 +5,7 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { fits, guess, header, renamed, type Column } from './columns';
 import './file.css';
-import { setup as say } from '../words/setup';
+import { file as say } from '../words/file';
 
 /** A file on its way in: as it is, or with its columns named by the person. */
 interface Waiting {
@@ -97,9 +97,9 @@ function MapColumns(props: {
               <td className="quiet small">{rows.map((r) => r[i] ?? '').join(' · ')}</td>
               <td>
                 <Select
-                  aria-label={say.is2(n)}
+                  aria-label={say.isWhat(n)}
                   allowClear
-                  placeholder={say.passedOver2}
+                  placeholder={say.passedOver}
                   value={mapped[i]}
                   options={options}
                   popupMatchSelectWidth={false}
