@@ -217,3 +217,40 @@ func plain(x float64, decimals int) string {
 }
 
 func trimmed(x float64) string { return fmt.Sprintf("%g", x) }
+
+// ShowFishLength shows how long a fish is, as finely as it is measured: "40.6 cm", "27.5 in".
+func (u Units) ShowFishLength(m float64) string {
+	if u.Tackle == "in" {
+		return trimmed(math.Round(m/inch*100)/100) + " in"
+	}
+	return trimmed(math.Round(m*1000)/10) + " cm"
+}
+
+// sixteenths of an inch, by which lengths of fish are told apart.
+const sixteenths = 16
+
+// ShowLittle shows a small difference of length: "3 mm", "1.2 cm", "1/2 in", "2 1/4 in".
+func (u Units) ShowLittle(m float64) string {
+	m = math.Abs(m)
+	if u.Tackle != "in" {
+		if m < 0.01-0.00005 {
+			return trimmed(math.Round(m*1000)) + " mm"
+		}
+		return trimmed(math.Round(m*1000)/10) + " cm"
+	}
+	n := int(math.Round(m / inch * sixteenths))
+	whole, of := n/sixteenths, sixteenths
+	n %= sixteenths
+	for n > 0 && n%2 == 0 {
+		n, of = n/2, of/2
+	}
+	switch {
+	case n == 0 && whole == 0 && m > 0:
+		return "less than 1/16 in"
+	case n == 0:
+		return fmt.Sprintf("%d in", whole)
+	case whole == 0:
+		return fmt.Sprintf("%d/%d in", n, of)
+	}
+	return fmt.Sprintf("%d %d/%d in", whole, n, of)
+}
