@@ -6,6 +6,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/kit"
@@ -27,6 +28,10 @@ type Around interface {
 	Belief() (rate.Belief, error)
 	Kit() (kit.Kit, error)
 	Limits() (going.Limits, error)
+	// Rules they entered.
+	Rules() ([]bylaw.Rule, error)
+	// Kept fish of their log between two times, of everybody aboard.
+	Kept(from, to time.Time) ([]bylaw.Kept, error)
 	// Spot of theirs, laid out for a time.
 	Spot(id uuid.UUID, t time.Time) (*Spot, error)
 	// Spots of theirs, laid out for a time.

@@ -126,6 +126,19 @@ func ASighting(spot string) Object {
 	return Object{"spot_id": spot, "seen_at": "2026-11-19T06:00:00Z", "signs": []string{"birds", "a run"}, "note": "Terns over the bar."}
 }
 
+// ABylaw of an invented authority.
+func ABylaw() Object {
+	return Object{"name": "Slot of the sound", "authority": "Grey Coast Fishery", "species": []string{"red drum"}, "min_m": 0.3556,
+		"max_m": 0.6096, "over": 1, "bag": 3, "measure": "total", "seasons": []Object{{"from": "03-01", "to": "12-31"}},
+		"area": Object{"name": "the sound", "ring": []Object{{"lat": 30, "lon": -46}, {"lat": 32, "lon": -46}, {"lat": 32, "lon": -44},
+			{"lat": 30, "lon": -44}}},
+		"gear": Object{"circle_hooks": true}, "duties": []Object{{"kind": "report", "within_h": 24}},
+		"source": "Invented handbook, p. 4", "checked": "2026-05-03", "checked_by": "Wren"}
+}
+
+// AFileOfBylaws with one rule.
+const AFileOfBylaws = "bylaws:\n  - species: [black drum]\n    min: 14 in\n    source: Invented handbook, p. 5\n    checked: 2026-05-03\n"
+
 // AFile of one spell at a spot of a name.
 func AFile(spot string) Object {
 	return Object{"id": "018f0000-0000-7000-8000-0000000000c5", "name": "mine.csv",

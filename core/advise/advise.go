@@ -114,10 +114,11 @@ func Ask(q Question) (Advice, error) {
 	a := Advice{Moment: *m, Way: m.WayCaution(c), Stay: stay(&q, m)}
 	a.Cautions = going.Assess(m, c, q.Limits, q.Units)
 	a.Cautions = append(a.Cautions, codes(s, q.Time)...)
-	if says := noTake(s, q.Time); says != "" {
-		a.Note = fmt.Sprintf(words.NothingMayBeTakenHereNow, says)
+	if says := q.forbidden(); says != "" {
+		a.Note = says
 		return a, nil
 	}
+	a.Cautions = append(a.Cautions, q.lawful()...)
 	ranked, err := q.rank(m)
 	if err != nil {
 		return Advice{}, err

@@ -24,7 +24,7 @@ type Card struct {
 	WeightKg, LeaderN, SpeedMS                           float64
 }
 
-// hookOf a rig for a target: the pattern by the school on hooks for bait, the size
+// hookOf a rig for a target: the pattern by the school on hooks for bait, which yields to a rule, the size
 // the rig's own, or the target's where it wants smaller.
 func hookOf(q *Question, r *rankedOption) (pattern, size string) {
 	pattern, size = r.rig.HookPattern, r.rig.HookSize
@@ -33,6 +33,9 @@ func hookOf(q *Question, r *rankedOption) (pattern, size string) {
 	}
 	if r.offering.Approach != "lure" && pattern == "circle" && q.Book.Takes("Q10/j") {
 		pattern = "J"
+	}
+	if r.offering.Approach != "lure" && pattern == "J" && q.asks().CircleHooks != "" {
+		pattern = "circle"
 	}
 	smallest, largest := hookRange(q.Target.Hooks)
 	n := kit.HookNumber(size)

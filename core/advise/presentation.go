@@ -3,6 +3,7 @@ package advise
 import (
 	"math"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
 	"greypebble/core/kit"
@@ -43,6 +44,7 @@ type RuledOut struct{ Offering, Why string }
 type options struct {
 	q       *Question
 	m       *spot.Moment
+	asks    bylaw.Asks
 	temp    float64
 	current float64
 	// headwind in m/s against one who casts; section, nil where none was drawn; stands, by mark.
@@ -59,7 +61,7 @@ type options struct {
 
 // optionsAt a moment: none yet. A run counts the same either way.
 func optionsAt(q *Question, m *spot.Moment) options {
-	o := options{q: q, m: m, temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]whyNot{}}
+	o := options{q: q, m: m, asks: m.Spot.Asks(q.Target.Species(), m.Time), temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]whyNot{}}
 	run, _ := m.Current()
 	o.current, o.moving = math.Abs(run), method.Moving(m)
 	if faces := m.Spot.FacesDeg; faces != nil {
@@ -134,7 +136,11 @@ func (o *options) fails(f *playbook.Offering, r whyNot, says func() string) {
 func (o *options) onRig(f *playbook.Offering, owned *kit.Item, rig *playbook.Rig, at int, depth float64, yardstick bool) {
 	p := presentation{offering: f, rig: rig, mark: &o.m.Spot.Marks[at], at: at, owned: owned, leader: o.q.leaderOf(rig),
 		yardstick: yardstick}
-	var why string
+	why := o.asks.RulesOut(f.Approach == "live bait", f.Approach != "lure" && rig.Head, rig.HookCount())
+	if why != "" {
+		o.fails(f, whyNot{depthM: math.Inf(1), near: true}, func() string { return why })
+		return
+	}
 	if p.weightKg, why = o.weight(&p, depth); why == "" {
 		p.depthM, why = o.fished(&p, depth)
 	}

@@ -42,15 +42,6 @@ func stay(q *Question, m *spot.Moment) string {
 	return q.Units.Fill(says)
 }
 
-// noTake is the rule of a zone in which nothing may be taken at a time; empty where
-// there is none.
-func noTake(s *spot.Spot, t time.Time) string {
-	if z := s.Closing(t); z != nil {
-		return z.Warning(t)
-	}
-	return ""
-}
-
 // codes that hold at a time: they warn, but forbid nothing.
 func codes(s *spot.Spot, t time.Time) []going.Caution {
 	var out []going.Caution

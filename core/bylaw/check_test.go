@@ -114,9 +114,25 @@ func TestWhatARuleAsksOfTheTackle(t *testing.T) {
 	a := bylaw.GearOf(rules, redDrum, now)
 	assert.Equal(t, "Coast", a.CircleHooks)
 	assert.Empty(t, a.Barbless, "a code asks nothing here")
-	assert.Equal(t, "Town: at most 1 hooks a line, and this rig has 2", a.RulesOut(false, 2))
-	assert.Equal(t, "Town: no live bait", a.RulesOut(true, 1))
-	assert.Empty(t, a.RulesOut(false, 1))
-	assert.Empty(t, bylaw.GearOf(rules, bass, now).RulesOut(true, 2))
-	assert.Len(t, a.Says(true), 2)
+	assert.Equal(t, "Town: one hook a line, and this rig has 2", a.RulesOut(false, false, 2))
+	assert.Equal(t, "Town: no live bait", a.RulesOut(true, false, 1))
+	assert.Empty(t, a.RulesOut(false, false, 1))
+	assert.NotEmpty(t, a.RulesOut(false, true, 1), "a jig head is no circle hook")
+	assert.Empty(t, bylaw.GearOf(rules, bass, now).RulesOut(true, false, 2))
+	assert.Len(t, a.Says(), 2)
+}
+
+// Last year's dates stand in the year to come, to be looked up.
+func TestARuleAgain(t *testing.T) {
+	day := func(y int, m time.Month, d int) bylaw.Date { return bylaw.Date{Year: y, Month: m, Day: d} }
+	r := rule("Coast", func(r *bylaw.Rule) {
+		r.ID, r.CheckedBy = "x", "Wren"
+		r.Seasons = []bylaw.Season{{From: day(2025, 6, 7), To: day(2025, 8, 3)}, {From: day(2024, 2, 29), To: day(2024, 3, 9)},
+			{From: day(2024, 12, 1), To: day(2025, 2, 1)}}
+	}, "red drum")
+	again := r.Again(now)
+	assert.Equal(t, []bylaw.Season{{From: day(2026, 6, 7), To: day(2026, 8, 3)}, {From: day(2027, 2, 28), To: day(2027, 3, 9)},
+		{From: day(2026, 12, 1), To: day(2027, 2, 1)}}, again.Seasons)
+	assert.Empty(t, again.ID)
+	assert.Empty(t, again.CheckedBy)
 }

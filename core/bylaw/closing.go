@@ -3,7 +3,23 @@ package bylaw
 import (
 	"slices"
 	"time"
+
+	"greypebble/core/ground"
 )
+
+// On are the rules that are in force anywhere on a place, whatever the time.
+func On(rules []Rule, touched func() (points []ground.LatLon, area bool)) (out []Rule) {
+	if len(rules) == 0 {
+		return nil
+	}
+	points, area := touched()
+	for i := range rules {
+		if rules[i].At(points, area) {
+			out = append(out, rules[i])
+		}
+	}
+	return out
+}
 
 // Shuts says whether the rule closes a place to all fishing while it holds.
 func (r *Rule) Shuts() bool { return r.Status == Closed && r.OfAny() && !r.Voluntary }

@@ -42,31 +42,31 @@ func GearOf(rules []Rule, s Species, local time.Time) Asks {
 	return a
 }
 
-// RulesOut says why something may not be tied on: an approach, and how many hooks the rig has; empty where it may.
-func (a Asks) RulesOut(live bool, hooks int) string {
+// RulesOut says why something may not be tied on: live bait, bait on a jig head, and so many hooks a line; empty where
+// it may.
+func (a Asks) RulesOut(live, headed bool, hooks int) string {
 	switch {
+	case headed && a.CircleHooks != "":
+		return fmt.Sprintf(words.GearHead, a.CircleHooks)
 	case live && a.NoLiveBait != "":
 		return fmt.Sprintf(words.GearLive, a.NoLiveBait)
 	case a.MostHooks > 0 && hooks > a.MostHooks:
-		return fmt.Sprintf(words.GearMaxHooks, a.HooksRule, a.MostHooks, hooks)
+		return fmt.Sprintf(words.GearMaxHooks, a.HooksRule, saysHooks(a.MostHooks), hooks)
 	}
 	return ""
 }
 
 // Says what is to be heeded of what may be tied on.
-func (a Asks) Says(bait bool) (out []string) {
+func (a Asks) Says() (out []string) {
 	for _, k := range []struct {
 		by, form string
-	}{{a.Barbless, words.GearBarbs}, {a.NoSnagging, words.GearSnag}} {
+	}{{a.CircleHooks, words.GearCircle}, {a.Barbless, words.GearBarbs}, {a.NoSnagging, words.GearSnag}} {
 		if k.by != "" {
 			out = append(out, fmt.Sprintf(k.form, k.by))
 		}
 	}
-	if bait && a.CircleHooks != "" {
-		out = append(out, fmt.Sprintf(words.GearCircle, a.CircleHooks))
-	}
 	if a.MostRods > 0 {
-		out = append(out, fmt.Sprintf(words.GearRods, a.RodsRule, a.MostRods))
+		out = append(out, fmt.Sprintf(words.GearRods, a.RodsRule, saysRods(a.MostRods)))
 	}
 	return out
 }

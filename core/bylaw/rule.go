@@ -41,12 +41,12 @@ var Sexes = []Sex{Female, Male, EggBearing, NestingMale, SoftShelled}
 
 // Gear a rule asks for. Zero values ask for nothing.
 type Gear struct {
-	CircleHooks bool // with natural bait
-	Barbless    bool
-	NoLiveBait  bool
-	NoSnagging  bool
-	MostRods    int // a person
-	MostHooks   int // a line
+	CircleHooks bool `json:"circle_hooks,omitempty"` // with natural bait
+	Barbless    bool `json:"barbless,omitempty"`
+	NoLiveBait  bool `json:"no_live_bait,omitempty"`
+	NoSnagging  bool `json:"no_snagging,omitempty"`
+	MostRods    int  `json:"most_rods,omitempty"`  // a person
+	MostHooks   int  `json:"most_hooks,omitempty"` // a line
 }
 
 // Any says whether anything is asked.
@@ -63,68 +63,74 @@ const (
 
 // Duty for a fish that is kept: a tag put on it, or a report made.
 type Duty struct {
-	Kind DutyKind
+	Kind DutyKind `json:"kind"`
 	// WithinHours of the catch; 0: at once.
-	WithinHours float64
+	WithinHours float64 `json:"within_h,omitempty"`
 	// To whom or how, in the rule's words.
-	To string
+	To string `json:"to,omitempty"`
 }
 
 // Area within which a rule holds: the ring it was drawn with, or that of the zone it was taken from. An area without
 // a ring is everywhere.
 type Area struct {
-	Name string
-	Ring ground.Ring
+	Name string      `json:"name,omitempty"`
+	Ring ground.Ring `json:"ring,omitempty"`
 }
 
 // Everywhere says that the rule has no area.
 func (a Area) Everywhere() bool { return len(a.Ring) == 0 }
 
-// Rule of an authority, or a voluntary code, as it was entered.
+// Rule of an authority, or a voluntary code, as it was entered. It is kept by the names of its tags.
 type Rule struct {
-	ID string
+	ID string `json:"-"`
 	// Name it goes by; Authority whose rule it is, empty where that was not said.
-	Name, Authority string
+	Name      string `json:"name,omitempty"`
+	Authority string `json:"authority,omitempty"`
 	// Voluntary codes are shown apart; they forbid nothing.
-	Voluntary bool
+	Voluntary bool `json:"voluntary,omitempty"`
 	// Species it is of: ids, names, Latin names, genera, groups ("drums"), or "any". See [Species.Is].
-	Species []string
+	Species []string `json:"species"`
 	// Licence is the class of people it holds for; empty: everyone.
-	Licence string
-	Area    Area
+	Licence string `json:"licence,omitempty"`
+	Area    Area   `json:"area,omitzero"`
 	// Seasons in which it holds; none: all year.
-	Seasons []Season
+	Seasons []Season `json:"seasons,omitempty"`
 	// Hours of the days in which it holds.
-	Hours Hours
+	Hours Hours `json:"hours,omitzero"`
 
-	Status Status
+	Status Status `json:"status,omitempty"`
 	// MinM and MaxM are the least and the greatest length that may be kept, both inclusive, metres; 0: none.
-	MinM, MaxM float64
+	MinM float64 `json:"min_m,omitempty"`
+	MaxM float64 `json:"max_m,omitempty"`
 	// Over fish a person and day may be longer than OverM, or than MaxM where OverM is 0; it is never less than MaxM.
 	// Without a MaxM those longer than OverM are limited to so many.
-	Over  int
-	OverM float64
+	Over  int     `json:"over,omitempty"`
+	OverM float64 `json:"over_m,omitempty"`
 	// Measure those lengths are of; empty: it was not said, and total length is taken.
-	Measure Measure
+	Measure Measure `json:"measure,omitempty"`
 	// Bag a person and day, BoatBag a boat and day, Possession a person at any time; nil: none was entered. 0: none
 	// may be kept. Species of one rule share them, unless Each has its own.
-	Bag, BoatBag, Possession *int
-	Each                     bool
+	Bag        *int `json:"bag,omitempty"`
+	BoatBag    *int `json:"boat_bag,omitempty"`
+	Possession *int `json:"possession,omitempty"`
+	Each       bool `json:"each,omitempty"`
 	// NotKept are sexes and states that go back.
-	NotKept []Sex
-	Gear    Gear
-	Duties  []Duty
+	NotKept []Sex  `json:"not_kept,omitempty"`
+	Gear    Gear   `json:"gear,omitzero"`
+	Duties  []Duty `json:"duties,omitempty"`
 	// NoLimits says outright that there is none of size or of number.
-	NoLimits bool
+	NoLimits bool `json:"no_limits,omitempty"`
 	// Advisory is the authority's text on eating it.
-	Advisory string
-	Note     string
+	Advisory string `json:"advisory,omitempty"`
+	Note     string `json:"note,omitempty"`
 
 	// Source is where the rule stands, Address where that is found; CheckedBy looked it up on the day CheckedOn.
-	Source, Address, CheckedBy string
-	CheckedOn                  time.Time
+	Source    string    `json:"source"`
+	Address   string    `json:"address,omitempty"`
+	CheckedBy string    `json:"checked_by,omitempty"`
+	CheckedOn time.Time `json:"checked_on"`
 	// LifeDays after which it is to be looked up again; 0: [usualLife].
-	LifeDays int
+	LifeDays int `json:"life_days,omitempty"`
 }
 
 // usualLife of a rule, days: they change by the year.

@@ -59,11 +59,22 @@ func (d Date) Says() string {
 	return fmt.Sprintf("%d %s %d", d.Day, d.Month, d.Year)
 }
 
+// leapt is the day before where it is 29 February of a year that has none.
+func (d Date) leapt() Date {
+	if t := time.Date(d.Year, d.Month, d.Day, 0, 0, 0, 0, time.UTC); t.Month() != d.Month {
+		d.Day--
+	}
+	return d
+}
+
 // number by which days of a kind are told before and after.
 func (d Date) number() int { return (d.Year*100+int(d.Month))*100 + d.Day }
 
 // Season from a day to a day, both within it; of one year or of every year.
-type Season struct{ From, To Date }
+type Season struct {
+	From Date `json:"from"`
+	To   Date `json:"to"`
+}
 
 // Validate refuses a season that is none.
 func (s Season) Validate() error {
@@ -100,10 +111,11 @@ const minutesADay = 24 * 60
 // Hours of some days of the week. The zero value is every hour of every day.
 type Hours struct {
 	// Days of the week; none: every day.
-	Days []time.Weekday
+	Days []time.Weekday `json:"days,omitempty"`
 	// From and To are minutes of the day; both 0: all day. Where they end no later than they begin, that is the next
 	// day.
-	From, To int
+	From int `json:"from,omitempty"`
+	To   int `json:"to,omitempty"`
 }
 
 // Always says that they are every hour of every day.
@@ -121,6 +133,9 @@ func (h Hours) Validate() error {
 }
 
 func (h Hours) on(d time.Weekday) bool { return len(h.Days) == 0 || slices.Contains(h.Days, d) }
+
+// Falls says whether they are of some hour of a local day.
+func (h Hours) Falls(local time.Time) bool { return h.on(local.Weekday()) }
 
 // Holds says whether a local time lies within them.
 func (h Hours) Holds(local time.Time) bool {
@@ -182,3 +197,21 @@ func ParseClock(s string) (int, error) {
 
 // WriteClock as [ParseClock] reads it.
 func WriteClock(minute int) string { return fmt.Sprintf("%02d:%02d", minute/60, minute%60) }
+
+// Again is the rule as it may be for the year to come: seasons of years gone by stand in this year, or in the next where
+// they are over in this. Nobody has looked that up.
+func (r Rule) Again(now time.Time) Rule {
+	var moved []Season
+	for _, s := range r.Seasons {
+		if s.From.Year > 0 {
+			span := s.To.Year - s.From.Year
+			for s.To.Year < now.Year() || time.Date(s.To.Year, s.To.Month, s.To.Day+1, 0, 0, 0, 0, now.Location()).Before(now) {
+				s.From.Year, s.To.Year = s.From.Year+1, s.From.Year+1+span
+			}
+			s.From, s.To = s.From.leapt(), s.To.leapt()
+		}
+		moved = append(moved, s)
+	}
+	r.ID, r.Seasons, r.CheckedOn, r.CheckedBy = "", moved, now, ""
+	return r
+}

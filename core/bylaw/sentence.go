@@ -129,18 +129,24 @@ func (g Gear) says() (out []string) {
 			out = append(out, k.says)
 		}
 	}
-	for _, k := range []struct {
-		most      int
-		one, many string
-	}{{g.MostRods, words.OneRodAtMost, words.RodsAtMost}, {g.MostHooks, words.OneHookAtMost, words.HooksAtMost}} {
-		switch {
-		case k.most == 1:
-			out = append(out, k.one)
-		case k.most > 1:
-			out = append(out, fmt.Sprintf(k.many, k.most))
-		}
+	if g.MostRods > 0 {
+		out = append(out, saysRods(g.MostRods))
+	}
+	if g.MostHooks > 0 {
+		out = append(out, saysHooks(g.MostHooks))
 	}
 	return out
+}
+
+func saysRods(n int) string { return atMost(n, words.OneRodAtMost, words.RodsAtMost) }
+
+func saysHooks(n int) string { return atMost(n, words.OneHookAtMost, words.HooksAtMost) }
+
+func atMost(n int, one, many string) string {
+	if n == 1 {
+		return one
+	}
+	return fmt.Sprintf(many, n)
 }
 
 // SaysSource says where the rule stands and when it was looked up: "Grey Coast Fishery handbook, p. 4, checked 3 May 2026

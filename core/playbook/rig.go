@@ -54,7 +54,9 @@ type Rig struct {
 	Bite, Refused, Tip string
 	// Pieces from the main line down, as drawn on its card.
 	Pieces []Piece
-	bit    Set
+	// hooks it carries, where that is not a piece each.
+	hooks int
+	bit   Set
 }
 
 // Piece of a rig.
@@ -85,6 +87,23 @@ var hookPatterns = []string{"circle", "J", "weedless", "treble", "double"}
 // sinkers a rig may carry.
 var sinkerShapes = []string{"egg", "bank", "pyramid", "grip"}
 
+// hooked pieces carry a hook each.
+var hooked = []string{"hook", "bait hook", "head", "lure", "dropper", "teaser"}
+
+// HookCount on the line: of its pieces, or as it is written where one piece carries more.
+func (r *Rig) HookCount() int {
+	if r.hooks > 0 {
+		return r.hooks
+	}
+	n := 0
+	for _, p := range r.Pieces {
+		if slices.Contains(hooked, p.Kind) {
+			n++
+		}
+	}
+	return max(n, 1)
+}
+
 // Trolled says that it is pulled behind a boat, whichever way.
 func (r *Rig) Trolled() bool {
 	return !slices.ContainsFunc(r.Ways, func(w Way) bool { return w.Style != "troll" })
@@ -99,7 +118,7 @@ func (b *Book) readRig(n node) error {
 	r := n.reader("id", "name", "short", "column", "any_depth", "snag_safe", "min_depth", "max_depth", "weight", "head", "head_weight",
 		"vertical",
 		"float", "places", "hook", "size", "leader", "leader_breaks", "leader_of", "point", "sinker", "lead", "heaviest", "ways", "bite",
-		"refused", "tip", "parts")
+		"refused", "tip", "parts", "hooks")
 	rig := Rig{ID: r.text("id"), Name: r.text("name"), Short: r.text("short"), Column: r.word("column", "column", Columns),
 		SnagSafe: r.flag("snag_safe"), AnyDepth: r.flag("any_depth"), MinDepthM: r.quantity("min_depth", quantity.Length, true),
 		MaxDepthM: r.quantity("max_depth", quantity.Length, true), WeightKg: r.quantity("weight", quantity.Mass, false),
@@ -114,6 +133,9 @@ func (b *Book) readRig(n node) error {
 			false),
 		Bite: r.text("bite"), Refused: r.text("refused"), Tip: r.maybe("tip"),
 		Ways: readAll(r, "ways", readWay), Pieces: readAll(r, "parts", readPiece)}
+	if _, there := r.in["hooks"]; there {
+		rig.hooks = int(r.number("hooks"))
+	}
 	r.unique(rig.ID, b.rigIDs())
 	switch {
 	case r.err != nil:

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/ground"
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
@@ -75,6 +76,11 @@ func (t *Target) RunWarmth() (springrun.Warmth, bool) {
 		return springrun.Warmth{}, false
 	}
 	return springrun.Warmth(*t.Runs), true
+}
+
+// Species by all it may be called, for the rules of authorities.
+func (t *Target) Species() bylaw.Species {
+	return bylaw.Species{ID: t.ID, Name: t.Name, Latin: t.Latin}
 }
 
 // LivesAt a kind of place.

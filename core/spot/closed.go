@@ -2,22 +2,93 @@ package spot
 
 import (
 	"fmt"
+	"slices"
 	"time"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/ground"
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/core/words"
 )
 
+// Closure is the rule that closes a spot: of a zone, or one entered as a bylaw.
+type Closure struct {
+	zone *ground.Zone
+	rule *bylaw.Rule
+}
+
+// Name it goes by.
+func (c *Closure) Name() string {
+	if c.zone != nil {
+		return c.zone.Name
+	}
+	return c.rule.Called()
+}
+
+// Season in words, in which it holds.
+func (c *Closure) Season(u quantity.Units) string {
+	if c.zone != nil {
+		return c.zone.Season()
+	}
+	return c.rule.SaysWhen(u)
+}
+
+// Warning of it, with where it comes from and whether it is time to look it up again.
+func (c *Closure) Warning(now time.Time, u quantity.Units) string {
+	if c.zone != nil {
+		return c.zone.Warning(now)
+	}
+	return c.rule.Warning(now, u)
+}
+
 // Closing is the rule that closes the spot at a time: of a no-take or seasonal zone it lies
-// in; nil where none does. A voluntary code warns and closes nothing.
-func (s *Spot) Closing(t time.Time) *ground.Zone {
+// in, or a bylaw under which nothing may be fished for; nil where none does. A voluntary code
+// warns and closes nothing.
+func (s *Spot) Closing(t time.Time) *Closure {
 	for i := range s.Zones {
 		if z := &s.Zones[i]; z.Kind != ground.Voluntary && z.InSeason(s.local(t)) {
-			return z
+			return &Closure{zone: z}
 		}
 	}
+	if len(s.Rules) == 0 {
+		return nil
+	}
+	if r := bylaw.Shut(s.Rules, s.local(t)); r != nil {
+		return &Closure{rule: r}
+	}
 	return nil
+}
+
+// Unsought is the rule under which a fish may not be fished for at a time; nil where there is
+// none.
+func (s *Spot) Unsought(fish bylaw.Species, t time.Time) *Closure {
+	if len(s.Rules) == 0 {
+		return nil
+	}
+	if r := bylaw.Unsought(s.Rules, fish, s.local(t)); r != nil {
+		return &Closure{rule: r}
+	}
+	return nil
+}
+
+// ReleaseOnly is the rule under which a fish may be fished for and none kept at a time; nil where there is none.
+func (s *Spot) ReleaseOnly(fish bylaw.Species, t time.Time) *Closure {
+	if len(s.Rules) == 0 {
+		return nil
+	}
+	if r := bylaw.Released(s.Rules, fish, s.local(t)); r != nil {
+		return &Closure{rule: r}
+	}
+	return nil
+}
+
+// Asks is what rules ask of what is tied on for a fish at a time.
+func (s *Spot) Asks(fish bylaw.Species, t time.Time) bylaw.Asks {
+	if len(s.Rules) == 0 {
+		return bylaw.Asks{}
+	}
+	return bylaw.GearOf(s.Rules, fish, s.local(t))
 }
 
 // local time of the spot, by whose days rules hold.
@@ -31,7 +102,7 @@ func (s *Spot) local(t time.Time) time.Time {
 // allowed are the times within an interval in which no rule closes the spot and its gate is open.
 func (s *Spot) allowed(from, to time.Time) []ground.Window {
 	out, open := []ground.Window{}, false // empty, not nil: closed throughout
-	for day := from; day.Before(to); day = nextDay(s.local(day)) {
+	for _, day := range s.turns(from, to) {
 		z := s.Closing(day)
 		switch {
 		case z == nil && !open:
@@ -42,7 +113,7 @@ func (s *Spot) allowed(from, to time.Time) []ground.Window {
 			out = append(out, w)
 		case z != nil && open:
 			w := &out[len(out)-1]
-			w.Closes, w.ClosedBy = day.UTC(), fmt.Sprintf(words.ClosedBy, z.Name)
+			w.Closes, w.ClosedBy = day.UTC(), fmt.Sprintf(words.ClosedBy, z.Name())
 		}
 		open = z == nil
 	}
@@ -54,6 +125,21 @@ func (s *Spot) allowed(from, to time.Time) []ground.Window {
 
 // OpenToday says whether its gate stands open at a moment, whatever water and rules say.
 func (s *Spot) OpenToday(t time.Time) bool { return s.Timetable.Open(s.local(t)) }
+
+// turns are the times within an interval at which a rule may begin or cease to close it: its beginning, each
+// midnight, and the hours of bylaws.
+func (s *Spot) turns(from, to time.Time) []time.Time {
+	var out []time.Time
+	for day := from; day.Before(to); day = nextDay(s.local(day)) {
+		out = append(out, day)
+	}
+	if more := bylaw.Turns(s.Rules, from, to, s.local(from).Location()); len(more) > 0 {
+		out = append(out, more...)
+		slices.SortFunc(out, time.Time.Compare)
+		out = slices.CompactFunc(out, time.Time.Equal)
+	}
+	return out
+}
 
 func nextDay(t time.Time) time.Time {
 	return time.Date(t.Year(), t.Month(), t.Day()+1, 0, 0, 0, 0, t.Location())

@@ -7,6 +7,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/ground"
 	"greypebble/core/quantity"
 	"greypebble/core/spot"
@@ -67,4 +68,34 @@ func TestWhyThereIsNoVisit(t *testing.T) {
 	assert.Empty(t, s.Visits(c, 0, spot.ByDay))
 	assert.Equal(t, "The way is open only in the dark.", s.NoVisit(c, 20*time.Minute, spot.ByDay), "not the margin's doing")
 	assert.Equal(t, "No time is long enough for that margin.", s.NoVisit(c, 23*time.Hour, spot.AnyHour))
+}
+
+// A bylaw under which nothing may be fished for shuts the place in its hours, everywhere zones do.
+func TestABylawClosesTheSpotInItsHours(t *testing.T) {
+	zone := time.FixedZone("there", -3*3600)
+	s := *spottest.Coast(t)[0]
+	s.Clock = zone
+	from := time.Date(2026, 11, 20, 0, 0, 0, 0, zone) // a Friday
+	c, err := tide.Over(s.Tide, from.UTC(), from.AddDate(0, 0, 3).UTC())
+	require.NoError(t, err)
+	plain := s.Open(c)
+	night := bylaw.Rule{Name: "Quiet nights", Species: []string{"any"}, Status: bylaw.Closed, Source: "a notice", CheckedOn: from,
+		Hours: bylaw.Hours{Days: []time.Weekday{time.Saturday}, From: 22 * 60, To: 5 * 60}}
+	s.Rules = []bylaw.Rule{night}
+	shut := func(at time.Time) bool {
+		local := at.In(zone)
+		return local.Day() == 21 && local.Hour() >= 22 || local.Day() == 22 && local.Hour() < 5
+	}
+	closed := s.Open(c)
+	for at := from; at.Before(from.AddDate(0, 0, 3)); at = at.Add(7 * time.Minute) {
+		assert.Equal(t, spot.GateAt(plain, at).Open && !shut(at), spot.GateAt(closed, at).Open, at)
+		assert.Equal(t, shut(at), s.Closing(at) != nil, at)
+	}
+	title, says := s.SayWay(closed, from.Add(47*time.Hour), spot.Spoken{Zone: zone})
+	assert.Equal(t, "Closed by Quiet nights", title)
+	assert.Equal(t, "Its rule holds on Saturday, 22:00 to 05:00.", says)
+	s.Rules[0].Species = []string{"red drum"}
+	assert.Equal(t, plain, s.Open(c), "one fish's season closes no place")
+	assert.NotNil(t, s.Unsought(bylaw.Species{ID: "red-drum"}, from.Add(47*time.Hour)))
+	assert.Nil(t, s.Unsought(bylaw.Species{ID: "red-drum"}, from))
 }

@@ -3,6 +3,7 @@ package spot
 import (
 	"time"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/ground"
 	"greypebble/core/sky"
@@ -55,6 +56,8 @@ type Spot struct {
 	Rose *water.Rose
 	// Zones of its water that it touches, whatever the season.
 	Zones []ground.Zone
+	// Rules entered that hold anywhere on it, whatever the time.
+	Rules []bylaw.Rule
 	// Clock of the place, for the days of rules; nil is UTC.
 	Clock *time.Location
 	// River it lies on, where it lies at a bend of one.
@@ -72,6 +75,7 @@ type Spot struct {
 func (s *Spot) Bare() Spot {
 	out := *s
 	out.Tide, out.Clock, out.River, out.Readings, out.days, out.passing = nil, nil, nil, conditions.Readings{}, nil, false
+	out.Rules = nil
 	return out
 }
 

@@ -79,7 +79,7 @@ func (s *Spot) NoVisit(c *tide.Curve, margin time.Duration, light Light) string 
 	switch {
 	case len(s.allowed(from, to)) == 0:
 		if z := s.Closing(from); z != nil {
-			return fmt.Sprintf(words.ClosesItAllThatTime, z.Name)
+			return fmt.Sprintf(words.ClosesItAllThatTime, z.Name())
 		}
 		return words.ItsHoursShutItAllThatTime
 	case len(s.Open(c)) == 0:

@@ -32,7 +32,7 @@ func standing(windows []ground.Window, t time.Time) (now, next *ground.Window) {
 func (s *Spot) SayWay(open []ground.Window, t time.Time, as Spoken) (title, says string) {
 	now, next := standing(open, t)
 	if z := s.Closing(t); z != nil {
-		return fmt.Sprintf(words.ClosedBy2, z.Name), fmt.Sprintf(words.ItsRuleHolds, z.Season())
+		return fmt.Sprintf(words.ClosedBy2, z.Name()), fmt.Sprintf(words.ItsRuleHolds, z.Season(as.Units))
 	}
 	switch {
 	case now != nil && now.Closes.IsZero():

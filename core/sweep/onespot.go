@@ -108,9 +108,17 @@ func (o *oneSpot) hour(first int) {
 			if v == v {
 				v = math.Exp(v + o.runs[n])
 			}
+			if o.unsought(n, first+j) {
+				v = math.NaN()
+			}
 			o.field.Edges[n][o.at][first+j] = float32(v)
 		}
 	}
+}
+
+// unsought says that a rule forbids to fish for a target at a step.
+func (o *oneSpot) unsought(target, step int) bool {
+	return len(o.spot.Rules) > 0 && o.spot.Unsought(o.Targets[target].Species(), o.From.Add(time.Duration(step)*o.Step)) != nil
 }
 
 // run of the targets in the hour of a step.
@@ -129,12 +137,16 @@ func (o *oneSpot) water(first int) (begins int) {
 	begins = -1
 	h := &o.hours[first/len(o.open)]
 	closed := o.spot.Closing(o.From.Add(time.Duration(first)*o.Step)) != nil
+	ruled := len(o.spot.Rules) > 0 // whose hours may turn within the hour
 	for j := range o.open {
 		i := first + j
 		f := &o.facts[j]
 		*f = h.facts
 		f.Measure[playbook.Warmer] = 0 // of mixed water
 		at := o.From.Add(time.Duration(i) * o.Step)
+		if ruled && j > 0 {
+			closed = o.spot.Closing(at) != nil
+		}
 		o.open[j] = !closed && o.spot.OpenToday(at) && o.spot.Access.Passable(o.levels[i]) && o.moment(f, i)
 		if !o.open[j] {
 			continue

@@ -18,7 +18,7 @@ import (
 // beside a field; false where the way is shut or no mark has fishable water.
 func Single(b *playbook.Book, belief rate.Belief, target *playbook.Target, s *spot.Spot, t time.Time) (rate.Edge, bool, error) {
 	m, err := momentAt(s, t)
-	if err != nil || s.Closing(t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
+	if err != nil || s.Closing(t) != nil || s.Unsought(target.Species(), t) != nil || !s.OpenToday(t) || !s.Access.Passable(m.LevelM) {
 		return rate.Edge{}, false, err
 	}
 	best, err := bestMark(b, belief.For(target.ID), target, &m, func(k int) bool {

@@ -8,6 +8,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -39,6 +40,9 @@ func TestASingleEdgeIsThatOfTheField(t *testing.T) {
 	for _, s := range spots {
 		s.Readings = told(0.5)
 	}
+	// In the morning one of them is shut by a bylaw to those after red drum.
+	spots[0].Rules = []bylaw.Rule{{Species: []string{"red drum"}, Status: bylaw.Closed, Hours: bylaw.Hours{From: 6 * 60, To: 11 * 60}}}
+	unsought := 0
 	for _, id := range []string{"red-drum", "spotted-seatrout", "florida-pompano"} {
 		target, err := book.Target(id)
 		require.NoError(t, err)
@@ -53,6 +57,9 @@ func TestASingleEdgeIsThatOfTheField(t *testing.T) {
 				require.NoError(t, err)
 				if !open {
 					shut++
+					if at == 0 && id == "red-drum" && s.Unsought(target.Species(), when) != nil {
+						unsought++
+					}
 					assert.True(t, math.IsNaN(want))
 					continue
 				}
@@ -68,4 +75,5 @@ func TestASingleEdgeIsThatOfTheField(t *testing.T) {
 	}
 	assert.Greater(t, compared, 20)
 	assert.Positive(t, shut)
+	assert.Positive(t, unsought)
 }

@@ -3,6 +3,8 @@ package words
 // Said by advise/advise.
 const (
 	NothingMayBeTakenHereNow = "Nothing may be taken here now. %s"
+	ItMayNotBeFishedForHere  = "%s may not be fished for here now. %s"
+	CatchAndReleaseOnly      = "%s: catch and release only, none may be kept. %s"
 	NothingInYourKitCanBe    = "Nothing in your kit can be fished for %s here now. Allow what you do not own, or move the time " +
 		"along the ribbon."
 	NothingThePlaybookHasForCan = "Nothing the playbook has for %s can be fished here now. Try another target, or move the time " +

@@ -83,12 +83,13 @@ const (
 	RuleSentence        = "%s: %s."
 	SaysNothingYet      = "nothing yet"
 	ClosureOld          = " That is too long ago to trust: look it up."
-	GearMaxHooks        = "%s: at most %d hooks a line, and this rig has %d"
+	GearMaxHooks        = "%s: %s, and this rig has %d"
+	GearHead            = "%s: circle hooks with bait, and a jig head has none"
 	GearLive            = "%s: no live bait"
-	GearSnag            = "%s: no snagging"
+	GearSnag            = "%s: no snagging."
 	GearBarbs           = "%s: crush the barbs."
 	GearCircle          = "%s: circle hooks with bait, whatever you hold of hooks."
-	GearRods            = "%s: at most %d rods a person."
+	GearRods            = "%s: %s."
 )
 
 // Said by bylaw/check.

@@ -7,6 +7,7 @@ package pack
 import (
 	"time"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/evidence"
 	"greypebble/core/going"
@@ -19,7 +20,7 @@ import (
 )
 
 // Version of what parts look like.
-const Version = 3
+const Version = 4
 
 // Pack of an angler.
 type Pack struct {
@@ -31,6 +32,8 @@ type Pack struct {
 	Waters []Water
 	// Log as it was weighed under the angler's book.
 	Log []evidence.Spell
+	// Kept fish of the last days.
+	Kept []bylaw.Kept
 }
 
 // Mine is what is an angler's own whatever the water.
@@ -39,6 +42,7 @@ type Mine struct {
 	Overlay playbook.Overlay
 	Kit     kit.Kit
 	Limits  going.Limits
+	Rules   []bylaw.Rule
 }
 
 // Harmonics of a tide station.

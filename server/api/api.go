@@ -22,6 +22,7 @@ import (
 	"greypebble/server/api/ahead"
 	"greypebble/server/api/bench"
 	"greypebble/server/api/book"
+	"greypebble/server/api/bylaws"
 	"greypebble/server/api/conditions"
 	"greypebble/server/api/device"
 	"greypebble/server/api/evidence"
@@ -38,7 +39,7 @@ import (
 // rooms of the API, in the order of its document.
 var rooms = []func(huma.API, *web.Deps){
 	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
-	files.Register,
+	files.Register, bylaws.Register,
 	logbook.Register, evidence.Register, trials.Register, device.Register,
 }
 

@@ -69,6 +69,8 @@ func examples(c *testkit.Client) map[string]example {
 	aBlock["block"], aBlock["id"] = aBlock["id"], keptTrial["id"]
 	keptImport, keptSighting, keptPhoto := fresh(), fresh(), fresh()
 	c.Do("PUT", "/sightings/"+keptSighting["id"], testkit.ASighting(bar), nil)
+	keptBylaw := fresh()
+	c.Do("PUT", "/bylaws/"+keptBylaw["id"], testkit.ABylaw(), nil)
 	keptFile := testkit.AFile("Kettle Bar")
 	keptFile["id"], keptFile["keep"] = keptImport["id"], true
 	c.Do("POST", "/interchange/log", keptFile, nil)
@@ -96,13 +98,22 @@ func examples(c *testkit.Client) map[string]example {
 		"POST /interchange/log":     {body: testkit.AFile("Kettle Bar")},
 		"POST /interchange/tags": {query: map[string]string{"list": "A list"},
 			body: "tag_number,time,lat,lon\nA1,2026-06-01T06:00:00Z,38.5,-31\n"},
-		"DELETE /interchange/tags": {query: map[string]string{"list": "A list"}},
-		"GET /imports":             {},
-		"DELETE /imports/{id}":     {path: keptImport},
-		"GET /sightings":           {query: map[string]string{"spot_id": bar, "most": "5"}},
-		"PUT /sightings/{id}":      {path: fresh(), body: testkit.ASighting(bar)},
-		"DELETE /sightings/{id}":   {path: keptSighting},
-		"GET /photos/{id}":         {path: keptPhoto, query: map[string]string{"thumb": "true"}},
+		"DELETE /interchange/tags":     {query: map[string]string{"list": "A list"}},
+		"GET /imports":                 {},
+		"DELETE /imports/{id}":         {path: keptImport},
+		"GET /bylaws":                  {query: map[string]string{"at": "31.2,-45.1", "date": "2026-11-20"}},
+		"PUT /bylaws/{id}":             {path: fresh(), body: testkit.ABylaw()},
+		"GET /bylaws/{id}/again":       {path: keptBylaw},
+		"POST /bylaws/check":           {body: object{"bylaw": testkit.ABylaw()}},
+		"POST /interchange/bylaws":     {query: map[string]string{"preview": "true"}, body: testkit.AFileOfBylaws},
+		"GET /interchange/bylaws.yaml": {}, "GET /interchange/bylaws.csv": {},
+		"POST /keep": {body: object{"species": "red-drum", "length_m": 0.5, "spot_id": bar, "time": "2026-11-20T09:00:00Z",
+			"aboard": []string{"Finch"}, "kept": []object{{"species": "red-drum", "time": "2026-11-20T08:00:00Z"}}}},
+		"DELETE /bylaws/{id}":    {path: fresh()},
+		"GET /sightings":         {query: map[string]string{"spot_id": bar, "most": "5"}},
+		"PUT /sightings/{id}":    {path: fresh(), body: testkit.ASighting(bar)},
+		"DELETE /sightings/{id}": {path: keptSighting},
+		"GET /photos/{id}":       {path: keptPhoto, query: map[string]string{"thumb": "true"}},
 		"PUT /photos/{id}": {path: keptPhoto, query: map[string]string{"catch_id": aCatch, "keep": "true"},
 			body: string(testkit.APhoto())},
 		"DELETE /photos/{id}":             {path: goingPhoto},

@@ -37,7 +37,7 @@ func TestReadingWritesNothingToTheDisk(t *testing.T) {
 		"/spots/" + id + "/tide", "/spots/" + id + "/windows", "/spots/" + id + "/shelter", "/chart",
 		"/conditions?spot_id=" + id, "/offline", "/spells", "/spells?target=red-drum&stage=ebb", "/catches", "/kit", "/playbook",
 		"/targets", "/stations", "/interchange/export?format=geojson", "/interchange/kit.csv",
-		"/interchange/playbook.yaml", "/waters/" + water + "/readings.csv", "/waters/" + water + "/grid.bin"} {
+		"/bylaws", "/interchange/playbook.yaml", "/waters/" + water + "/readings.csv", "/waters/" + water + "/grid.bin"} {
 		assert.Zero(t, counted(t, "Created_tmp_disk_tables", func() {
 			var answer string
 			assert.Equal(t, http.StatusOK, c.Do("GET", path, nil, &answer), "%s: %.200s", path, answer)
@@ -62,12 +62,12 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		most, again int
 		ask         ask
 	}{
-		"a spot at a moment":  {11, 3, get("/spots/{id}/state")},
-		"its ribbon":          {10, 2, get("/spots/{id}/ribbon")},
-		"the chart":           {13, 5, get("/chart")},
-		"its conditions":      {11, 3, get("/conditions?spot_id={id}")},
-		"what a device needs": {24, 14, get("/offline")},
-		"a catch logged": {17, 9, func(c *testkit.Client, id string) {
+		"a spot at a moment":  {12, 3, get("/spots/{id}/state")},
+		"its ribbon":          {11, 2, get("/spots/{id}/ribbon")},
+		"the chart":           {14, 5, get("/chart")},
+		"its conditions":      {12, 3, get("/conditions?spot_id={id}")},
+		"what a device needs": {26, 16, get("/offline")},
+		"a catch logged": {18, 9, func(c *testkit.Client, id string) {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}
 			require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.Must(uuid.NewV7()).String(), spell, nil))

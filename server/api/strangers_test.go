@@ -128,7 +128,11 @@ func answers(ids map[string]string) map[string]asked {
 		"deletePlan":  {how: unheard},
 		"logDocument": m, "imports": m, "sightings": m, "putSighting": {how: theirs, body: testkit.ASighting(spot)},
 		"deleteSighting": {how: unheard},
-		"photo":          {how: theirs}, "deletePhoto": {how: unheard}, "takeBackImport": {how: theirs},
+		"bylaws":         m, "putBylaw": {how: theirs, body: testkit.ABylaw()}, "bylawAgain": {how: theirs}, "deleteBylaw": {how: unheard},
+		"checkBylaws": {how: members, body: object{}}, "bylawsYAML": m, "bylawsCSV": m,
+		"importBylaws": {how: members, text: testkit.AFileOfBylaws},
+		"keep":         {how: theirs, body: object{"species": "red-drum", "spot_id": spot}},
+		"photo":        {how: theirs}, "deletePhoto": {how: unheard}, "takeBackImport": {how: theirs},
 		"importLog": {how: members, body: object{"id": uuid.NewString(), "name": "f", "keep": true, "spots": object{"A": spot},
 			"text": "spot,time,hours,target\nA,2026-11-19 06:00,1,red drum\n"}},
 		"putPhoto":      {how: theirs, query: "catch_id=" + ids["catche"], text: string(testkit.APhoto())},
@@ -197,6 +201,8 @@ func TestEveryOperationAnswersStrangers(t *testing.T) {
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/trials/"+ids["trial"], testkit.ATrial(ids["spot"]), nil))
 	ids["sighting"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.Do("PUT", "/sightings/"+ids["sighting"], testkit.ASighting(ids["spot"]), nil))
+	ids["bylaw"] = uuid.NewString()
+	require.Equal(t, http.StatusOK, owner.Do("PUT", "/bylaws/"+ids["bylaw"], testkit.ABylaw(), nil))
 	ids["photo"] = uuid.NewString()
 	require.Equal(t, http.StatusOK, owner.PutPhoto("/photos/"+ids["photo"]+"?catch_id="+ids["catche"], testkit.APhoto()))
 	ids["outing"] = uuid.NewString()

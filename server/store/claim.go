@@ -20,6 +20,7 @@ var claims = map[string]string{
 	"trial_block": `SELECT t.angler_id, b.revision FROM trial_block b JOIN trial t ON t.id = b.trial_id WHERE b.id = ? FOR UPDATE`,
 	"photo":       `SELECT angler_id, 1 AS revision FROM photo WHERE id = ? FOR UPDATE`,
 	"sighting":    `SELECT angler_id, revision FROM sighting WHERE id = ? FOR UPDATE`,
+	"bylaw":       `SELECT angler_id, revision FROM bylaw WHERE id = ? FOR UPDATE`,
 	"plan":        `SELECT angler_id, revision FROM plan WHERE id = ? FOR UPDATE`,
 	"zone":        `SELECT w.angler_id, z.revision FROM zone z JOIN water w ON w.id = z.water_id WHERE z.id = ? FOR UPDATE`,
 	"surge":       `SELECT w.angler_id, g.revision FROM surge g JOIN water w ON w.id = g.water_id WHERE g.water_id = ? FOR UPDATE`,

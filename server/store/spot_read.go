@@ -13,6 +13,7 @@ import (
 
 	"github.com/google/uuid"
 
+	"greypebble/core/bylaw"
 	"greypebble/core/ground"
 	"greypebble/core/spot"
 	"greypebble/core/tide"
@@ -80,7 +81,7 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 	slices.SortFunc(rows, func(a, b spotRow) int {
 		return cmp.Or(strings.Compare(strings.ToLower(a.Name), strings.ToLower(b.Name)), bytes.Compare(a.ID[:], b.ID[:]))
 	})
-	around, err := surroundings(ctx, q, rows)
+	around, err := surroundings(ctx, q, args[0], rows)
 	if err != nil {
 		return nil, err
 	}
@@ -99,14 +100,15 @@ func readSpots(ctx context.Context, q querier, also string, args []any) ([]*Spot
 	return spots, addGround(ctx, q, byID, where, args)
 }
 
-// around some spots: the stations, outlines and zones of their waters, each read once.
+// around some spots: the stations, outlines and zones of their waters and the rules entered, each read once.
 type around struct {
 	stations Stations
 	outlines map[uuid.UUID]*ground.Outline
 	zones    map[uuid.UUID][]Zone
+	rules    []bylaw.Rule
 }
 
-func surroundings(ctx context.Context, q querier, rows []spotRow) (a around, err error) {
+func surroundings(ctx context.Context, q querier, angler any, rows []spotRow) (a around, err error) {
 	a.outlines = make(map[uuid.UUID]*ground.Outline)
 	var stations, waters []uuid.UUID
 	for i := range rows {
@@ -130,7 +132,10 @@ func surroundings(ctx context.Context, q querier, rows []spotRow) (a around, err
 	if a.stations, err = readStations(ctx, q, stations); err != nil {
 		return a, err
 	}
-	a.zones, err = readZones(ctx, q, "z.water_id IN (?)", waters)
+	if a.zones, err = readZones(ctx, q, "z.water_id IN (?)", waters); err != nil {
+		return a, err
+	}
+	a.rules, err = readBylaws(ctx, q, angler)
 	return a, err
 }
 
@@ -141,6 +146,7 @@ func (a around) place(sp *Spot, r *spotRow) (err error) {
 			sp.Zones = append(sp.Zones, z.Zone)
 		}
 	}
+	sp.Rules = bylaw.On(a.rules, sp.Spot.Touched)
 	sp.Clock = clockOf(r.TimeZone)
 	if sp.Tide, err = a.stations.Follow(r.StationID, sp.Offsets); err != nil {
 		return fmt.Errorf("store: tide of %s: %w", r.Name, err)

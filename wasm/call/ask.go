@@ -90,6 +90,8 @@ func route(a asking, u *url.URL, body json.RawMessage) (any, error) {
 		return one(body, func(b *answer.CompareBody) (any, error) { return answer.CompareAdvice(a, b) })
 	case u.Path == "/edge":
 		return one(body, func(b *answer.EdgeBody) (any, error) { return answer.Edge(a, b) })
+	case u.Path == "/keep":
+		return one(body, func(b *answer.KeepBody) (any, error) { return answer.Keep(a, b) })
 	case u.Path == "/conditions":
 		id, t, err := q.idAt(q.Get("spot_id"))
 		if err != nil {

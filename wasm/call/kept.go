@@ -6,6 +6,7 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/answer"
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/evidence"
 	"greypebble/core/going"
@@ -91,6 +92,7 @@ func (c *Core) takePack(in packAsked) (packTaken, error) {
 			s.Spot.Tide = tide.WithSurge(s.Spot.Tide, *g)
 		}
 		s.Spot.Clock = p.Clocks[s.Clock]
+		s.Spot.Rules = bylaw.On(p.Mine.Rules, s.Spot.Touched)
 		k.spots[id] = s
 	}
 	c.kept = k
@@ -157,6 +159,17 @@ func (a asking) Belief() (rate.Belief, error) {
 }
 
 func (a asking) Kit() (kit.Kit, error) { return a.Mine.Kit, nil }
+
+func (a asking) Rules() ([]bylaw.Rule, error) { return a.Mine.Rules, nil }
+
+func (a asking) Kept(from, to time.Time) (out []bylaw.Kept, err error) {
+	for _, k := range a.Pack.Kept {
+		if !k.Time.Before(from) && !k.Time.After(to) {
+			out = append(out, k)
+		}
+	}
+	return out, nil
+}
 
 func (a asking) Limits() (going.Limits, error) { return a.Mine.Limits, nil }
 

@@ -23,6 +23,9 @@ func Register(api huma.API, d *web.Deps) {
 	web.Signed(api, d, web.Get("/offline", "offline", "All a device needs to answer by itself, in parts with a mark each"), s.offline)
 }
 
+// keptFor is how long fish that were kept may count against a day, before and after now.
+const keptFor = 48 * time.Hour
+
 type offlineInput struct {
 	Have []string `query:"have,explode" maxItems:"300" doc:"marks of the parts the device has: those come without their data"`
 }
@@ -72,6 +75,12 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 		return nil, err
 	}
 	if p.Mine.Limits, err = s.Store.Limits(ctx, as.Angler); err != nil {
+		return nil, err
+	}
+	if p.Mine.Rules, err = s.Store.Rules(ctx, as.Angler); err != nil {
+		return nil, err
+	}
+	if p.Kept, err = as.Kept(ctx, as.Now().Add(-keptFor), as.Now().Add(keptFor)); err != nil {
 		return nil, err
 	}
 	usual, err := s.Store.UsualOf(ctx, as.Angler)

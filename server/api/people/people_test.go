@@ -162,7 +162,7 @@ func asked(t *testing.T, c *testkit.Client, bar, sound string) map[string]string
 			bar + "/tide",
 		"/spots/" + bar + "/visits", "/chart?" + at, "/conditions?spot_id=" + bar + "&" + at, "/spells?most=1000", "/catches?most=1000",
 		"/kit",
-		"/sightings", "/imports", "/tags", "/photos/018f0000-0000-7000-8000-0000000000c7",
+		"/sightings", "/bylaws", "/imports", "/tags", "/photos/018f0000-0000-7000-8000-0000000000c7",
 		"/trials", "/trials/018f0000-0000-7000-8000-0000000000c3",
 		"/outings", "/outings/018f0000-0000-7000-8000-0000000000c2", "/plans",
 		"/plans/018f0000-0000-7000-8000-0000000000c1", "/plans/018f0000-0000-7000-8000-0000000000c1/sheet", "/seasons",
@@ -242,6 +242,7 @@ func settle(t *testing.T, c *testkit.Client, bar, sound string) {
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/trials/018f0000-0000-7000-8000-0000000000c3/blocks/018f0000-0000-7000-8000-0000000000c4",
 		testkit.ABlock(), nil))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/sightings/018f0000-0000-7000-8000-0000000000c6", testkit.ASighting(bar), nil))
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/bylaws/018f0000-0000-7000-8000-0000000000c8", testkit.ABylaw(), nil))
 	file := testkit.AFile("Kettle Bar")
 	file["keep"] = true
 	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/log", file, nil))

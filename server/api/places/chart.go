@@ -133,7 +133,7 @@ func onChart(sp *desk.Laid, memo *tide.Memo, t time.Time, u quantity.Units) (cha
 		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
 	if z := sp.Spot.Spot.Closing(t); z != nil {
-		o.ClosedBy = z.Name
+		o.ClosedBy = z.Name()
 	}
 	for _, k := range sp.Marks {
 		if at := sp.PositionOf(k); at != nil {

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/answer"
+	"greypebble/core/bylaw"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
@@ -46,6 +47,12 @@ func (a around) Belief() (rate.Belief, error) {
 func (a around) Kit() (kit.Kit, error) { return a.as.deps.Store.KitOf(a.ctx, a.as.Angler) }
 
 func (a around) Limits() (going.Limits, error) { return a.as.deps.Store.Limits(a.ctx, a.as.Angler) }
+
+func (a around) Rules() ([]bylaw.Rule, error) { return a.as.deps.Store.Rules(a.ctx, a.as.Angler) }
+
+func (a around) Kept(from, to time.Time) ([]bylaw.Kept, error) {
+	return a.as.Kept(a.ctx, from, to)
+}
 
 func (a around) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {
 	laid, err := a.as.deps.Desk.Spot(a.ctx, a.as.Angler, id, t)

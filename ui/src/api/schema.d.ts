@@ -569,6 +569,75 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/bylaws": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rules you entered, all or those in force at a place on a day */
+        get: operations["bylaws"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bylaws/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What is impossible, clashes, overlaps or is stale in rules, and where nothing is known; nothing is stored */
+        post: operations["checkBylaws"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bylaws/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Write a rule of an authority, new or changed */
+        put: operations["putBylaw"];
+        post?: never;
+        /** Remove a rule */
+        delete: operations["deleteBylaw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/bylaws/{id}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A rule as it may be for the year to come: to be looked up and kept as a new one */
+        get: operations["bylawAgain"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/catches": {
         parameters: {
             query?: never;
@@ -837,6 +906,57 @@ export interface paths {
         post?: never;
         /** Take a file's spells out of the log again */
         delete: operations["takeBackImport"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/bylaws": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep the rules of a file (YAML or CSV), all or none */
+        post: operations["importBylaws"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/bylaws.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rules you entered as a file to be passed on */
+        get: operations["bylawsCSV"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/interchange/bylaws.yaml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The rules you entered as a file to be passed on */
+        get: operations["bylawsYAML"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1145,6 +1265,23 @@ export interface paths {
         post?: never;
         /** Take an invite back */
         delete: operations["deleteInvite"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a fish may be kept, by the rules you entered; where nothing is entered it is not known */
+        post: operations["keep"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -3006,6 +3143,11 @@ export interface components {
              */
             z0_m: number;
         };
+        AreaBody: {
+            name?: string;
+            /** @description the last point joins the first */
+            ring: components["schemas"]["LatLon"][];
+        };
         ArmBody: {
             /** Format: int64 */
             fish: number;
@@ -3052,6 +3194,20 @@ export interface components {
              * @description what it stands at, asked or not
              */
             value_m: number;
+        };
+        BagOut: {
+            /** @description of everybody aboard, where a rule limits it */
+            boat?: components["schemas"]["CountOut"];
+            /** Format: int64 */
+            left: number;
+            /** Format: int64 */
+            of: number;
+            people: components["schemas"]["CountOut"][];
+            rule: string;
+            /** @description other species that count, as the rule names them */
+            shared_with: string[];
+            /** Format: int64 */
+            used: number;
         };
         BandOut: {
             /** @description best first */
@@ -3319,6 +3475,308 @@ export interface components {
             breaker_height_m: number;
             /** Format: double */
             breaking_depth_m: number;
+        };
+        BylawBody: {
+            /** @description where that is found */
+            address?: string;
+            /** @description on eating it, in the authority's words */
+            advisory?: string;
+            /** @description left out: everywhere */
+            area?: components["schemas"]["AreaBody"];
+            authority?: string;
+            /**
+             * Format: int64
+             * @description a person and day; 0: none may be kept
+             */
+            bag?: number;
+            /** Format: int64 */
+            boat_bag?: number;
+            /**
+             * Format: date
+             * @description when it was last looked up
+             */
+            checked: string;
+            checked_by?: string;
+            /** @description left out: every day */
+            days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
+            duties?: components["schemas"]["DutyBody"][] | null;
+            /** @description the bag is of each species, not of all together */
+            each?: boolean;
+            /**
+             * @description with to, the hours it holds; left out: all day
+             * @example 19:00
+             */
+            from?: string;
+            gear?: components["schemas"]["GearBody"];
+            /** @description class of people it holds for; left out: everyone */
+            licence?: string;
+            /**
+             * Format: int64
+             * @description after so many days it is stale; left out: 365
+             */
+            life_days?: number;
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            max_m?: number;
+            /**
+             * @description left out: total
+             * @enum {string}
+             */
+            measure?: "total" | "fork" | "pinched";
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            min_m?: number;
+            name?: string;
+            /** @description there is none of size or number: said outright, since nothing said is not known */
+            no_limits?: boolean;
+            not_kept?: ("female" | "male" | "egg-bearing" | "nesting male" | "soft-shelled")[] | null;
+            note?: string;
+            /**
+             * Format: int64
+             * @description so many a person and day may be longer than over_m, or than max_m
+             */
+            over?: number;
+            /** Format: double */
+            over_m?: number;
+            /** Format: int64 */
+            possession?: number;
+            /** @description left out: all year */
+            seasons?: components["schemas"]["SeasonBody"][] | null;
+            /** @description where the rule stands */
+            source: string;
+            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            species: string[];
+            /**
+             * @description left out: limits of size and number, if any
+             * @enum {string}
+             */
+            status?: "release only" | "closed" | "protected";
+            /** @example 05:00 */
+            to?: string;
+            /** @description a code: shown apart, it forbids nothing */
+            voluntary?: boolean;
+        };
+        BylawCheckInputBody: {
+            /** @description a rule not kept yet, checked beside those you keep */
+            bylaw?: components["schemas"]["BylawBody"];
+            /** @description of the kept rule it would change */
+            id?: string;
+            /** @description a file of rules, to be checked instead of those you keep */
+            text?: string;
+        };
+        BylawCheckOutputBody: {
+            found: components["schemas"]["FoundOut"][];
+            /** @description the rule that was sent as a sentence */
+            says?: string;
+        };
+        BylawFileOutputBody: {
+            /** Format: int64 */
+            added: number;
+            found: components["schemas"]["FoundOut"][];
+            kept: boolean;
+            /**
+             * Format: int64
+             * @description said the same before, and looked up anew
+             */
+            renewed: number;
+            /** Format: int64 */
+            same: number;
+            /** @description the rules of the file as sentences */
+            says: string[];
+        };
+        BylawInputBody: {
+            /** @description where that is found */
+            address?: string;
+            /** @description on eating it, in the authority's words */
+            advisory?: string;
+            /** @description left out: everywhere */
+            area?: components["schemas"]["AreaBody"];
+            authority?: string;
+            /**
+             * Format: int64
+             * @description a person and day; 0: none may be kept
+             */
+            bag?: number;
+            /** Format: int64 */
+            boat_bag?: number;
+            /**
+             * Format: date
+             * @description when it was last looked up
+             */
+            checked: string;
+            checked_by?: string;
+            /** @description left out: every day */
+            days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
+            duties?: components["schemas"]["DutyBody"][] | null;
+            /** @description the bag is of each species, not of all together */
+            each?: boolean;
+            /**
+             * @description with to, the hours it holds; left out: all day
+             * @example 19:00
+             */
+            from?: string;
+            gear?: components["schemas"]["GearBody"];
+            /** @description class of people it holds for; left out: everyone */
+            licence?: string;
+            /**
+             * Format: int64
+             * @description after so many days it is stale; left out: 365
+             */
+            life_days?: number;
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            max_m?: number;
+            /**
+             * @description left out: total
+             * @enum {string}
+             */
+            measure?: "total" | "fork" | "pinched";
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            min_m?: number;
+            name?: string;
+            /** @description there is none of size or number: said outright, since nothing said is not known */
+            no_limits?: boolean;
+            not_kept?: ("female" | "male" | "egg-bearing" | "nesting male" | "soft-shelled")[] | null;
+            note?: string;
+            /**
+             * Format: int64
+             * @description so many a person and day may be longer than over_m, or than max_m
+             */
+            over?: number;
+            /** Format: double */
+            over_m?: number;
+            /** Format: int64 */
+            possession?: number;
+            /**
+             * Format: int64
+             * @description the one you read; 0 for a new one
+             */
+            revision?: number;
+            /** @description left out: all year */
+            seasons?: components["schemas"]["SeasonBody"][] | null;
+            /** @description where the rule stands */
+            source: string;
+            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            species: string[];
+            /**
+             * @description left out: limits of size and number, if any
+             * @enum {string}
+             */
+            status?: "release only" | "closed" | "protected";
+            /** @example 05:00 */
+            to?: string;
+            /** @description a code: shown apart, it forbids nothing */
+            voluntary?: boolean;
+        };
+        BylawOut: {
+            /** @description where that is found */
+            address?: string;
+            /** @description on eating it, in the authority's words */
+            advisory?: string;
+            /** @description left out: everywhere */
+            area?: components["schemas"]["AreaBody"];
+            authority?: string;
+            /**
+             * Format: int64
+             * @description a person and day; 0: none may be kept
+             */
+            bag?: number;
+            /** Format: int64 */
+            boat_bag?: number;
+            /**
+             * Format: date
+             * @description when it was last looked up
+             */
+            checked: string;
+            checked_by?: string;
+            /** @description left out: every day */
+            days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
+            duties?: components["schemas"]["DutyBody"][] | null;
+            /** @description the bag is of each species, not of all together */
+            each?: boolean;
+            /**
+             * @description with to, the hours it holds; left out: all day
+             * @example 19:00
+             */
+            from?: string;
+            gear?: components["schemas"]["GearBody"];
+            id: string;
+            /** @description at the place and on the day asked about */
+            in_force: boolean;
+            /** @description class of people it holds for; left out: everyone */
+            licence?: string;
+            /**
+             * Format: int64
+             * @description after so many days it is stale; left out: 365
+             */
+            life_days?: number;
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            max_m?: number;
+            /**
+             * @description left out: total
+             * @enum {string}
+             */
+            measure?: "total" | "fork" | "pinched";
+            /**
+             * Format: double
+             * @description inclusive
+             */
+            min_m?: number;
+            name?: string;
+            /** @description there is none of size or number: said outright, since nothing said is not known */
+            no_limits?: boolean;
+            not_kept?: ("female" | "male" | "egg-bearing" | "nesting male" | "soft-shelled")[] | null;
+            note?: string;
+            /**
+             * Format: int64
+             * @description so many a person and day may be longer than over_m, or than max_m
+             */
+            over?: number;
+            /** Format: double */
+            over_m?: number;
+            /** Format: int64 */
+            possession?: number;
+            /** Format: int64 */
+            revision: number;
+            /** @description the rule as a sentence */
+            says: string;
+            /** @description left out: all year */
+            seasons?: components["schemas"]["SeasonBody"][] | null;
+            /** @description where the rule stands */
+            source: string;
+            /** @description where it stands and when it was looked up */
+            sourced: string;
+            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            species: string[];
+            /** @description looked up too long ago to trust */
+            stale: boolean;
+            /**
+             * @description left out: limits of size and number, if any
+             * @enum {string}
+             */
+            status?: "release only" | "closed" | "protected";
+            /** @example 05:00 */
+            to?: string;
+            /** @description a code: shown apart, it forbids nothing */
+            voluntary?: boolean;
+            /** @description in words */
+            when: string;
+        };
+        BylawsOutputBody: {
+            /** @description with at or date only those in force */
+            bylaws: components["schemas"]["BylawOut"][];
         };
         CadenceIn: {
             /** @description such as 2 twitch pause 4 s */
@@ -3914,6 +4372,16 @@ export interface components {
             /** Format: double */
             phase_deg: number;
         };
+        CountOut: {
+            /** @description left out: oneself */
+            angler?: string;
+            /** Format: int64 */
+            left: number;
+            /** Format: int64 */
+            of: number;
+            /** Format: int64 */
+            used: number;
+        };
         CurrentBody: {
             /**
              * Format: double
@@ -4086,6 +4554,16 @@ export interface components {
             strokes: components["schemas"]["Stroke"][];
             /** Format: double */
             width: number;
+        };
+        DutyBody: {
+            /** @enum {string} */
+            kind: "tag" | "report";
+            to?: string;
+            /**
+             * Format: double
+             * @description hours; 0: at once
+             */
+            within_h?: number;
         };
         EdgeBody: {
             /**
@@ -4467,6 +4945,23 @@ export interface components {
              */
             time: string;
         };
+        FoundOut: {
+            /** @description of the rule, where it is kept */
+            bylaw_id?: string;
+            /**
+             * @description a fault is impossible or contradicts; a gap is where nothing is known; a remark is worth a look
+             * @enum {string}
+             */
+            grade: "fault" | "gap" | "remark";
+            /**
+             * Format: int64
+             * @description of the file, where one was sent
+             */
+            line?: number;
+            /** @description as a sentence */
+            rule?: string;
+            says: string;
+        };
         FoundOutputBody: {
             /**
              * Format: double
@@ -4536,6 +5031,23 @@ export interface components {
             way_title: string;
             /** @description where waves break along the section */
             white: components["schemas"]["WhiteOut"][];
+        };
+        GearBody: {
+            barbless?: boolean;
+            /** @description with natural bait */
+            circle_hooks?: boolean;
+            /**
+             * Format: int64
+             * @description a line; 0: not limited
+             */
+            most_hooks?: number;
+            /**
+             * Format: int64
+             * @description a person; 0: not limited
+             */
+            most_rods?: number;
+            no_live_bait?: boolean;
+            no_snagging?: boolean;
         };
         GridOut: {
             /** Format: int64 */
@@ -4884,6 +5396,99 @@ export interface components {
             invite?: string;
             name: string;
             password: string;
+        };
+        KeepBody: {
+            /** @description the others there, by name */
+            aboard?: string[] | null;
+            /** @description whose fish it is; left out: one's own */
+            angler?: string;
+            /** @description what is seen of its sex and state */
+            are?: ("female" | "male" | "egg-bearing" | "nesting male" | "soft-shelled")[] | null;
+            /** @description of this fish, where it is in the log already: it does not count against itself */
+            catch_id?: string;
+            /**
+             * Format: double
+             * @description that an estimated length may be off by
+             */
+            error_m?: number;
+            /** @description fish kept before that the log may not know yet */
+            kept?: components["schemas"]["KeptBody"][] | null;
+            /** Format: double */
+            lat?: number;
+            /**
+             * Format: double
+             * @description left out: not measured yet
+             */
+            length_m?: number;
+            /** @description classes the person belongs to; left out: not said, and the rules of every class count */
+            licences?: string[] | null;
+            /** Format: double */
+            lon?: number;
+            /**
+             * @description that the length is of; left out: as the rule says
+             * @enum {string}
+             */
+            measure?: "total" | "fork" | "pinched";
+            /**
+             * @description a target by id or name, or any other fish by its name
+             * @example red-drum
+             */
+            species: string;
+            /** Format: uuid */
+            spot_id?: string;
+            /**
+             * Format: date-time
+             * @description of the catch; now if left out
+             */
+            time?: string;
+        };
+        KeepOut: {
+            /** @description on eating it, in the authority's words */
+            advisory: string[];
+            bag?: components["schemas"]["BagOut"];
+            /** @description voluntary codes */
+            codes: string[];
+            duties: string[];
+            /**
+             * Format: double
+             * @description to the nearest limit of length; negative beyond it
+             */
+            margin_m?: number;
+            /** Format: double */
+            max_m?: number;
+            /**
+             * @description that the rules ask for
+             * @enum {string}
+             */
+            measure?: "total" | "fork" | "pinched";
+            /** Format: double */
+            min_m?: number;
+            /** @description so near the limit that it is to be measured again */
+            near: boolean;
+            /** @description what else is to be said: near the limit, stale */
+            notes: string[];
+            sources: components["schemas"]["SourceOut"][];
+            stale: boolean;
+            /**
+             * @description not known never means allowed
+             * @enum {string}
+             */
+            verdict: "keep" | "release" | "not known";
+            why: string;
+        };
+        KeptBody: {
+            /** @description who kept it; left out: oneself */
+            angler?: string;
+            /** @description of the catch: one the log knows too counts once */
+            id?: string;
+            /**
+             * Format: double
+             * @description left out: not measured
+             */
+            length_m?: number;
+            species: string;
+            /** Format: date-time */
+            time: string;
         };
         KeptOutputBody: {
             /** @description who comes along */
@@ -7039,6 +7644,15 @@ export interface components {
             /** @description why the default is the default */
             why: string;
         };
+        SeasonBody: {
+            /**
+             * @description 2026-03-01 of one year, or 03-01 of every year; inclusive
+             * @example 03-01
+             */
+            from: string;
+            /** @example 06-30 */
+            to: string;
+        };
         SeasonOut: {
             /** @description the next four weeks in a sentence */
             ahead: string;
@@ -7351,6 +7965,16 @@ export interface components {
         SoughtTarget: {
             id: string;
             name: string;
+        };
+        SourceOut: {
+            address?: string;
+            authority?: string;
+            /** Format: date */
+            checked: string;
+            checked_by?: string;
+            rule: string;
+            source: string;
+            stale: boolean;
         };
         SpanOut: {
             /** Format: date-time */
@@ -11383,6 +12007,312 @@ export interface operations {
             };
         };
     };
+    bylaws: {
+        parameters: {
+            query?: {
+                /** @description latitude, longitude; left out: wherever they hold */
+                at?: string;
+                /** @description today if left out */
+                date?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BylawsOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    checkBylaws: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BylawCheckInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BylawCheckOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putBylaw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BylawInputBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevisionOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    deleteBylaw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bylawAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BylawBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listCatches: {
         parameters: {
             query?: {
@@ -12358,6 +13288,185 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TakenBackOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    importBylaws: {
+        parameters: {
+            query?: {
+                /** @description read and checked only, nothing is kept */
+                preview?: boolean;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/plain": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BylawFileOutputBody"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bylawsCSV: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    bylawsYAML: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    "Content-Disposition"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */
@@ -13625,6 +14734,66 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepOut"];
+                };
             };
             /** @description Unauthorized */
             401: {

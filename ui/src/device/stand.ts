@@ -4,7 +4,7 @@ import { owner, recall, remember } from './device';
 
 /** Questions whose last answer is kept for when there is no signal to ask again. */
 const keptOnes = [
-  /^\/v1\/(me|readings\/kinds|ground\/words|spots|targets|playbook|kit|limits|waters|plans|ahead|outlook|seasons|knots|chart)$/,
+  /^\/v1\/(me|readings\/kinds|ground\/words|spots|targets|playbook|kit|limits|waters|plans|ahead|outlook|seasons|knots|chart|bylaws)$/,
   /^\/v1\/ahead\/windows$/,
   /^\/v1\/(spots|waters|plans)\/[^/]+$/,
   /^\/v1\/spots\/[^/]+\/(month|tide|pier)$/,
@@ -17,7 +17,7 @@ const keptOnes = [
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
 /** Questions the core in the browser answers by itself. */
 const workedOut =
-  /^\/v1\/(advise(\/compare)?|edge|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
+  /^\/v1\/(advise(\/compare)?|edge|keep|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
 
 interface KeptAnswer {
   type: string;
