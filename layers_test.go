@@ -50,6 +50,7 @@ var allowed = map[string][]string{
 	"core/growth":   {"core/tackle", "core/ground"},
 	"core/regress":  {},
 	"core/photo":    {},
+	"core/care":     {"core/quantity", "core/playbook"},
 	"core/bylaw":    {"core/quantity", "core/prose", "core/ground"},
 	"core/rigcard":  {"core/quantity", "core/tackle", "core/playbook", "core/drawing"},
 	"core/sketch": {"core/quantity", "core/prose", "core/tackle", "core/water", "core/ground", "core/spot", "core/playbook",
@@ -86,7 +87,7 @@ var allowed = map[string][]string{
 	"server/localdb":  {},
 	// The store keeps what the job knows of a spot; it asks no advice.
 	"server/store": {"core/springrun", "core/outing", "core/trial", "core/quantity", "core/sky", "core/tide", "core/water",
-		"core/bylaw", "core/ground", "core/conditions", "core/spot",
+		"core/bylaw", "core/care", "core/ground", "core/conditions", "core/spot",
 		"core/playbook", "core/kit", "core/going"},
 	"server/account": {"core/quantity", "server/store"},
 	"server/desk":    {"core/*", "server/store"},
@@ -98,7 +99,7 @@ var allowed = map[string][]string{
 	"server/dump": {"server/store"},
 	// The room of accounts is the only one that lets people in.
 	"server/api/people": {"core/quantity", "server/account", "server/store", "server/api/web", "server/api/wire"},
-	"server/api/web": {"answer", "core/bylaw", "core/going", "core/kit", "core/playbook", "core/quantity", "core/rate", "server/account", "server/desk",
+	"server/api/web": {"answer", "core/bylaw", "core/care", "core/going", "core/kit", "core/playbook", "core/quantity", "core/rate", "server/account", "server/desk",
 		"server/learned", "server/store"},
 	"server/api/wire": {"answer", "core/*", "server/api/web", "server/store"},
 	"server/api/*": {"answer", "core/*", "interchange/*", "server/known", "server/store", "server/desk", "server/api/web",

@@ -7,6 +7,7 @@ import (
 	"github.com/google/uuid"
 
 	"greypebble/core/bylaw"
+	"greypebble/core/care"
 	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/kit"
@@ -28,10 +29,12 @@ type Around interface {
 	Belief() (rate.Belief, error)
 	Kit() (kit.Kit, error)
 	Limits() (going.Limits, error)
+	// OwnCare is what they hold of how a fish is treated.
+	OwnCare(target string) (care.Own, error)
 	// Rules they entered.
 	Rules() ([]bylaw.Rule, error)
-	// Kept fish of their log between two times, of everybody aboard.
-	Kept(from, to time.Time) ([]bylaw.Kept, error)
+	// Caught fish of their log between two times, of everybody aboard.
+	Caught(from, to time.Time) ([]bylaw.Caught, error)
 	// Spot of theirs, laid out for a time.
 	Spot(id uuid.UUID, t time.Time) (*Spot, error)
 	// Spots of theirs, laid out for a time.

@@ -90,8 +90,8 @@ type KeepOut struct {
 	Sources  []SourceOut `json:"sources" nullable:"false"`
 }
 
-// keptFor is how far back fish count against a day: any zone's day.
-const keptFor = 36 * time.Hour
+// aDay either way holds the day of any zone.
+const aDay = 36 * time.Hour
 
 // Keep says whether a fish may be kept, by the rules of the one who asks.
 func Keep(around Around, b *KeepBody) (*KeepOut, error) {
@@ -108,11 +108,11 @@ func Keep(around Around, b *KeepBody) (*KeepOut, error) {
 		return nil, err
 	}
 	q.Fish.Species = speciesOf(book, b.Species)
-	logged, err := around.Kept(q.Time.Add(-keptFor), q.Time.Add(keptFor))
+	logged, err := around.Caught(q.Time.Add(-aDay), q.Time.Add(aDay))
 	if err != nil {
 		return nil, err
 	}
-	q.Kept = b.keptBefore(book, logged)
+	q.Kept = b.keptBefore(book, bylaw.KeptOf(logged))
 	v := bylaw.Judge(rules, q)
 	return keepOut(&v), nil
 }

@@ -36,7 +36,7 @@ var ErrNotFound = errors.New("answer: there is nothing here by that id")
 
 // found is the name of the package an error, or one within it, begins with: it is for
 // developers.
-var found = regexp.MustCompile(`(^|: )(advise|asc|bylaw|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|` +
+var found = regexp.MustCompile(`(^|: )(advise|asc|bylaw|care|conditions|forecast|gauge|geojson|gpx|ground|kit|kitcsv|kml|logger|nmea|` +
 	`playbook|pointcsv|profile|quantity|rate|sky|soundings|spot|station|store|sweep|table|tackle|tide|turns|water): `)
 
 // Said is what an error says, without the package that found it.

@@ -42,6 +42,22 @@ type Kept struct {
 	Time time.Time
 }
 
+// Caught is a fish of the day, kept or released.
+type Caught struct {
+	Kept
+	Released bool
+}
+
+// KeptOf the fish caught.
+func KeptOf(list []Caught) (out []Kept) {
+	for _, c := range list {
+		if !c.Released {
+			out = append(out, c.Kept)
+		}
+	}
+	return out
+}
+
 // Asked is what a verdict rests on.
 type Asked struct {
 	Fish Fish
@@ -118,7 +134,7 @@ func Judge(rules []Rule, q *Asked) Verdict {
 	v.bag(held, q)
 	v.decide(found, rules, held, q)
 	v.margin(held, q)
-	v.owe(held)
+	v.owe(held, q)
 	v.codes(held, q)
 	v.Notes = append(v.Notes, staleNotes(v.Sources)...)
 	return v

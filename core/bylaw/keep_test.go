@@ -317,7 +317,7 @@ func TestDutiesCodesAndClasses(t *testing.T) {
 	q.Licences = []string{"resident"}
 	v := bylaw.Judge(rules, q)
 	assert.Equal(t, bylaw.Keep, v.Word, "a code forbids nothing, and visitors' rules are not for residents")
-	assert.Equal(t, []string{"Tag it before anything else.", "Report it within 24 h (the harbour office)."}, v.Duties)
+	assert.Equal(t, []string{"Tag it before anything else.", "Report it by Sat 16 May 9:00 am (the harbour office)."}, v.Duties)
 	assert.Equal(t, []string{"Big ones back, a voluntary code: 2 in too long: the most is 30 in, and it is 32 in."}, v.Codes)
 	q.Licences = nil
 	assert.Equal(t, bylaw.Release, bylaw.Judge(rules, q).Word, "who has not said counts as either")

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strconv"
 	"strings"
+	"time"
 
 	"greypebble/core/prose"
 	"greypebble/core/quantity"
@@ -159,23 +160,24 @@ func (m Measure) says() string {
 }
 
 // duties of the rules that hold.
-func (v *Verdict) owe(held []*Rule) {
+func (v *Verdict) owe(held []*Rule, q *Asked) {
 	for _, r := range held {
 		if r.Voluntary {
 			continue
 		}
 		for _, d := range r.Duties {
-			v.Duties = append(v.Duties, d.says())
+			v.Duties = append(v.Duties, d.says(q))
 		}
 	}
 }
 
-func (d Duty) says() string {
+func (d Duty) says(q *Asked) string {
 	to := ""
 	if d.To != "" {
 		to = fmt.Sprintf(words.DutyTo, d.To)
 	}
-	within := strconv.FormatFloat(d.WithinHours, 'g', -1, 64)
+	until := q.Time.Add(time.Duration(d.WithinHours * float64(time.Hour)))
+	within := until.Format(weekdayLayout) + " " + q.Units.ShowClock(until)
 	switch {
 	case d.Kind == Tag && d.WithinHours == 0:
 		return fmt.Sprintf(words.TagAtOnce, to)
@@ -212,6 +214,9 @@ func staleNotes(sources []Source) (out []string) {
 	}
 	return out
 }
+
+// weekdayLayout of days near by.
+const weekdayLayout = "Mon 2 Jan"
 
 // dayLayout of days as they are read.
 const dayLayout = "2 January 2006"

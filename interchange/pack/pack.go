@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"greypebble/core/bylaw"
+	"greypebble/core/care"
 	"greypebble/core/conditions"
 	"greypebble/core/evidence"
 	"greypebble/core/going"
@@ -32,8 +33,8 @@ type Pack struct {
 	Waters []Water
 	// Log as it was weighed under the angler's book.
 	Log []evidence.Spell
-	// Kept fish of the last days.
-	Kept []bylaw.Kept
+	// Caught fish of the last days.
+	Caught []bylaw.Caught
 }
 
 // Mine is what is an angler's own whatever the water.
@@ -43,6 +44,7 @@ type Mine struct {
 	Kit     kit.Kit
 	Limits  going.Limits
 	Rules   []bylaw.Rule
+	Care    map[string]care.Own
 }
 
 // Harmonics of a tide station.

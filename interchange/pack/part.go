@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"greypebble/core/bylaw"
+	"greypebble/core/care"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
@@ -25,7 +26,7 @@ const (
 	tidesName   = "tides"
 	spotsName   = "spots"
 	logName     = "log"
-	keptName    = "kept"
+	caughtName  = "caught"
 	waterPrefix = "water "
 )
 
@@ -39,6 +40,7 @@ type mine struct {
 	Kit     kit.Kit
 	Limits  map[string]level
 	Rules   []bylaw.Rule
+	Care    map[string]care.Own
 }
 
 type file struct{ Name, Text string }
@@ -64,7 +66,7 @@ func (p *Pack) Parts(now time.Time) ([]Part, error) {
 		return nil
 	}
 	m := mine{Version: Version, Units: p.Mine.Units, Changes: p.Mine.Overlay.Changes, Schools: p.Mine.Overlay.Schools, Kit: p.Mine.Kit,
-		Rules: p.Mine.Rules, Limits: map[string]level{}}
+		Rules: p.Mine.Rules, Care: p.Mine.Care, Limits: map[string]level{}}
 	for _, f := range p.Mine.Overlay.Files {
 		m.Files = append(m.Files, file{f.Name, string(f.Data)})
 	}
@@ -89,7 +91,7 @@ func (p *Pack) Parts(now time.Time) ([]Part, error) {
 	if err := put(logName, p.Log); err != nil {
 		return nil, err
 	}
-	if err := put(keptName, p.Kept); err != nil {
+	if err := put(caughtName, p.Caught); err != nil {
 		return nil, err
 	}
 	for i := range p.Waters {
@@ -159,8 +161,8 @@ func (p *Pack) read(k Part) error {
 		return json.Unmarshal(data, &p.Spots)
 	case k.Name == logName:
 		return json.Unmarshal(data, &p.Log)
-	case k.Name == keptName:
-		return json.Unmarshal(data, &p.Kept)
+	case k.Name == caughtName:
+		return json.Unmarshal(data, &p.Caught)
 	case strings.HasPrefix(k.Name, waterPrefix):
 		w, err := readWater(data)
 		p.Waters = append(p.Waters, w)
@@ -177,7 +179,7 @@ func (m *Mine) read(data []byte) error {
 	if in.Version != Version {
 		return fmt.Errorf("it was written by another version, %d, not %d", in.Version, Version)
 	}
-	*m = Mine{Units: in.Units, Kit: in.Kit, Rules: in.Rules, Limits: going.Limits{}, Overlay: playbook.Overlay{Changes: in.Changes, Schools: in.Schools}}
+	*m = Mine{Units: in.Units, Kit: in.Kit, Rules: in.Rules, Care: in.Care, Limits: going.Limits{}, Overlay: playbook.Overlay{Changes: in.Changes, Schools: in.Schools}}
 	for _, f := range in.Files {
 		m.Overlay.Files = append(m.Overlay.Files, playbook.File{Name: f.Name, Data: []byte(f.Text)})
 	}

@@ -23,6 +23,7 @@ import (
 	"greypebble/server/api/bench"
 	"greypebble/server/api/book"
 	"greypebble/server/api/bylaws"
+	"greypebble/server/api/care"
 	"greypebble/server/api/conditions"
 	"greypebble/server/api/device"
 	"greypebble/server/api/evidence"
@@ -39,7 +40,7 @@ import (
 // rooms of the API, in the order of its document.
 var rooms = []func(huma.API, *web.Deps){
 	people.Register, tides.Register, conditions.Register, places.Register, ahead.Register, advice.Register, book.Register, bench.Register,
-	files.Register, bylaws.Register,
+	files.Register, bylaws.Register, care.Register,
 	logbook.Register, evidence.Register, trials.Register, device.Register,
 }
 

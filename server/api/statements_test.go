@@ -66,7 +66,7 @@ func TestARequestAsksTheDatabaseLittle(t *testing.T) {
 		"its ribbon":          {11, 2, get("/spots/{id}/ribbon")},
 		"the chart":           {14, 5, get("/chart")},
 		"its conditions":      {12, 3, get("/conditions?spot_id={id}")},
-		"what a device needs": {26, 16, get("/offline")},
+		"what a device needs": {27, 17, get("/offline")},
 		"a catch logged": {18, 9, func(c *testkit.Client, id string) {
 			spell := testkit.ASpell(id)
 			spell["catches"] = []object{{"id": uuid.Must(uuid.NewV7()).String(), "target": "red-drum", "length_m": 0.5}}

@@ -122,20 +122,21 @@ func (s *Store) DeleteBylaw(ctx context.Context, angler, id uuid.UUID) error {
 	})
 }
 
-// KeptFish of an angler's log between two times, of everybody aboard.
-type KeptFish struct {
+// CaughtFish of an angler's log, of everybody aboard.
+type CaughtFish struct {
 	ID       uuid.UUID `db:"id"`
 	Target   string    `db:"target"`
 	Species  string    `db:"species"`
 	CaughtAt time.Time `db:"caught_at"`
 	LengthM  *float64  `db:"length_m"`
 	Who      string    `db:"who"`
+	Kept     bool      `db:"kept"`
 }
 
-// Kept fish between two times, the earliest first.
-func (s *Store) Kept(ctx context.Context, angler uuid.UUID, from, to time.Time) (list []KeptFish, err error) {
-	return list, s.db.SelectContext(ctx, &list, `SELECT id, target, species, caught_at, length_m, who FROM catch
-		WHERE angler_id = ? AND kept AND caught_at BETWEEN ? AND ? ORDER BY caught_at, id`, angler, from.UTC(), to.UTC())
+// Caught fish between two times, the earliest first.
+func (s *Store) Caught(ctx context.Context, angler uuid.UUID, from, to time.Time) (list []CaughtFish, err error) {
+	return list, s.db.SelectContext(ctx, &list, `SELECT id, target, species, caught_at, length_m, who, kept FROM catch
+		WHERE angler_id = ? AND caught_at BETWEEN ? AND ? ORDER BY caught_at, id`, angler, from.UTC(), to.UTC())
 }
 
 // Sought are the targets of an angler's log, those fished for longest first.

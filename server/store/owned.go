@@ -19,7 +19,7 @@ var ownedTables = []ownedTable{
 	{"spot", "", ""}, {"section_point", "spot", "spot_id"}, {"mark", "spot", "spot_id"}, {"noted_turn", "spot", "spot_id"},
 	{"outing", "", ""}, {"touch", "outing", "outing_id"}, {"log_import", "", ""},
 	{"spell", "", ""}, {"spell_reading", "spell", "spell_id"}, {"spell_event", "spell", "spell_id"}, {"catch", "", ""},
-	{"photo", "", ""}, {"sighting", "", ""}, {"tag_report", "", ""}, {"bylaw", "", ""},
+	{"photo", "", ""}, {"sighting", "", ""}, {"tag_report", "", ""}, {"bylaw", "", ""}, {"own_care", "", ""},
 	{"rule_change", "", ""}, {"school_choice", "", ""}, {"own_entry", "", ""}, {"going_limit", "", ""}, {"kit_item", "", ""},
 	{"plan", "", ""}, {"trial", "", ""}, {"trial_block", "trial", "trial_id"}, {"usual", "water", "water_id"},
 }

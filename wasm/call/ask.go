@@ -92,6 +92,14 @@ func route(a asking, u *url.URL, body json.RawMessage) (any, error) {
 		return one(body, func(b *answer.EdgeBody) (any, error) { return answer.Edge(a, b) })
 	case u.Path == "/keep":
 		return one(body, func(b *answer.KeepBody) (any, error) { return answer.Keep(a, b) })
+	case u.Path == "/day-card":
+		return one(body, func(b *answer.DayCardBody) (any, error) { return answer.DayCard(a, b) })
+	case u.Path == "/care":
+		return one(body, func(b *answer.CareBody) (any, error) { return answer.Care(a, b) })
+	case u.Path == "/care/ice":
+		return one(body, func(b *answer.IceBody) (any, error) { return answer.ReckonIce(b) })
+	case u.Path == "/care/live-bait":
+		return one(body, func(b *answer.LiveBaitBody) (any, error) { return answer.ReckonLiveBait(b) })
 	case u.Path == "/conditions":
 		id, t, err := q.idAt(q.Get("spot_id"))
 		if err != nil {

@@ -7,6 +7,7 @@ import (
 
 	"greypebble/answer"
 	"greypebble/core/bylaw"
+	"greypebble/core/care"
 	"greypebble/core/conditions"
 	"greypebble/core/evidence"
 	"greypebble/core/going"
@@ -160,10 +161,12 @@ func (a asking) Belief() (rate.Belief, error) {
 
 func (a asking) Kit() (kit.Kit, error) { return a.Mine.Kit, nil }
 
+func (a asking) OwnCare(target string) (care.Own, error) { return a.Mine.Care[target], nil }
+
 func (a asking) Rules() ([]bylaw.Rule, error) { return a.Mine.Rules, nil }
 
-func (a asking) Kept(from, to time.Time) (out []bylaw.Kept, err error) {
-	for _, k := range a.Pack.Kept {
+func (a asking) Caught(from, to time.Time) (out []bylaw.Caught, err error) {
+	for _, k := range a.Pack.Caught {
 		if !k.Time.Before(from) && !k.Time.After(to) {
 			out = append(out, k)
 		}

@@ -268,3 +268,37 @@ func TestRulesAreChecked(t *testing.T) {
 	}
 	assert.Contains(t, strings.Join(says, "\n"), "fault: no length satisfies both")
 }
+
+// The day's card holds everybody's fish of that local day, what is left of each kind, and what was put back.
+func TestTheCardOfADay(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.NoLog)
+	bar := c.ID("Kettle Bar")
+	put(t, c, bylaw(object{"min_m": 0.35, "bag": 3}, "red drum"))
+	spell := uuid.NewString()
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+spell, object{"spot_id": bar, "target": "red-drum",
+		"started_at": "2026-11-20T02:00:00Z", "ended_at": "2026-11-20T08:00:00Z", "rods": 1, "catches": []object{
+			{"id": uuid.NewString(), "target": "red-drum", "caught_at": "2026-11-20T02:30:00Z", "kept": true},
+			{"id": uuid.NewString(), "target": "red-drum", "caught_at": "2026-11-20T07:30:00Z", "kept": true, "length_m": 0.5},
+			{"id": uuid.NewString(), "target": "red-drum", "caught_at": "2026-11-20T07:40:00Z", "length_m": 0.3}}}, nil))
+	var card struct {
+		Day            string
+		Kept, Released []struct{ Angler, Species string }
+		Limits         []struct {
+			Species string
+			Bag     *struct {
+				Left   int
+				People []struct{ Left int }
+			}
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("POST", "/day-card", object{"spot_id": bar, "time": "2026-11-20T09:00:00Z", "species": []string{"snook"},
+		"kept": []object{{"species": "red-drum", "angler": "Finch", "time": "2026-11-20T08:00:00Z"}}}, &card))
+	assert.Equal(t, "2026-11-20", card.Day)
+	require.Len(t, card.Kept, 2, "at half past two by UTC it was still the day before")
+	assert.Equal(t, "Finch", card.Kept[1].Angler)
+	assert.Len(t, card.Released, 1)
+	require.Len(t, card.Limits, 2)
+	assert.Nil(t, card.Limits[0].Bag, "of snook nothing is entered")
+	assert.Equal(t, 2, card.Limits[1].Bag.Left)
+	assert.Len(t, card.Limits[1].Bag.People, 2)
+}

@@ -16,6 +16,10 @@ type keepInput struct{ Body answer.KeepBody }
 
 type keepOutput struct{ Body answer.KeepOut }
 
+type dayCardInput struct{ Body answer.DayCardBody }
+
+type dayCardOutput struct{ Body answer.DayCardOut }
+
 // Register the room's operations.
 func Register(api huma.API, d *web.Deps) {
 	s := service{d}
@@ -29,5 +33,13 @@ func Register(api huma.API, d *web.Deps) {
 				return nil, err
 			}
 			return &keepOutput{*v}, nil
+		})
+	web.Signed(api, d, web.Post("/day-card", "dayCard", "The card of a day: who kept what, what is left, what is owed, what was put back"),
+		func(ctx context.Context, as *web.Scope, in *dayCardInput) (*dayCardOutput, error) {
+			out, err := answer.DayCard(as.Around(ctx), &in.Body)
+			if err != nil {
+				return nil, err
+			}
+			return &dayCardOutput{*out}, nil
 		})
 }

@@ -23,8 +23,8 @@ func Register(api huma.API, d *web.Deps) {
 	web.Signed(api, d, web.Get("/offline", "offline", "All a device needs to answer by itself, in parts with a mark each"), s.offline)
 }
 
-// keptFor is how long fish that were kept may count against a day, before and after now.
-const keptFor = 48 * time.Hour
+// caughtFor is how long fish that were caught may count for a day, before and after now.
+const caughtFor = 48 * time.Hour
 
 type offlineInput struct {
 	Have []string `query:"have,explode" maxItems:"300" doc:"marks of the parts the device has: those come without their data"`
@@ -80,7 +80,10 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 	if p.Mine.Rules, err = s.Store.Rules(ctx, as.Angler); err != nil {
 		return nil, err
 	}
-	if p.Kept, err = as.Kept(ctx, as.Now().Add(-keptFor), as.Now().Add(keptFor)); err != nil {
+	if p.Mine.Care, err = s.Store.OwnCares(ctx, as.Angler); err != nil {
+		return nil, err
+	}
+	if p.Caught, err = as.Caught(ctx, as.Now().Add(-caughtFor), as.Now().Add(caughtFor)); err != nil {
 		return nil, err
 	}
 	usual, err := s.Store.UsualOf(ctx, as.Angler)

@@ -243,6 +243,7 @@ func settle(t *testing.T, c *testkit.Client, bar, sound string) {
 		testkit.ABlock(), nil))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/sightings/018f0000-0000-7000-8000-0000000000c6", testkit.ASighting(bar), nil))
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/bylaws/018f0000-0000-7000-8000-0000000000c8", testkit.ABylaw(), nil))
+	require.Equal(t, http.StatusNoContent, c.Do("PUT", "/care/red-drum", testkit.Object{"breeder_m": 0.6, "handling": "Gently."}, nil))
 	file := testkit.AFile("Kettle Bar")
 	file["keep"] = true
 	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/log", file, nil))

@@ -8,6 +8,7 @@ import (
 
 	"greypebble/answer"
 	"greypebble/core/bylaw"
+	"greypebble/core/care"
 	"greypebble/core/going"
 	"greypebble/core/kit"
 	"greypebble/core/playbook"
@@ -48,10 +49,14 @@ func (a around) Kit() (kit.Kit, error) { return a.as.deps.Store.KitOf(a.ctx, a.a
 
 func (a around) Limits() (going.Limits, error) { return a.as.deps.Store.Limits(a.ctx, a.as.Angler) }
 
+func (a around) OwnCare(target string) (care.Own, error) {
+	return a.as.deps.Store.OwnCare(a.ctx, a.as.Angler, target)
+}
+
 func (a around) Rules() ([]bylaw.Rule, error) { return a.as.deps.Store.Rules(a.ctx, a.as.Angler) }
 
-func (a around) Kept(from, to time.Time) ([]bylaw.Kept, error) {
-	return a.as.Kept(a.ctx, from, to)
+func (a around) Caught(from, to time.Time) ([]bylaw.Caught, error) {
+	return a.as.Caught(a.ctx, from, to)
 }
 
 func (a around) Spot(id uuid.UUID, t time.Time) (*answer.Spot, error) {

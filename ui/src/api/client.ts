@@ -13,6 +13,8 @@ export type Choice = Schemas['ChoiceOut'];
 export type Reason = Schemas['ReasonOut'];
 export type Condition = Schemas['Condition'];
 export type ReadingIn = Schemas['ReadingIn'];
+export type Bylaw = Schemas['BylawOut'];
+export type Verdict = Schemas['KeepOut'];
 export type Spell = Schemas['SpellOut'];
 export type SpellIn = Schemas['SpellInputBody'];
 export type Target = Schemas['TargetOut'];
@@ -368,6 +370,16 @@ export const api = {
   deleteKit: (id: string) => settle(client.DELETE('/v1/kit/{id}', { params: { path: { id } } })),
   importKit: (text: string, preview: boolean) =>
     settle(client.POST('/v1/interchange/kit', { params: { query: { preview } }, ...asText(text) })),
+  bylaws: () => settle(client.GET('/v1/bylaws')),
+  putBylaw: (id: string, body: Schemas['BylawInputBody']) =>
+    settle(client.PUT('/v1/bylaws/{id}', { params: { path: { id } }, body })),
+  deleteBylaw: (id: string) => settle(client.DELETE('/v1/bylaws/{id}', { params: { path: { id } } })),
+  bylawAgain: (id: string) => settle(client.GET('/v1/bylaws/{id}/again', { params: { path: { id } } })),
+  checkBylaws: (body: Schemas['BylawCheckInputBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/bylaws/check', { body, signal })),
+  importBylaws: (text: string, preview: boolean) =>
+    settle(client.POST('/v1/interchange/bylaws', { params: { query: { preview } }, ...asText(text) })),
+  keep: (body: Schemas['KeepBody'], signal?: AbortSignal) => settle(client.POST('/v1/keep', { body, signal })),
   rigCard: (id: string, query: NonNullable<paths['/v1/rigs/{id}/card']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/rigs/{id}/card', { params: { path: { id }, query } })),
   kinds: () => settle(client.GET('/v1/readings/kinds')),

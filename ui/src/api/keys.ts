@@ -22,6 +22,7 @@ export const keys = {
   targets: ['targets'],
   playbook: ['playbook'],
   kit: ['kit'],
+  bylaws: ['bylaws'],
   limits: ['limits'],
   stations: ['stations'],
   plans: ['plans'],
@@ -125,6 +126,7 @@ export const rests = {
     'plan-sheet',
     'elsewhere',
   ],
+  bylaws: [...ofReadings, 'bylaws', 'bylaw-check', 'keep', 'spot', 'plan', 'plan-sheet'],
   limits: ['limits', 'ahead', 'ahead-windows', 'ahead-window', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 

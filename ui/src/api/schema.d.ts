@@ -638,6 +638,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/v1/care": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How a fish is treated that goes back, and one that is kept */
+        post: operations["care"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/care/ice": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ice for so much fish, so long, in such air */
+        post: operations["careIce"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/care/live-bait": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How long bait lives in a tank or a bucket */
+        post: operations["careLiveBait"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/care/{target}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** What you hold of how a fish is treated, instead of the book; empty: the book's */
+        put: operations["putOwnCare"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/v1/catches": {
         parameters: {
             query?: never;
@@ -701,6 +769,23 @@ export interface paths {
         get: operations["conditions"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/v1/day-card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The card of a day: who kept what, what is left, what is owed, what was put back */
+        post: operations["dayCard"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3904,6 +3989,61 @@ export interface components {
             /** Format: double */
             weight_kg: number;
         };
+        CareBody: {
+            /**
+             * Format: double
+             * @description it came from
+             */
+            depth_m?: number;
+            /** Format: double */
+            length_m?: number;
+            /** Format: double */
+            mass_kg?: number;
+            nesting_male?: boolean;
+            /** @description dolphins, sharks, seals or birds beside one */
+            predators?: boolean;
+            /** Format: uuid */
+            spot_id?: string;
+            /** @example red-drum */
+            target: string;
+            /**
+             * Format: date-time
+             * @description now if left out
+             */
+            time?: string;
+            /**
+             * Format: double
+             * @description left out: as it is believed at the spot
+             */
+            water_temp_c?: number;
+        };
+        CareOut: {
+            book: components["schemas"]["OwnCare"];
+            /**
+             * Format: double
+             * @description of its weight, from memory
+             */
+            fillet_kg?: number;
+            /** @description usual public guidance; medical help goes before it */
+            first_aid: components["schemas"]["InjuryOut"][];
+            /** @description being kept */
+            keeping: string[];
+            name: string;
+            oily: boolean;
+            own: components["schemas"]["OwnCare"];
+            /**
+             * Format: int64
+             * @description that feeds
+             */
+            people?: number;
+            /** @description going back */
+            steps: components["schemas"]["StepOut"][];
+            /**
+             * Format: date
+             * @description frozen today
+             */
+            use_by: string;
+        };
         CastIn: {
             /** Format: double */
             cast_m: number;
@@ -4469,6 +4609,50 @@ export interface components {
              * @enum {string}
              */
             tide: "" | "springs" | "neaps";
+        };
+        DayCardBody: {
+            /** @description the others there, by name */
+            aboard?: string[] | null;
+            kept?: components["schemas"]["KeptBody"][] | null;
+            released?: components["schemas"]["KeptBody"][] | null;
+            /** @description sought, whose limits are told even where none was caught */
+            species?: string[] | null;
+            /** Format: uuid */
+            spot_id: string;
+            /**
+             * Format: date-time
+             * @description of the day; now if left out
+             */
+            time?: string;
+        };
+        DayCardOut: {
+            /**
+             * Format: date
+             * @description by the clock of the place
+             */
+            day: string;
+            /** @description by whom, then by when */
+            kept: components["schemas"]["DayFish"][];
+            limits: components["schemas"]["DayLimit"][];
+            released: components["schemas"]["DayFish"][];
+            spot: string;
+        };
+        DayFish: {
+            /** @description left out: oneself */
+            angler?: string;
+            /** Format: double */
+            length_m?: number;
+            species: string;
+            /** Format: date-time */
+            time: string;
+        };
+        DayLimit: {
+            /** @description left out: no number is entered */
+            bag?: components["schemas"]["BagOut"];
+            duties: string[];
+            /** @description the size that may be kept, or why none */
+            says: string;
+            species: string;
         };
         DayOut: {
             /** Format: int64 */
@@ -5188,6 +5372,53 @@ export interface components {
              */
             to_md?: number;
         };
+        IceBody: {
+            /** Format: double */
+            air_temp_c: number;
+            /**
+             * Format: double
+             * @description left out: one that holds it
+             */
+            box_l?: number;
+            /** Format: double */
+            fish_kg: number;
+            /** Format: double */
+            hours: number;
+            oily?: boolean;
+            /** Format: double */
+            water_temp_c: number;
+        };
+        IceOut: {
+            /**
+             * Format: double
+             * @description of the ice, melted to cool the fish
+             */
+            cool_kg: number;
+            /** Format: double */
+            days_on_ice: number;
+            /** Format: int64 */
+            freezer_months: number;
+            /**
+             * Format: double
+             * @description never less than the fish weighs
+             */
+            ice_kg: number;
+            /**
+             * Format: double
+             * @description melted by the heat that leaks in
+             */
+            leak_kg: number;
+            /**
+             * Format: double
+             * @description to make it a slurry, half and half
+             */
+            sea_water_l: number;
+            /**
+             * Format: double
+             * @description melted to cool the sea water
+             */
+            water_kg: number;
+        };
         ImportOut: {
             /**
              * Format: int64
@@ -5288,6 +5519,10 @@ export interface components {
             unknown_targets: components["schemas"]["UnknownOut"][];
             /** @description its dates can be read in two ways */
             wants_order?: boolean;
+        };
+        InjuryOut: {
+            name: string;
+            says: string;
         };
         InterceptionIn: {
             fish: components["schemas"]["FishIn"];
@@ -6193,6 +6428,77 @@ export interface components {
             /** @description where it is weak */
             weak: string;
         };
+        LiveBaitBody: {
+            /**
+             * Format: double
+             * @description of an aerator
+             */
+            air_l_min?: number;
+            /**
+             * Format: double
+             * @description of fresh water pumped through
+             */
+            change_l_min?: number;
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            each_kg: number;
+            /** Format: double */
+            hours: number;
+            /**
+             * Format: double
+             * @description left out: 30
+             */
+            salinity_psu?: number;
+            /** Format: double */
+            volume_l: number;
+            /** Format: double */
+            water_temp_c: number;
+        };
+        LiveBaitOut: {
+            /**
+             * Format: double
+             * @description of air that would do
+             */
+            air_needed_l_min: number;
+            /**
+             * Format: double
+             * @description how often half the water is changed; left out: not needed
+             */
+            change_every_min?: number;
+            /** @description for the hours asked */
+            enough: boolean;
+            /**
+             * Format: double
+             * @description the water holds
+             */
+            full_mg_l: number;
+            /**
+             * Format: int64
+             * @description that live in it for the hours
+             */
+            most_count?: number;
+            /**
+             * Format: double
+             * @description oxygen breathed
+             */
+            need_mg_h: number;
+            /**
+             * Format: double
+             * @description under which bait begins to die
+             */
+            poor_mg_l: number;
+            /**
+             * Format: double
+             * @description with nothing brought in
+             */
+            still_min: number;
+            /**
+             * Format: double
+             * @description oxygen brought in
+             */
+            supply_mg_h: number;
+        };
         LogKind: {
             /** Format: double */
             high: number;
@@ -6591,6 +6897,20 @@ export interface components {
             target_name?: string;
             /** @description those of this coast that live there, best first */
             targets: string[];
+        };
+        OwnCare: {
+            /**
+             * Format: double
+             * @description from which length it is put back; left out: the book's
+             */
+            breeder_m?: number;
+            /** @description left out: the book's */
+            handling?: string;
+            /**
+             * Format: double
+             * @description above which water a fight may kill it; left out: the book's
+             */
+            hot_c?: number;
         };
         OwnFileOutputBody: {
             /** @description what can hardly be meant */
@@ -8513,6 +8833,11 @@ export interface components {
             /** Format: uuid */
             spot_id: string;
             target?: string;
+        };
+        StepOut: {
+            /** @description comes first and stands out */
+            grave: boolean;
+            says: string;
         };
         StopOut: {
             /** @description how one gets there */
@@ -12313,6 +12638,246 @@ export interface operations {
             };
         };
     };
+    care: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CareBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CareOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    careIce: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IceBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    careLiveBait: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LiveBaitBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiveBaitOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    putOwnCare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                target: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnCare"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
     listCatches: {
         parameters: {
             query?: {
@@ -12591,6 +13156,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Sheet"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+            /** @description Internal Server Error */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ErrorModel"];
+                };
+            };
+        };
+    };
+    dayCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayCardBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayCardOut"];
                 };
             };
             /** @description Unauthorized */

@@ -17,7 +17,7 @@ const keptOnes = [
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
 /** Questions the core in the browser answers by itself. */
 const workedOut =
-  /^\/v1\/(advise(\/compare)?|edge|keep|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
+  /^\/v1\/(advise(\/compare)?|edge|keep|day-card|care(\/ice|\/live-bait)?|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
 
 interface KeptAnswer {
   type: string;

@@ -1,15 +1,23 @@
 import { Input, Select } from 'antd';
 import { useState } from 'react';
-import type { Target } from '../api/client';
+import type { Schemas, Target } from '../api/client';
 import { NumberField } from '../format/NumberField';
+import { Verdict } from '../law/Verdict';
+import { useSexes } from '../law/useSexes';
 import { PhotoLength } from './PhotoLength';
 import type { Said } from './touch';
 import { fish as say } from '../words/fish';
 
-/** A fish with its length, or another than the one sought. */
+type Sex = NonNullable<Schemas['KeepBody']['are']>[number];
+type KeptFish = NonNullable<Schemas['KeepBody']['kept']>[number];
+
+/** A fish with its length, or another than the one sought, and whether it may be kept. */
 export function Landed(props: {
   targets: Target[];
   sought: string;
+  spot: string;
+  /** Fish kept so far on this outing, of everybody aboard. */
+  kept: KeptFish[];
   tell: (said: Said) => void;
   onClose: () => void;
 }) {
@@ -19,9 +27,13 @@ export function Landed(props: {
   const [how, setHow] = useState('');
   const [kept, setKept] = useState(false);
   const [who, setWho] = useState('');
+  const [error, setError] = useState(0);
+  const [are, setAre] = useState<Sex[]>([]);
+  const sexes = useSexes(props.targets.find((t) => t.id === target));
   const thumbed = (m: number | undefined) => {
     setLength(m);
     setHow('');
+    setError(0);
   };
   return (
     <section className="panel form">
@@ -41,9 +53,10 @@ export function Landed(props: {
         />
       </label>
       <PhotoLength
-        onLength={(m, says) => {
+        onLength={(m, says, off) => {
           setLength(m);
           setHow(says);
+          setError(off);
         }}
       />
       {how && <p className="quiet small">{how}</p>}
@@ -61,6 +74,30 @@ export function Landed(props: {
         {say.whose}
         <Input aria-label={say.whose} maxLength={40} value={who} onChange={(e) => setWho(e.target.value)} />
       </label>
+      {sexes.length > 0 && (
+        <div className="fish-row" role="group" aria-label={say.itIs}>
+          {sexes.map((s) => (
+            <button
+              key={s}
+              className="toggle"
+              aria-pressed={are.includes(s)}
+              onClick={() => setAre(are.includes(s) ? are.filter((k) => k !== s) : [...are, s])}
+            >
+              {s}
+            </button>
+          ))}
+        </div>
+      )}
+      <Verdict
+        fish={{
+          species: target,
+          spot_id: props.spot,
+          kept: props.kept,
+          ...(length ? { length_m: length, error_m: error } : {}),
+          ...(who.trim() ? { angler: who.trim() } : {}),
+          ...(are.length > 0 ? { are } : {}),
+        }}
+      />
       <div className="fish-row">
         <button className="toggle" aria-pressed={kept} onClick={() => setKept(!kept)}>
           {say.keptIt}

@@ -22,7 +22,7 @@ const closer = 5;
 const ends = [say.photo.cardStart, say.photo.cardEnd, say.photo.nose, say.photo.tail];
 
 /** A fish measured on a photo by a card that lies beside it; the photo stays on the device. */
-export function PhotoLength({ onLength }: { onLength: (m: number, says: string) => void }) {
+export function PhotoLength({ onLength }: { onLength: (m: number, says: string, errorM: number) => void }) {
   const file = useRef<HTMLInputElement>(null);
   const [url, setUrl] = useState('');
   const [size, setSize] = useState({ w: 1, h: 1 });

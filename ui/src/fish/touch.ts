@@ -56,7 +56,9 @@ export interface Told {
     going: boolean;
     tally: Tally;
     events: { id: string; kind: Kind; time: string; depth_m?: number }[] | null;
-    catches: { id: string; time: string; target: string; length_m?: number }[] | null;
+    catches:
+      | { id: string; time: string; target: string; length_m?: number; kept?: boolean; who?: string }[]
+      | null;
   })[];
   total: Tally;
   next?: { change: string; left_s: number };

@@ -44,6 +44,7 @@ export const rooms: Room[] = [
   ),
   room('You', 'limits', say.goingOrNot, say.windWavesWadingKayakBoat, () => import('./Limits'), 'Limits'),
   room('Tackle', 'kit', 'Kit', say.rodsReelsLinesLeadersLures, () => import('../kit/Kit'), 'Kit'),
+  room('You', 'bylaws', say.bylaws, say.wordsOfBylaws, () => import('../law/Bylaws'), 'Bylaws'),
   room(
     say.theBook,
     'book/targets',

@@ -158,6 +158,9 @@ export const setup = {
 
   // Limits.tsx
   yourLimitsAreKept: 'Your limits are kept.',
+  bylaws: 'Bylaws',
+  wordsOfBylaws:
+    'law rules keep release size slot limit bag season closed licence authority minimum length gear code',
   goingOrNot: 'Going or not',
   anEmptyFieldStandsFor: (basis: string) => `${basis} An empty field stands for never.`,
   byManner: 'By manner',

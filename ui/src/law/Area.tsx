@@ -1,0 +1,89 @@
+import { useQueries, useQuery } from '@tanstack/react-query';
+import { Input, Select } from 'antd';
+import { useState } from 'react';
+import { api, type Schemas } from '../api/client';
+import { keys } from '../api/keys';
+import { law as say } from '../words/law';
+
+type AreaBody = Schemas['AreaBody'];
+const written = 'written';
+
+/** Where a rule holds: everywhere, within a zone drawn on the map, or within corners written down. */
+export function Area({ area, onArea }: { area: AreaBody | undefined; onArea: (a: AreaBody | undefined) => void }) {
+  const waters = useQuery({ queryKey: keys.waters, queryFn: api.waters });
+  const each = useQueries({
+    queries: (waters.data ?? []).map((w) => ({ queryKey: ['water', w.id], queryFn: () => api.water(w.id) })),
+  });
+  const zones = each.flatMap((w) => w.data?.zones ?? []);
+  const same = zones.find((z) => JSON.stringify(z.ring) === JSON.stringify(area?.ring));
+  const [own, setOwn] = useState(!!area && !same);
+  const [corners, setCorners] = useState(() => (area ? textOf(area.ring) : ''));
+  const [wrong, setWrong] = useState(false);
+  return (
+    <fieldset>
+      <legend>{say.where}</legend>
+      <div className="bylaw-row">
+        <label className="wide">
+          {say.where}
+          <Select
+            aria-label={say.where}
+            value={own ? written : (same?.id ?? '')}
+            options={[
+              { value: '', label: say.everywhere },
+              ...zones.map((z) => ({ value: z.id, label: z.name })),
+              { value: written, label: say.drawn },
+            ]}
+            onChange={(v: string) => {
+              const zone = zones.find((z) => z.id === v);
+              setOwn(v === written);
+              if (zone) onArea({ name: zone.name, ring: zone.ring });
+              else if (v === '') onArea(undefined);
+            }}
+          />
+        </label>
+        {(own || same) && (
+          <label>
+            {say.areaName}
+            <Input
+              aria-label={say.areaName}
+              maxLength={80}
+              value={area?.name ?? ''}
+              onChange={(e) => area && onArea({ ...area, name: e.target.value })}
+            />
+          </label>
+        )}
+        {own && (
+          <label className="wide">
+            {say.corners}
+            <Input
+              aria-label={say.corners}
+              placeholder={say.cornersHint}
+              status={wrong ? 'error' : ''}
+              value={corners}
+              onChange={(e) => {
+                setCorners(e.target.value);
+                const ring = ringOf(e.target.value);
+                setWrong(!ring);
+                if (ring) onArea({ ...(area?.name ? { name: area.name } : {}), ring });
+              }}
+            />
+            {wrong && <span className="caution small">{say.cornersWrong}</span>}
+          </label>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+const textOf = (ring: AreaBody['ring']) => ring.map((p) => `${p.lat} ${p.lon}`).join('; ');
+
+/** Three corners or more, each latitude and longitude; nothing where one is not. */
+export function ringOf(text: string): AreaBody['ring'] | undefined {
+  const ring = text
+    .split(';')
+    .map((c) => c.trim())
+    .filter(Boolean)
+    .map((c) => c.split(/[\s,]+/).map(Number))
+    .map(([lat, lon, ...more]) => ({ lat: more.length > 0 ? NaN : (lat ?? NaN), lon: lon ?? NaN }));
+  return ring.length >= 3 && ring.every((p) => Math.abs(p.lat) <= 90 && Math.abs(p.lon) <= 180) ? ring : undefined;
+}
