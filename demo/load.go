@@ -31,6 +31,12 @@ func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Tim
 			if err := a.fish(ctx, s, book); err != nil {
 				return fmt.Errorf("demo: the log of %s: %w", a.name, err)
 			}
+			if a.name != "wren" { // the other shows what is not known
+				continue
+			}
+			if err := a.rules(ctx, s); err != nil {
+				return fmt.Errorf("demo: the bylaws of %s: %w", a.name, err)
+			}
 		}
 		return nil
 	}); err != nil {

@@ -133,26 +133,28 @@ func tidySection(points []ground.Point) []ground.Point {
 	return out
 }
 
+// oval area around a place of the map, metres.
+func oval(x, y, wide, high float64) ground.Ring {
+	var r ground.Ring
+	for i := range 12 {
+		s, c := math.Sincos(2 * math.Pi * float64(i) / 12)
+		r = append(r, at(x+wide*s, y+high*c))
+	}
+	return r
+}
+
 // zones of the coast; the demo's are invented.
 func zones(water string) []ground.Zone {
-	ring := func(x, y, wide, high float64) ground.Ring {
-		var r ground.Ring
-		for i := range 12 {
-			s, c := math.Sincos(2 * math.Pi * float64(i) / 12)
-			r = append(r, at(x+wide*s, y+high*c))
-		}
-		return r
-	}
 	checked := time.Date(2026, 9, 1, 0, 0, 0, 0, time.UTC)
 	if water != "Sedge Sound" {
 		return nil
 	}
 	return []ground.Zone{
 		{Name: "Lantern Refuge", Kind: ground.Seasonal, Says: "No fishing from 1 November to 31 March; wintering birds",
-			Source: "invented for the demo", Checked: checked, From: 1101, To: 331, Ring: ring(6150, 5530, 440, 270)},
+			Source: "invented for the demo", Checked: checked, From: 1101, To: 331, Ring: oval(6150, 5530, 440, 270)},
 		{Name: "Heron Reach", Kind: ground.NoTake, Says: "No take above the second bend", Source: "invented for the demo",
-			Checked: checked, Ring: ring(4790, 6350, 230, 420)},
+			Checked: checked, Ring: oval(4790, 6350, 230, 420)},
 		{Name: "Ladle grass", Kind: ground.Voluntary, Says: "Paddle, do not run an engine over the grass", Source: "invented for the demo",
-			Checked: checked, Ring: ring(2280, 2930, 420, 230)},
+			Checked: checked, Ring: oval(2280, 2930, 420, 230)},
 	}
 }

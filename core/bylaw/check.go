@@ -194,28 +194,60 @@ func (r *Rule) saysSame(o *Rule) bool {
 	return strings.EqualFold(r.Authority, o.Authority) && r.Says(quantity.Metric) == o.Says(quantity.Metric)
 }
 
-// gaps in what is known of the species one seeks at the places one fishes, now and in the year to come.
+// gaps in what is known of the species one seeks at the places one fishes, now and in the year to come; places with the
+// same gap are told together.
 func (c *Checking) gaps() (out []Found) {
-	for _, p := range c.Places {
-		for _, s := range c.Species {
-			var of []*Rule
-			for i := range c.Rules {
-				if r := &c.Rules[i]; !r.Voluntary && r.Of(s) && r.At(p.Points, p.Area) && (r.permits() || r.forbids()) {
-					of = append(of, r)
+	for _, s := range c.Species {
+		var says []string // in the order they are met
+		places := map[string][]string{}
+		for _, p := range c.Places {
+			if gap := c.gap(s, &p); gap != "" {
+				if places[gap] == nil {
+					says = append(says, gap)
 				}
+				places[gap] = append(places[gap], p.Name)
 			}
-			name := prose.LowerFirst(s.Name)
-			if len(of) == 0 {
-				out = append(out, Found{Gap, -1, fmt.Sprintf(words.FaultGap, name, p.Name)})
-				continue
-			}
-			from, to, found := unruled(of, c.Now)
-			if found {
-				out = append(out, Found{Gap, -1, fmt.Sprintf(words.FaultGapSeason, name, p.Name, from.Format(dayLayout), to.Format(dayLayout))})
-			}
+		}
+		for _, gap := range says {
+			out = append(out, Found{Gap, -1, strings.Replace(gap, somewhere, c.placesTold(places[gap]), 1)})
 		}
 	}
 	return out
+}
+
+// somewhere stands for the places of a gap until they are all known.
+const somewhere = "{places}"
+
+// gap in what is known of a fish at a place; empty for none.
+func (c *Checking) gap(s Species, p *Place) string {
+	var of []*Rule
+	for i := range c.Rules {
+		if r := &c.Rules[i]; !r.Voluntary && r.Of(s) && r.At(p.Points, p.Area) && (r.permits() || r.forbids()) {
+			of = append(of, r)
+		}
+	}
+	name := prose.LowerFirst(s.Name)
+	if len(of) == 0 {
+		return fmt.Sprintf(words.FaultGap, name, somewhere)
+	}
+	if from, to, found := unruled(of, c.Now); found {
+		return fmt.Sprintf(words.FaultGapSeason, name, somewhere, from.Format(dayLayout), to.Format(dayLayout))
+	}
+	return ""
+}
+
+// mostPlaces are named one by one.
+const mostPlaces = 3
+
+// placesTold in a sentence.
+func (c *Checking) placesTold(names []string) string {
+	switch {
+	case len(names) == len(c.Places) && len(names) > 1:
+		return words.AtAnySpot
+	case len(names) > mostPlaces:
+		return fmt.Sprintf(words.AtMoreSpots, strings.Join(names[:mostPlaces-1], ", "), len(names)-mostPlaces+1)
+	}
+	return fmt.Sprintf(words.AtSpots, prose.And(names))
 }
 
 // unruled is the first stretch of days in the year to come on which none of the rules is in season.

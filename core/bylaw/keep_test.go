@@ -82,9 +82,9 @@ func TestWhatAnAnglerWithAFishInHandIsTold(t *testing.T) {
 		{"too long", rule("Coast", slot(14, 24), "Black drum"), drum, 24.25, bylaw.Release,
 			"1/4 in too long: the most is 24 in, and it is 24.25 in (Coast).", -0.25, true},
 		{"another fish", rule("Coast", slot(14, 24), "Black drum"), flounder, 20, bylaw.NotKnown,
-			"Not known: nothing is entered for summer flounder here. That does not mean it may be kept: ask your authority.", 0, false},
+			"Nothing is entered for summer flounder here. That does not mean it may be kept: ask your authority.", 0, false},
 		{"gear only", rule("Coast", func(r *bylaw.Rule) { r.Gear.CircleHooks = true }, "any"), drum, 20, bylaw.NotKnown,
-			"Not known: what is entered for black drum here says neither size nor number. Ask your authority.", 0, false},
+			"What is entered for black drum here says neither size nor number. Ask your authority.", 0, false},
 		{"protected", rule("Coast", func(r *bylaw.Rule) { r.Status = bylaw.Protected }, "Black drum"), drum, 20, bylaw.Release,
 			"Coast: black drum is protected. Put it back at once, unharmed.", 0, false},
 		{"none", rule("Coast", func(r *bylaw.Rule) { r.Bag = fish(0) }, "Black drum"), drum, 20, bylaw.Release,
@@ -193,7 +193,7 @@ func TestASeasonTurnsAtLocalMidnight(t *testing.T) {
 		v := bylaw.Judge([]bylaw.Rule{r}, q)
 		assert.Equal(t, c.word, v.Word, c.utc)
 		if c.word == bylaw.NotKnown {
-			assert.Equal(t, "Not known: what is entered for striped bass here does not hold today (Coast: 8 March to 31 October). "+
+			assert.Equal(t, "What is entered for striped bass here does not hold today (Coast: 8 March to 31 October). "+
 				"Ask your authority.", v.Why)
 		}
 	}

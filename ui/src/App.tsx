@@ -22,6 +22,7 @@ const TiePage = page(() => import('./tie/TiePage'));
 const BenchPage = page(() => import('./bench/BenchPage'));
 const CardsPage = page(() => import('./cards/CardsPage'));
 const FishPage = page(() => import('./fish/FishPage'));
+const HandPage = page(() => import('./law/HandPage'));
 const BackPage = page(() => import('./back/BackPage'));
 const EvidencePage = page(() => import('./back/EvidencePage'));
 const ComparePage = page(() => import('./back/ComparePage'));
@@ -66,6 +67,7 @@ function Pages() {
               <Route path="/tie-on/cards/:id" element={<CardsPage />} />
               <Route path="/begin" element={<FirstWater />} />
               <Route path="/fish" element={<FishPage />} />
+              <Route path="/fish/hand/*" element={<HandPage />} />
               <Route path="/back" element={<BackPage />} />
               <Route path="/back/evidence" element={<EvidencePage />} />
               <Route path="/back/compare" element={<ComparePage />} />

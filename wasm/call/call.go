@@ -110,6 +110,9 @@ type outingAnswer struct {
 	// BoatS since a boat passed; the water settles from SettlesS on.
 	BoatS    float64 `json:"boat_s,omitempty"`
 	SettlesS float64 `json:"settles_s,omitempty"`
+	// Leader has borne so many fish and snags since it was checked; LeaderNote is what says that it was.
+	Leader     int    `json:"leader"`
+	LeaderNote string `json:"leader_note"`
 }
 
 type spellTold struct {
@@ -154,7 +157,7 @@ func (c *Core) askOuting(in outingAsked) (outingAnswer, error) {
 		return outingAnswer{}, err
 	}
 	out := outingAnswer{Began: o.Began, Ended: told(o.Ended), Resting: told(o.Resting), Hooked: told(o.Hooked), Spells: []spellTold{},
-		Total: tally(o.Total(in.Now))}
+		Total: tally(o.Total(in.Now)), Leader: o.SinceLeader(), LeaderNote: outing.LeaderChecked}
 	for i := range o.Spells {
 		s := &o.Spells[i]
 		upTo := in.Now

@@ -64,7 +64,7 @@ func TestAFishIsJudgedByWhatWasEntered(t *testing.T) {
 	fish := object{"species": "red-drum", "length_m": 0.6985, "spot_id": bar, "time": "2026-11-20T09:00:00Z"}
 	v := ask(t, c, fish)
 	assert.Equal(t, "not known", v.Verdict)
-	assert.Contains(t, v.Why, "nothing is entered for red drum here")
+	assert.Contains(t, v.Why, "Nothing is entered for red drum here")
 	assert.Nil(t, v.Bag)
 
 	id := put(t, c, bylaw(object{"min_m": 0.7112, "bag": 2, "authority": "Grey Coast Fishery",

@@ -379,7 +379,18 @@ export const api = {
     settle(client.POST('/v1/bylaws/check', { body, signal })),
   importBylaws: (text: string, preview: boolean) =>
     settle(client.POST('/v1/interchange/bylaws', { params: { query: { preview } }, ...asText(text) })),
-  keep: (body: Schemas['KeepBody'], signal?: AbortSignal) => settle(client.POST('/v1/keep', { body, signal })),
+  dayCard: (body: Schemas['DayCardBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/day-card', { body, signal })),
+  care: (body: Schemas['CareBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/care', { body, signal })),
+  putOwnCare: (target: string, body: Schemas['OwnCare']) =>
+    settle(client.PUT('/v1/care/{target}', { params: { path: { target } }, body })),
+  ice: (body: Schemas['IceBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/care/ice', { body, signal })),
+  liveBait: (body: Schemas['LiveBaitBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/care/live-bait', { body, signal })),
+  keep: (body: Schemas['KeepBody'], signal?: AbortSignal) =>
+    settle(client.POST('/v1/keep', { body, signal })),
   rigCard: (id: string, query: NonNullable<paths['/v1/rigs/{id}/card']['get']['parameters']['query']>) =>
     settle(client.GET('/v1/rigs/{id}/card', { params: { path: { id }, query } })),
   kinds: () => settle(client.GET('/v1/readings/kinds')),

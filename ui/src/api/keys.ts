@@ -70,6 +70,8 @@ export const rests = {
   account: ['account', 'sessions', 'invites'],
   // Advice goes by the log, and where a run lies rests on what it met.
   log: [
+    'keep',
+    'day-card',
     'spells',
     'imports',
     'coming',
@@ -126,7 +128,18 @@ export const rests = {
     'plan-sheet',
     'elsewhere',
   ],
-  bylaws: [...ofReadings, 'bylaws', 'bylaw-check', 'keep', 'spot', 'plan', 'plan-sheet'],
+  care: ['care'],
+  bylaws: [
+    ...ofReadings,
+    'bylaws',
+    'bylaw-check',
+    'bylaw-said',
+    'keep',
+    'day-card',
+    'spot',
+    'plan',
+    'plan-sheet',
+  ],
   limits: ['limits', 'ahead', 'ahead-windows', 'ahead-window', 'advise', 'edge', 'state'],
 } as const satisfies Record<string, readonly string[]>;
 
@@ -147,6 +160,8 @@ export const known = new Set<string>([
   ...Object.values(keys).map(([k]) => k),
   ...Object.values(rests).flat(),
   'bench',
+  'ice',
+  'live-bait',
   'practice',
   'rate-ratio',
   'shares',

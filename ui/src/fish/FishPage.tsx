@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { useEffect, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
@@ -47,6 +47,8 @@ export default function FishPage() {
   const [over, setOver] = useState<Told>();
   const [start, setStart] = useState(0);
   const [found, setFound] = useState('');
+  // What is opened from here on the beach, where there may be no signal to fetch it.
+  useEffect(() => void import('../law/HandPage').catch(() => undefined), []);
   const way = wayAt(around.windows, here.present());
   const shuts = way?.shuts ? new Date(way.shuts) : undefined;
 
@@ -95,6 +97,9 @@ export default function FishPage() {
               }}
             />
             <TellSomebody spot={here.spot} from={here.present()} until={shuts} onCall={setCall} />
+            <p>
+              <Link to="/fish/hand">{say.keepOrRelease}</Link>
+            </p>
             <p className="quiet small">{say.cautionAtTheStart}</p>
             <Ready spot={here.spot} />
           </section>

@@ -1,8 +1,10 @@
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
 import type { Spot, Target } from '../api/client';
 import { show } from '../format/spoken';
 import { clock } from '../format/time';
 import { calendar, download, sound } from './alarm';
+import { caughtOf } from './caught';
 import { Change } from './Change';
 import { duration } from './duration';
 import { Look } from './Look';
@@ -147,6 +149,17 @@ export function Going(props: {
         )}
         {told.pays && <p className="fish-pays">{say.itPays(told.pays)}</p>}
         {trolling && told.pass && !told.hooked_since && <Pass pass={told.pass} />}
+        <p>
+          <Link to="/fish/hand">{say.keepOrRelease}</Link>
+        </p>
+        {told.leader > 0 && (
+          <p>
+            {say.leaderBore(told.leader)}{' '}
+            <button className="plain" onClick={() => tellOn({ kind: 'note', note: told.leader_note })}>
+              {say.leaderChecked}
+            </button>
+          </p>
+        )}
         {told.row.moves.length > 0 && <p>{say.rodsToMove(told.row.moves.length)}</p>}
         {told.stay && <p>{say.stayOrGo(told.stay)}</p>}
         {told.next && told.total.fish === 0 && !shut && <p className="quiet">{say.nextChange(told.next)}</p>}
@@ -180,7 +193,14 @@ export function Going(props: {
       )}
       {open === 'more' && <More mark={doing.mark ?? ''} tell={tell} onClose={() => setOpen(undefined)} />}
       {open === 'landed' && (
-        <Landed targets={targets} sought={doing.target} tell={tell} onClose={() => setOpen(undefined)} />
+        <Landed
+          targets={targets}
+          sought={doing.target}
+          spot={doing.spot_id}
+          kept={caughtOf(told).kept}
+          tell={tell}
+          onClose={() => setOpen(undefined)}
+        />
       )}
       {open === 'end' && (
         <section className="panel">

@@ -52,6 +52,16 @@ export function Landed(props: {
           onChange={(e) => thumbed(Number(e.target.value))}
         />
       </label>
+      <Verdict
+        fish={{
+          species: target,
+          spot_id: props.spot,
+          kept: props.kept,
+          ...(length ? { length_m: length, error_m: error } : {}),
+          ...(who.trim() ? { angler: who.trim() } : {}),
+          ...(are.length > 0 ? { are } : {}),
+        }}
+      />
       <PhotoLength
         onLength={(m, says, off) => {
           setLength(m);
@@ -88,16 +98,6 @@ export function Landed(props: {
           ))}
         </div>
       )}
-      <Verdict
-        fish={{
-          species: target,
-          spot_id: props.spot,
-          kept: props.kept,
-          ...(length ? { length_m: length, error_m: error } : {}),
-          ...(who.trim() ? { angler: who.trim() } : {}),
-          ...(are.length > 0 ? { are } : {}),
-        }}
-      />
       <div className="fish-row">
         <button className="toggle" aria-pressed={kept} onClick={() => setKept(!kept)}>
           {say.keptIt}

@@ -159,6 +159,7 @@ export function PhotoLength({ onLength }: { onLength: (m: number, says: string, 
                   onLength(
                     Math.round(got.length_m * 1000) / 1000,
                     say.photo.noted(show('fish_length', got.low_m, 0), show('fish_length', got.high_m, 0)),
+                    (got.high_m - got.low_m) / 2,
                   )
                 }
               >

@@ -1,4 +1,5 @@
 import { act, cleanup, render, screen } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Spot, Target } from '../api/client';
@@ -18,6 +19,8 @@ const told: Told = {
   standing_m: 0,
   again: false,
   same_m: 5,
+  leader: 0,
+  leader_note: 'leader checked',
 };
 const spot = { id: 's', name: 'Kettle Bar', time_zone: 'UTC' } as Spot;
 
@@ -26,23 +29,25 @@ function before(minutes: number) {
   const now = new Date('2026-11-20T12:00:00Z');
   const shuts = new Date(now.getTime() + minutes * 60_000).toISOString();
   render(
-    <QueryClientProvider client={new QueryClient()}>
-      <Going
-        told={told}
-        touches={[]}
-        doing={{ spot_id: 's', target: 'red-drum', rods: 1 }}
-        around={{ windows: [{ opens: null, closes: shuts, closed_by: 'too deep at the gut' }] }}
-        spots={[spot]}
-        targets={[] as Target[]}
-        present={() => now}
-        say={() => Promise.resolve()}
-        onEnd={() => undefined}
-        fishAt={[]}
-        onFishAt={() => undefined}
-        onAt={() => undefined}
-        outing="o"
-      />
-    </QueryClientProvider>,
+    <MemoryRouter>
+      <QueryClientProvider client={new QueryClient()}>
+        <Going
+          told={told}
+          touches={[]}
+          doing={{ spot_id: 's', target: 'red-drum', rods: 1 }}
+          around={{ windows: [{ opens: null, closes: shuts, closed_by: 'too deep at the gut' }] }}
+          spots={[spot]}
+          targets={[] as Target[]}
+          present={() => now}
+          say={() => Promise.resolve()}
+          onEnd={() => undefined}
+          fishAt={[]}
+          onFishAt={() => undefined}
+          onAt={() => undefined}
+          outing="o"
+        />
+      </QueryClientProvider>
+    </MemoryRouter>,
   );
 }
 

@@ -44,6 +44,9 @@ export interface Tally {
 
 /** An outing as the core reads it from its touches. */
 export interface Told {
+  /** So many fish and snags the leader bore since it was checked, and the note that says it was. */
+  leader: number;
+  leader_note: string;
   began_at: string;
   ended_at?: string;
   resting_since?: string;
@@ -57,8 +60,7 @@ export interface Told {
     tally: Tally;
     events: { id: string; kind: Kind; time: string; depth_m?: number }[] | null;
     catches:
-      | { id: string; time: string; target: string; length_m?: number; kept?: boolean; who?: string }[]
-      | null;
+      { id: string; time: string; target: string; length_m?: number; kept?: boolean; who?: string }[] | null;
   })[];
   total: Tally;
   next?: { change: string; left_s: number };

@@ -9,7 +9,13 @@ type AreaBody = Schemas['AreaBody'];
 const written = 'written';
 
 /** Where a rule holds: everywhere, within a zone drawn on the map, or within corners written down. */
-export function Area({ area, onArea }: { area: AreaBody | undefined; onArea: (a: AreaBody | undefined) => void }) {
+export function Area({
+  area,
+  onArea,
+}: {
+  area: AreaBody | undefined;
+  onArea: (a: AreaBody | undefined) => void;
+}) {
   const waters = useQuery({ queryKey: keys.waters, queryFn: api.waters });
   const each = useQueries({
     queries: (waters.data ?? []).map((w) => ({ queryKey: ['water', w.id], queryFn: () => api.water(w.id) })),
@@ -85,5 +91,7 @@ export function ringOf(text: string): AreaBody['ring'] | undefined {
     .filter(Boolean)
     .map((c) => c.split(/[\s,]+/).map(Number))
     .map(([lat, lon, ...more]) => ({ lat: more.length > 0 ? NaN : (lat ?? NaN), lon: lon ?? NaN }));
-  return ring.length >= 3 && ring.every((p) => Math.abs(p.lat) <= 90 && Math.abs(p.lon) <= 180) ? ring : undefined;
+  return ring.length >= 3 && ring.every((p) => Math.abs(p.lat) <= 90 && Math.abs(p.lon) <= 180)
+    ? ring
+    : undefined;
 }

@@ -2,11 +2,12 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, AutoComplete, Button, Checkbox, Input, InputNumber, Select } from 'antd';
 import { useDeferredValue, useState } from 'react';
 import { api, type Schemas } from '../api/client';
-import { keys, useInvalidate } from '../api/keys';
+import { keys } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { useLeaveGuard } from '../frame/unkept';
 import { NumberField } from '../format/NumberField';
 import { law as say } from '../words/law';
+import { useRulesChanged } from './useRulesChanged';
 import { Area } from './Area';
 import type { Editing } from './Bylaws';
 import { FoundList } from './Check';
@@ -16,10 +17,20 @@ type Season = NonNullable<Body['seasons']>[number];
 const days = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const;
 
 /** A rule written piece by piece, with the sentence it makes above it and what is wrong with it below. */
-export function BylawForm({ editing, known, onDone }: { editing: Editing; known: string[]; onDone: () => void }) {
-  const invalidate = useInvalidate();
+export function BylawForm({
+  editing,
+  known,
+  onDone,
+}: {
+  editing: Editing;
+  known: string[];
+  onDone: () => void;
+}) {
+  const changed = useRulesChanged();
   const { message } = App.useApp();
   const [b, setBody] = useState<Body>(editing.body);
+  // A list that stays open would lie over what comes next.
+  const [choosing, setChoosing] = useState(false);
   const { letGo } = useLeaveGuard(b !== editing.body);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const set = (part: { [K in keyof Body]?: Body[K] | undefined }) => setBody(without({ ...b, ...part }));
@@ -27,7 +38,7 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
   const asked = useDeferredValue(b);
   // The sentence is said before the source is known.
   const said = useQuery({
-    queryKey: ['bylaw-check', editing.id, asked],
+    queryKey: ['bylaw-said', editing.id, asked],
     queryFn: ({ signal }) =>
       api.checkBylaws({ bylaw: { ...asked, source: asked.source.trim() || '…' }, id: editing.id }, signal),
     enabled: asked.species.length > 0 && /^\d{4}-\d\d-\d\d$/.test(asked.checked),
@@ -39,7 +50,7 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
     onSuccess: async () => {
       letGo();
       void message.success(say.isKept);
-      await invalidate('bylaws');
+      await changed();
       onDone();
     },
   });
@@ -77,7 +88,17 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
     </label>
   );
   const text = (
-    name: 'name' | 'licence' | 'source' | 'address' | 'checked' | 'checked_by' | 'advisory' | 'note' | 'from' | 'to',
+    name:
+      | 'name'
+      | 'licence'
+      | 'source'
+      | 'address'
+      | 'checked'
+      | 'checked_by'
+      | 'advisory'
+      | 'note'
+      | 'from'
+      | 'to',
     label: string,
     hint = '',
     most = 80,
@@ -144,6 +165,9 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
         <Select
           aria-label={say.what}
           mode="tags"
+          open={choosing}
+          onOpenChange={setChoosing}
+          onSelect={() => setChoosing(false)}
           virtual={false}
           style={{ width: '100%' }}
           placeholder={say.speciesHint}
@@ -173,11 +197,15 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
                 />
               </label>
             ))}
-            <Button onClick={() => set({ seasons: seasons.filter((_, k) => k !== i) })}>{say.lessSeason}</Button>
+            <Button onClick={() => set({ seasons: seasons.filter((_, k) => k !== i) })}>
+              {say.lessSeason}
+            </Button>
           </div>
         ))}
         <div className="bylaw-row">
-          <Button onClick={() => set({ seasons: [...seasons, { from: '', to: '' }] })}>{say.anotherSeason}</Button>
+          <Button onClick={() => set({ seasons: [...seasons, { from: '', to: '' }] })}>
+            {say.anotherSeason}
+          </Button>
           <label>
             {say.days}
             <Select
@@ -261,7 +289,9 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
               mode="multiple"
               value={b.not_kept ?? []}
               options={say.sexes.map((value) => ({ value, label: value }))}
-              onChange={(v) => set({ not_kept: v.length > 0 ? (v as NonNullable<Body['not_kept']>) : undefined })}
+              onChange={(v) =>
+                set({ not_kept: v.length > 0 ? (v as NonNullable<Body['not_kept']>) : undefined })
+              }
             />
           </label>
         </div>
@@ -273,7 +303,9 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
             <Checkbox
               key={g.value}
               checked={gear[g.value] ?? false}
-              onChange={(e) => set({ gear: { ...gear, [g.value]: e.target.checked || undefined } as Body['gear'] })}
+              onChange={(e) =>
+                set({ gear: { ...gear, [g.value]: e.target.checked || undefined } as Body['gear'] })
+              }
             >
               {g.label}
             </Checkbox>
@@ -303,7 +335,10 @@ export function BylawForm({ editing, known, onDone }: { editing: Editing; known:
       <fieldset>
         <legend>{say.duties}</legend>
         <div className="bylaw-row">
-          <Checkbox checked={!!duty('tag')} onChange={(e) => setDuty('tag', e.target.checked ? {} : undefined)}>
+          <Checkbox
+            checked={!!duty('tag')}
+            onChange={(e) => setDuty('tag', e.target.checked ? {} : undefined)}
+          >
             {say.tag}
           </Checkbox>
           <label>

@@ -3,11 +3,13 @@ import { App, Button } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type Bylaw, type Schemas } from '../api/client';
-import { keys, useInvalidate } from '../api/keys';
+import { keys } from '../api/keys';
 import { ChooseFile } from '../file/ChooseFile';
 import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
+import { usePlace } from '../moment/moment';
 import { law as say } from '../words/law';
+import { useRulesChanged } from './useRulesChanged';
 import { BylawForm } from './BylawForm';
 import { Check, FoundList } from './Check';
 import { Licences } from './Licences';
@@ -22,8 +24,9 @@ export interface Editing {
 
 /** Rules of authorities: entered, looked over, passed on. */
 export function Bylaws() {
-  const invalidate = useInvalidate();
+  const changed = useRulesChanged();
   const undo = useUndo();
+  const here = usePlace();
   const list = useQuery({ queryKey: keys.bylaws, queryFn: api.bylaws });
   const [editing, setEditing] = useState<Editing>();
   const remove = useMutation({
@@ -31,9 +34,9 @@ export function Bylaws() {
     onSuccess: async (_, b) => {
       undo(say.removed, async () => {
         await api.putBylaw(v7(), bodyOf(b));
-        await invalidate('bylaws');
+        await changed();
       });
-      await invalidate('bylaws');
+      await changed();
     },
   });
   const again = useMutation({
@@ -41,14 +44,19 @@ export function Bylaws() {
     onSuccess: (body) => setEditing({ id: v7(), revision: 0, body }),
   });
   const rules = list.data?.bylaws ?? [];
-  const authorities = [...new Set(rules.map((r) => r.authority ?? ''))].toSorted((a, b) => a.localeCompare(b));
+  const authorities = [...new Set(rules.map((r) => r.authority ?? ''))].toSorted((a, b) =>
+    a.localeCompare(b),
+  );
   return (
     <>
       <section className="panel">
         <h2>{say.bylaws}</h2>
         <p className="quiet">{say.whatTheyAre}</p>
         {!editing && (
-          <Button type="primary" onClick={() => setEditing({ id: v7(), revision: 0, body: blank() })}>
+          <Button
+            type="primary"
+            onClick={() => setEditing({ id: v7(), revision: 0, body: blank(here.present()) })}
+          >
             {say.add}
           </Button>
         )}
@@ -106,17 +114,20 @@ export function Bylaws() {
 }
 
 /** A rule begins of any fish, everywhere, all year, looked up today. */
-const blank = (): Body => ({ species: [], source: '', checked: new Date().toISOString().slice(0, 10) });
+const blank = (today: Date): Body => ({
+  species: [],
+  source: '',
+  checked: today.toISOString().slice(0, 10),
+});
 
 /** What was entered of a rule, without what was worked out of it. */
 function bodyOf(b: Bylaw): Body {
-  // eslint-disable-next-line @typescript-eslint/no-unused-vars
   const { id, says, when, sourced, in_force, stale, revision, ...body } = b;
   return body;
 }
 
 function InAndOut() {
-  const invalidate = useInvalidate();
+  const changed = useRulesChanged();
   const { message } = App.useApp();
   const [text, setText] = useState('');
   const take = useMutation({
@@ -125,7 +136,7 @@ function InAndOut() {
       if (!out.kept) return;
       setText('');
       void message.success(say.areKept);
-      await invalidate('bylaws');
+      await changed();
     },
   });
   const would = take.data && !take.data.kept && text ? take.data : undefined;
@@ -155,7 +166,7 @@ function InAndOut() {
       />
       {would && (
         <>
-          <p>{say.wouldKeep(would.added, would.renewed, would.same)}</p>
+          <p>{say.wouldKeep(would.added, would.renewed, would.same).join(', ')}.</p>
           <ul className="bylaw-would">
             {would.says.map((s, i) => (
               <li key={i}>{s}</li>

@@ -1,12 +1,13 @@
 import { Checkbox } from 'antd';
 import { useState } from 'react';
-import { useInvalidate } from '../api/keys';
+
 import { law as say } from '../words/law';
+import { useRulesChanged } from './useRulesChanged';
 import { heldLicences, holdLicences } from './licences';
 
 /** Which licence classes one holds, where rules differ by them. */
 export function Licences({ classes }: { classes: string[] }) {
-  const invalidate = useInvalidate();
+  const changed = useRulesChanged();
   const [held, setHeld] = useState(heldLicences);
   if (classes.length === 0) return null;
   return (
@@ -20,7 +21,7 @@ export function Licences({ classes }: { classes: string[] }) {
           const some = list.length > 0 ? list : undefined;
           setHeld(some);
           holdLicences(some);
-          void invalidate('bylaws');
+          void changed();
         }}
       />
     </section>

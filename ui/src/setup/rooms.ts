@@ -43,8 +43,8 @@ export const rooms: Room[] = [
     true,
   ),
   room('You', 'limits', say.goingOrNot, say.windWavesWadingKayakBoat, () => import('./Limits'), 'Limits'),
-  room('Tackle', 'kit', 'Kit', say.rodsReelsLinesLeadersLures, () => import('../kit/Kit'), 'Kit'),
   room('You', 'bylaws', say.bylaws, say.wordsOfBylaws, () => import('../law/Bylaws'), 'Bylaws'),
+  room('Tackle', 'kit', 'Kit', say.rodsReelsLinesLeadersLures, () => import('../kit/Kit'), 'Kit'),
   room(
     say.theBook,
     'book/targets',

@@ -231,7 +231,12 @@ export const fish = {
   length: 'Length',
   whose: 'Whose, if not yours',
   lengthByThumb: 'Length, by thumb',
+  leaderBore: (n: number) =>
+    `${counted(n, 'fish or snag', 'fish and snags')} since the leader was checked: feel it for nicks, retie it.`,
+  leaderChecked: 'Checked',
   keptIt: 'Kept it',
+  keepOrRelease: 'Keep or release, care, the day’s card',
+  itIs: 'It is',
   notNow: 'Not now',
 
   // PhotoLength.tsx

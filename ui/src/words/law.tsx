@@ -1,4 +1,4 @@
-import { counted } from './joined';
+import { allOf, counted } from './joined';
 
 export const law = {
   // Bylaws.tsx
@@ -16,18 +16,16 @@ export const law = {
   remove: 'Remove',
   removed: 'The rule',
   inAndOut: 'In and out',
-  inAndOutSays: 'Rules go from hand to hand as a file: YAML to be read and written by people, CSV for a spreadsheet.',
+  inAndOutSays:
+    'Rules go from hand to hand as a file: YAML to be read and written by people, CSV for a spreadsheet.',
   asYaml: 'As YAML',
   asCsv: 'As CSV',
   chooseFile: 'Choose a file of rules',
-  wouldKeep: (added: number, renewed: number, same: number) =>
-    [
-      added > 0 && `${counted(added, 'rule', 'rules')} would be added`,
-      renewed > 0 && `${counted(renewed, 'rule', 'rules')} looked up anew`,
-      same > 0 && `${counted(same, 'rule is', 'rules are')} here already`,
-    ]
-      .filter(Boolean)
-      .join(', ') + '.',
+  wouldKeep: (added: number, renewed: number, same: number) => [
+    `${counted(added, 'rule', 'rules')} would be added`,
+    `${renewed} looked up anew`,
+    `${same} here already`,
+  ],
   keepThem: 'Keep them',
   leaveThem: 'Leave them',
   areKept: 'The rules are kept',
@@ -65,14 +63,15 @@ export const law = {
   drawn: 'corners written below',
   areaName: 'Called',
   corners: 'Corners',
-  cornersWrong: 'Expected three corners or more, latitude and longitude, like 31.2 -45.1; 31.3 -45.1; 31.3 -45',
+  cornersWrong:
+    'Expected three corners or more, latitude and longitude, like 31.2 -45.1; 31.3 -45.1; 31.3 -45',
   cornersHint: '31.2 -45.1; 31.3 -45.1; …',
   when: 'When',
   from: 'From',
   to: 'To',
   dayHint: '03-01 or 2026-03-01',
-  anotherSeason: 'Another stretch',
-  lessSeason: 'Without this stretch',
+  anotherSeason: 'Add a season',
+  lessSeason: 'Without it',
   days: 'On',
   everyDay: 'every day',
   fromHour: 'From the hour',
@@ -145,5 +144,108 @@ export const law = {
   checkedOn: (source: string, day: string, by: string) => `${source}, checked ${day}${by ? ` by ${by}` : ''}`,
   lookItUp: 'look it up first',
   askAuthority: 'These are the rules as you entered them; ask your authority.',
-  asYouEntered: 'No rule of yours speaks of it.',
+
+  // HandPage.tsx
+  inTheHand: 'In the hand',
+  backToFish: 'Back to Fish',
+  theFish: 'The fish',
+  dayCard: 'Card of the day',
+  ice: 'Ice',
+  liveBait: 'Live bait',
+  ruler: 'Ruler',
+  which: 'Which fish',
+  length: 'Length',
+  lengthByThumb: 'Length by thumb',
+  whoseFish: 'Whose fish',
+  itIs: 'It is',
+
+  // HowMeasured.tsx
+  measureNames: { total: 'total length', fork: 'fork length', pinched: 'tail pinched' },
+  measured: {
+    total: 'Total length: mouth closed, nose against the stop, to the tip of the tail as it lies.',
+    fork: 'Fork length: mouth closed, nose against the stop, to the notch of the tail.',
+    pinched: 'Mouth closed, nose against the stop, the lobes of the tail squeezed together, to their tip.',
+  },
+  whereNoRuleSays: 'No rule of yours says how; this is usual.',
+  noseRight: 'Nose to the right',
+  noseLeft: 'Nose to the left',
+
+  // Care.tsx
+  backItGoes: 'Back it goes',
+  fromDepth: 'From what depth',
+  predators: 'Dolphins, seals, sharks or birds beside me',
+  sayItYourWay: 'Say it your way',
+  keptItIs: 'Kept',
+  itsWeight: 'Its weight',
+  fillets: (kg: string, people: number) =>
+    `About ${kg} of fillet${people > 0 ? `, ${people === 1 ? 'one portion' : `${people} portions`}` : ''} (two fifths of it, from memory).`,
+  frozenToday: (until: string) => `Frozen today it keeps until ${until}: write that on the bag.`,
+  firstAid: 'If it hurts you',
+  firstAidSays: 'Usual public guidance, no more. Medical help and the emergency number go before it.',
+  breederFrom: (book: string) => `A breeder from (the book: ${book})`,
+  notSaid: 'not said',
+  hotFrom: (book: string) => `Too hot to fight from (the book: ${book})`,
+  handling: 'How to hold it and put it back',
+  keepMine: 'Keep mine',
+  asTheBook: 'As the book',
+
+  // Ice.tsx
+  fishInAll: 'Fish in all',
+  untilHome: 'Until they are in the fridge',
+  theAir: 'The air',
+  theWater: 'The water',
+  oily: 'Oily fish',
+  iceTakes: (kg: string, litres: number) => `${kg} of ice, and ${litres} l of sea water to make it a slurry`,
+  iceWhy: (cool: string, water: string, leak: string) =>
+    `Of it ${cool} melts to cool the fish, ${water} to cool the sea water, ${leak} to what leaks into the box; never less than the fish weighs.`,
+  iceKeeps: (days: number, months: number) =>
+    `Well iced and drained about ${days} days, frozen ${months} months. What leaks into a box and how long fish keep are from memory.`,
+
+  // Bait.tsx
+  howMany: 'How many',
+  eachWeighs: 'Each weighs',
+  holds: 'The bucket or tank holds',
+  forHours: 'For how long',
+  airPump: 'Air pump (0: none)',
+  baitLives: (h: number) => `They live ${h} h and longer`,
+  baitDies: (still: string) => `The first die after about ${still}`,
+  changeHalf: (every: string) =>
+    `Change half the water every ${every}; the new must be as warm and as salt as the old.`,
+  airWouldDo: (l: string) => `Or bring ${l} l of air a minute through a fine stone.`,
+  orFewer: (n: number) => `Or keep ${n} of them.`,
+  baitWhy: (need: number, supply: number, full: string, poor: string) =>
+    `They breathe ${need} mg of oxygen an hour, the pump brings ${supply}. The water holds ${full} mg/l; under ${poor} they begin to die. Rates of fish (Clarke and Johnston 1999) and of water (Weiss 1970), from memory, twice at rest for excited bait.`,
+  overnight:
+    'Overnight: shade and cool, no metal, a fine stone, dead ones out at once, nothing fed; in a perforated box at a jetty they live best.',
+  baitLaw:
+    'Never let bait go in another water than it came from. Whether live bait may be used is a rule of the place.',
+  changeNow: 'Change the water now.',
+  changeAt: (at: string) => `The next change is at ${at}.`,
+  changed: 'Changed',
+  startTimer: 'Tell me when',
+  stopTimer: 'Stop telling',
+
+  // DayCard.tsx
+  cardOf: (day: string, spot: string) => `${day}, ${spot}`,
+  aboard: 'Who is with you',
+  aboardHint: 'names, with commas between',
+  left: 'Left today',
+  noFishYet: 'No fish yet today, and nothing sought.',
+  with: (others: string[]) => `together with ${allOf(others)}`,
+  keptFish: 'Kept',
+  putBack: 'Put back',
+  notMeasured: 'not measured',
+  at: 'At',
+  printIt: 'Print it',
+
+  // Ruler.tsx
+  rulerSays:
+    'Print it at 100 %, the sheet lying on its side; no “fit to page”. Lay a bank card on the card drawn below the strips: if it does not match, say how wide the drawn one came out, and print again.',
+  cardCameOut: 'The drawn card came out this wide',
+  rulerTrue: 'Drawn in true size; whether paper agrees only the card tells.',
+  rulerScaled: (percent: number) => `Drawn at ${percent} %, so that paper comes out true.`,
+  stripOf: (from: number, to: number, unit: string) => `Ruler from ${from} to ${to} ${unit}`,
+  layACard: 'Lay a bank card here',
+  gluedOn:
+    'Cut along the dashed lines and glue the strips end to end on a board with a stop at zero. Paper shrinks when wet: check it again.',
 };
