@@ -59,7 +59,7 @@ var allowed = map[string][]string{
 		"core/quantity", "core/prose", "core/sky", "core/tide", "core/water", "core/ground", "core/conditions",
 		"core/spot", "core/playbook", "core/rate", "core/scene", "core/ordinary", "core/going", "core/tackle", "core/kit", "core/method",
 		"core/sketch", "core/drawing"},
-	"core/plan": {"core/springrun",
+	"core/plan": {"core/springrun", "core/bylaw",
 		"core/quantity", "core/sky", "core/tide", "core/ground", "core/conditions", "core/spot", "core/playbook",
 		"core/rate", "core/sweep", "core/going", "core/kit", "core/advise", "core/tackle", "core/outing"},
 	"core/evidence":  {"core/conditions", "core/playbook", "core/rate", "core/regress"},
@@ -99,7 +99,8 @@ var allowed = map[string][]string{
 	"server/dump": {"server/store"},
 	// The room of accounts is the only one that lets people in.
 	"server/api/people": {"core/quantity", "server/account", "server/store", "server/api/web", "server/api/wire"},
-	"server/api/web": {"answer", "core/bylaw", "core/care", "core/going", "core/kit", "core/playbook", "core/quantity", "core/rate", "server/account", "server/desk",
+	"server/api/web": {"answer", "core/bylaw", "core/care", "core/going", "core/kit", "core/playbook", "core/quantity", "core/rate",
+		"server/account", "server/desk",
 		"server/learned", "server/store"},
 	"server/api/wire": {"answer", "core/*", "server/api/web", "server/store"},
 	"server/api/*": {"answer", "core/*", "interchange/*", "server/known", "server/store", "server/desk", "server/api/web",

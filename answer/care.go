@@ -173,7 +173,8 @@ func ReckonLiveBait(b *LiveBaitBody) (*LiveBaitOut, error) {
 	if b.SalinityPSU != nil {
 		salinity = *b.SalinityPSU
 	}
-	l, err := care.LiveBait{Count: b.Count, EachKg: b.EachKg, WaterC: b.WaterTempC, SalinityPSU: salinity, VolumeL: b.VolumeL, Hours: b.Hours,
+	l, err := care.LiveBait{Count: b.Count, EachKg: b.EachKg, WaterC: b.WaterTempC, SalinityPSU: salinity, VolumeL: b.VolumeL,
+		Hours:   b.Hours,
 		AirLMin: b.AirLMin, ChangeLMin: b.ChangeLMin}.Reckon()
 	if err != nil {
 		return nil, Wrong("body", err)

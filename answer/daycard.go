@@ -39,8 +39,8 @@ type DayLimit struct {
 
 // DayCardOut is the card of a day.
 type DayCardOut struct {
-	Day      string      `json:"day" format:"date" doc:"by the clock of the place"`
-	Spot     string      `json:"spot"`
+	Day      string     `json:"day" format:"date" doc:"by the clock of the place"`
+	Spot     string     `json:"spot"`
 	Kept     []DayFish  `json:"kept" nullable:"false" doc:"by whom, then by when"`
 	Released []DayFish  `json:"released" nullable:"false"`
 	Limits   []DayLimit `json:"limits" nullable:"false"`
@@ -105,7 +105,8 @@ func (b *DayCardBody) caught(around Around, book *playbook.Book, local time.Time
 	for i, list := range [][]KeptBody{b.Kept, b.Released} {
 		for _, k := range list {
 			if k.ID == "" || !slices.ContainsFunc(all[:known], func(l bylaw.Caught) bool { return l.ID == k.ID }) {
-				all = append(all, bylaw.Caught{Kept: bylaw.Kept{ID: k.ID, Species: speciesOf(book, k.Species), LengthM: k.LengthM, Who: k.Angler,
+				all = append(all, bylaw.Caught{Kept: bylaw.Kept{ID: k.ID, Species: speciesOf(book, k.Species), LengthM: k.LengthM,
+					Who:  k.Angler,
 					Time: k.Time}, Released: i == 1})
 			}
 		}

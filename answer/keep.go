@@ -25,11 +25,11 @@ type KeptBody struct {
 
 // KeepBody is a fish in the hand, and where it was caught.
 type KeepBody struct {
-	Species string     `json:"species" minLength:"1" maxLength:"80" example:"red-drum" doc:"a target by id or name, or any other fish by its name"`
+	Species string     `json:"species" minLength:"1" maxLength:"80" example:"red-drum" doc:"a target, or any other fish by its name"`
 	LengthM *float64   `json:"length_m,omitempty" exclusiveMinimum:"0" maximum:"4" doc:"left out: not measured yet"`
 	ErrorM  float64    `json:"error_m,omitempty" minimum:"0" maximum:"1" doc:"that an estimated length may be off by"`
 	Measure string     `json:"measure,omitempty" enum:"total,fork,pinched" doc:"that the length is of; left out: as the rule says"`
-	Are     []string   `json:"are,omitempty" maxItems:"5" enum:"female,male,egg-bearing,nesting male,soft-shelled" doc:"what is seen of its sex and state"`
+	Are     []string   `json:"are,omitempty" maxItems:"5" enum:"female,male,egg-bearing,nesting male,soft-shelled" doc:"as seen"`
 	SpotID  *uuid.UUID `json:"spot_id,omitempty" format:"uuid"`
 	Lat     *float64   `json:"lat,omitempty" minimum:"-90" maximum:"90"`
 	Lon     *float64   `json:"lon,omitempty" minimum:"-180" maximum:"180"`
@@ -37,8 +37,8 @@ type KeepBody struct {
 	Angler  string     `json:"angler,omitempty" maxLength:"40" doc:"whose fish it is; left out: one's own"`
 	// Aboard are the others.
 	Aboard   []string   `json:"aboard,omitempty" maxItems:"20" doc:"the others there, by name"`
-	Licences []string   `json:"licences,omitempty" maxItems:"20" doc:"classes the person belongs to; left out: not said, and the rules of every class count"`
-	CatchID  string     `json:"catch_id,omitempty" maxLength:"40" doc:"of this fish, where it is in the log already: it does not count against itself"`
+	Licences []string   `json:"licences,omitempty" maxItems:"20" doc:"classes the person is of; left out: rules of every class count"`
+	CatchID  string     `json:"catch_id,omitempty" maxLength:"40" doc:"where it is in the log: it does not count against itself"`
 	Kept     []KeptBody `json:"kept,omitempty" maxItems:"500" doc:"fish kept before that the log may not know yet"`
 }
 
@@ -208,7 +208,8 @@ func keepOut(v *bylaw.Verdict) *KeepOut {
 		MinM: v.MinM, MaxM: v.MaxM, Duties: some(v.Duties), Codes: some(v.Codes), Advisory: some(v.Advisory), Stale: v.Stale,
 		Sources: []SourceOut{}}
 	for _, s := range v.Sources {
-		out.Sources = append(out.Sources, SourceOut{s.Rule, s.Authority, s.Source, s.Address, s.CheckedOn.Format(time.DateOnly), s.CheckedBy,
+		out.Sources = append(out.Sources, SourceOut{s.Rule, s.Authority, s.Source, s.Address, s.CheckedOn.Format(time.DateOnly),
+			s.CheckedBy,
 			s.Stale})
 	}
 	if b := v.Bag; b != nil {

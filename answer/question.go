@@ -4,7 +4,9 @@ import (
 	"errors"
 	"fmt"
 	"greypebble/core/advise"
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
+	"greypebble/core/going"
 	"greypebble/core/ground"
 	"greypebble/core/playbook"
 	"greypebble/core/rate"
@@ -140,5 +142,30 @@ func Advise(around Around, b *AdviseBody) (*Advice, error) {
 	if err != nil {
 		return nil, err
 	}
+	full, err := q.full(around)
+	if err != nil {
+		return nil, err
+	}
+	a.Cautions = append(a.Cautions, full...)
 	return adviceOf(&a, q.Kit), nil
+}
+
+// full bags of the targets: of those no more may be kept that day.
+func (q *question) full(around Around) (out []going.Caution, err error) {
+	if len(q.Spot.Rules) == 0 {
+		return nil, nil
+	}
+	caught, err := around.Caught(q.Time.Add(-aDay), q.Time.Add(aDay))
+	if err != nil {
+		return nil, err
+	}
+	points, area := q.Spot.Touched()
+	for _, t := range q.targets {
+		says := bylaw.Full(q.Spot.Rules, &bylaw.Asked{Fish: bylaw.Fish{Species: t.Species()}, Place: points, Area: area,
+			Time: clocked(q.Time, q.Spot.Clock), Now: around.Now(), Kept: bylaw.KeptOf(caught), Units: q.Units})
+		if says != "" {
+			out = append(out, going.Caution{ID: "bag", Says: says})
+		}
+	}
+	return out, nil
 }

@@ -138,7 +138,7 @@ func StateOf(around Around, id uuid.UUID, at time.Time) (*State, error) {
 		return nil, err
 	}
 	cautions := going.Assess(&m, c, limits, around.Units())
-	b.Cautions, b.Gravest = sp.ZoneWarnings(t), going.Gravest(cautions).String()
+	b.Cautions, b.Gravest = sp.ZoneWarnings(t, around.Units()), going.Gravest(cautions).String()
 	for _, k := range cautions {
 		if k.ID != "way" { // the page says it beside the way
 			b.Cautions = append(b.Cautions, k.Says)

@@ -50,7 +50,8 @@ func bylaws() []bylaw.Rule {
 			r.Status, r.Seasons = bylaw.ReleaseOnly, yearly(12, 2, 28)
 		}),
 		of("Withy nursery", []string{bylaw.AnyFish}, func(r *bylaw.Rule) {
-			r.Status, r.Area, r.Seasons = bylaw.Closed, bylaw.Area{Name: "the Withy nursery", Ring: oval(4560, 2545, 300, 260)}, yearly(4, 6, 30)
+			r.Status, r.Area, r.Seasons = bylaw.Closed, bylaw.Area{Name: "the Withy nursery", Ring: oval(4560, 2545, 300, 260)}, yearly(4,
+				6, 30)
 		}),
 		of("Large seatrout back", []string{"Spotted seatrout"}, func(r *bylaw.Rule) {
 			r.Authority, r.Voluntary, r.MaxM, r.Source = harbourClub, true, 0.5, "Club notice board, "+invented

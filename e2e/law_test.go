@@ -25,7 +25,8 @@ const closing = `bylaws:
 // packed is that the device holds a pack with the rules that were just entered.
 const packed = `(async () => {
 	const db = await new Promise((done) => { const r = indexedDB.open('greypebble'); r.onsuccess = () => done(r.result); });
-	const all = await new Promise((done) => { const q = db.transaction('packs').objectStore('packs').getAll(); q.onsuccess = () => done(q.result); });
+	const packs = db.transaction('packs').objectStore('packs');
+	const all = await new Promise((done) => { const q = packs.getAll(); q.onsuccess = () => done(q.result); });
 	db.close();
 	window.packed = JSON.stringify(all).includes('Leaflet');
 })(), window.packed === true`

@@ -61,7 +61,8 @@ type options struct {
 
 // optionsAt a moment: none yet. A run counts the same either way.
 func optionsAt(q *Question, m *spot.Moment) options {
-	o := options{q: q, m: m, asks: m.Spot.Asks(q.Target.Species(), m.Time), temp: m.Believed[conditions.WaterTemp].Value, works: map[string]bool{}, why: map[string]whyNot{}}
+	o := options{q: q, m: m, asks: m.Spot.Asks(q.Target.Species(), m.Time), temp: m.Believed[conditions.WaterTemp].Value,
+		works: map[string]bool{}, why: map[string]whyNot{}}
 	run, _ := m.Current()
 	o.current, o.moving = math.Abs(run), method.Moving(m)
 	if faces := m.Spot.FacesDeg; faces != nil {

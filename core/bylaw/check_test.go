@@ -31,10 +31,13 @@ func TestACheckFindsWhatIsWrong(t *testing.T) {
 	}{
 		{"impossible", []bylaw.Rule{rule("Coast", func(r *bylaw.Rule) { r.MinM, r.MaxM = 24*inch, 14*inch }, "red drum")},
 			bylaw.Fault, 0, "is less than the least"},
-		{"nothing could be kept", []bylaw.Rule{rule("Coast", func(r *bylaw.Rule) { r.MaxM = 20 * inch }, "red drum"), rule("Town", least(22), "drums")},
+		{"nothing could be kept", []bylaw.Rule{rule("Coast", func(r *bylaw.Rule) { r.MaxM = 20 * inch }, "red drum"), rule("Town",
+			least(22), "drums")},
 			bylaw.Fault, 1, "no length satisfies both this and Coast (20 in or less)"},
-		{"said twice", []bylaw.Rule{rule("Coast", least(14), "red drum"), rule("Coast", least(14), "red drum")}, bylaw.Fault, 1, "says the same as Coast"},
-		{"a clash", []bylaw.Rule{rule("Coast", least(14), "red drum"), rule("Coast", least(18), "Red-drum")}, bylaw.Remark, 1, "clashes with Coast"},
+		{"said twice", []bylaw.Rule{rule("Coast", least(14), "red drum"), rule("Coast", least(14), "red drum")}, bylaw.Fault, 1,
+			"says the same as Coast"},
+		{"a clash", []bylaw.Rule{rule("Coast", least(14), "red drum"), rule("Coast", least(18), "Red-drum")}, bylaw.Remark, 1,
+			"clashes with Coast"},
 		{"two measures", []bylaw.Rule{rule("Coast", least(14), "red drum"), rule("Town", func(r *bylaw.Rule) {
 			r.MinM, r.Measure = 14*inch, bylaw.Fork
 		}, "red drum")}, bylaw.Remark, 1, "is of fork length, Coast of total length"},
@@ -99,7 +102,8 @@ func TestARuleReadsAsASentence(t *testing.T) {
 		r.Duties = []bylaw.Duty{{Kind: bylaw.Report, WithinHours: 24}}
 	}, "red drum", "black drum")
 	assert.Equal(t, "Red drum and black drum, in Sedge Sound, 1 March to 30 June, on Saturday and Sunday, 5:00 am to 8:00 pm: "+
-		"18 in to 27 in, 1 over 27 in length with the tail pinched, 3 together a person and day, circle hooks with bait, at most 2 rods a person, "+
+		"18 in to 27 in, 1 over 27 in length with the tail pinched, 3 together a person and day, circle hooks with bait, at most 2 "+
+		"rods a person, "+
 		"report within 24 h.", r.Says(quantity.US))
 	closed := rule("Coast", func(r *bylaw.Rule) { r.Status = bylaw.Closed }, "any")
 	assert.Equal(t, "Any fish: no fishing.", closed.Says(quantity.Metric))

@@ -16,7 +16,8 @@ var everyFish = []bylaw.Species{pompano, drum, redDrum, flounder, seabream, bass
 func someRule(authorities ...string) *rapid.Generator[bylaw.Rule] {
 	return rapid.Custom(func(t *rapid.T) bylaw.Rule {
 		r := bylaw.Rule{Authority: rapid.SampledFrom(authorities).Draw(t, "authority"), Source: "leaflet", CheckedOn: now}
-		r.Species = rapid.SampledFrom([][]string{{"any"}, {"drums"}, {"red-drum"}, {"red drum", "Black drum"}, {"striped bass"}}).Draw(t, "species")
+		r.Species = rapid.SampledFrom([][]string{{"any"}, {"drums"}, {"red-drum"}, {"red drum", "Black drum"}, {"striped bass"}}).Draw(t,
+			"species")
 		length := rapid.SampledFrom([]float64{0, 0, 10, 14, 18, 22})
 		r.MinM = length.Draw(t, "min") * inch
 		if rapid.Bool().Draw(t, "slot") {
@@ -48,7 +49,8 @@ func someRule(authorities ...string) *rapid.Generator[bylaw.Rule] {
 }
 
 func someAsked(t *rapid.T) *bylaw.Asked {
-	q := ask(rapid.SampledFrom(everyFish).Draw(t, "fish"), rapid.SampledFrom([]float64{0, 9, 12, 14, 15.5, 18, 21, 24, 30}).Draw(t, "inches"))
+	q := ask(rapid.SampledFrom(everyFish).Draw(t, "fish"), rapid.SampledFrom([]float64{0, 9, 12, 14, 15.5, 18, 21, 24, 30}).Draw(t,
+		"inches"))
 	q.Place = at(rapid.SampledFrom([]float64{30.2, 31, 31.15, 31.8, 33}).Draw(t, "place"))
 	q.Time = now.AddDate(0, rapid.IntRange(0, 11).Draw(t, "month"), 0)
 	q.Fish.Measure = rapid.SampledFrom([]bylaw.Measure{"", bylaw.Total, bylaw.Fork, bylaw.Pinched}).Draw(t, "measured")
@@ -120,7 +122,8 @@ func TestUnknownNeverBecomesKeep(t *testing.T) {
 		v := bylaw.Judge(rules, q)
 		permitted := false
 		for _, r := range rules {
-			permitted = permitted || !r.Voluntary && r.Status == bylaw.Limits && r.Of(q.Fish.Species) && r.Holds(q.Time) && r.At(q.Place, false) &&
+			permitted = permitted || !r.Voluntary && r.Status == bylaw.Limits && r.Of(q.Fish.Species) && r.Holds(q.Time) && r.At(q.Place,
+				false) &&
 				(r.MinM > 0 || r.MaxM > 0 || r.OverM > 0 || r.Bag != nil || r.BoatBag != nil)
 		}
 		if !permitted {
@@ -145,7 +148,8 @@ func TestRulesTurnWhereTheySay(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		r := someRule("A").Draw(t, "rule")
 		r.Status, r.Voluntary, r.Species = bylaw.Closed, false, []string{"any"}
-		r.Hours = bylaw.Hours{From: rapid.SampledFrom([]int{0, 360, 1140}).Draw(t, "opens"), To: rapid.SampledFrom([]int{0, 420, 1440}).Draw(t, "closes")}
+		r.Hours = bylaw.Hours{From: rapid.SampledFrom([]int{0, 360, 1140}).Draw(t, "opens"), To: rapid.SampledFrom([]int{0, 420,
+			1440}).Draw(t, "closes")}
 		if rapid.Bool().Draw(t, "week") {
 			r.Hours.Days = []time.Weekday{time.Saturday, time.Sunday}
 		}

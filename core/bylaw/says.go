@@ -197,7 +197,8 @@ func (v *Verdict) codes(held []*Rule, q *Asked) {
 		}
 		for _, f := range r.judge(q) {
 			if f.word != Keep {
-				v.Codes = append(v.Codes, fmt.Sprintf(words.CodeSays, r.Called(), strings.TrimSuffix(prose.LowerFirst(strings.TrimSuffix(f.why, r.in()+".")), ".")))
+				v.Codes = append(v.Codes, fmt.Sprintf(words.CodeSays, r.Called(),
+					strings.TrimSuffix(prose.LowerFirst(strings.TrimSuffix(f.why, r.in()+".")), ".")))
 			}
 		}
 		if r.Note != "" {

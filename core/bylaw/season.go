@@ -189,7 +189,8 @@ func ParseDay(s string) (time.Weekday, error) {
 // ParseClock reads "19:00" as the minute of the day, up to "24:00".
 func ParseClock(s string) (int, error) {
 	var h, m int
-	if n, err := fmt.Sscanf(s, "%02d:%02d", &h, &m); err != nil || n != 2 || len(s) != 5 || h < 0 || m < 0 || m > 59 || h*60+m > minutesADay {
+	if n, err := fmt.Sscanf(s, "%02d:%02d", &h, &m); err != nil || n != 2 || len(s) != 5 || h < 0 || m < 0 || m > 59 ||
+		h*60+m > minutesADay {
 		return 0, fmt.Errorf("bylaw: %q is no time of the day; expected one like 19:00", s)
 	}
 	return h*60 + m, nil

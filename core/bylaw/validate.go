@@ -22,19 +22,29 @@ const (
 type FieldError struct {
 	Field string
 	Says  string
+	// Between it and another field it stands: either may be the wrong one.
+	Between bool
 }
 
 func (e *FieldError) Error() string { return e.Says }
 
-func wrong(field string, err error) error { return &FieldError{field, err.Error()} }
+func wrong(field string, err error) error { return &FieldError{Field: field, Says: err.Error()} }
+
+func between(field string, err error) error {
+	return &FieldError{Field: field, Says: err.Error(), Between: true}
+}
 
 // Validate refuses a rule nobody could apply: without species, source or the day it was checked, with lengths that
 // cannot be met, with seasons or areas that are none.
 func (r *Rule) Validate() error {
 	switch {
-	case len(r.Species) == 0 || slices.ContainsFunc(r.Species, func(s string) bool { return plain(s) == "" || len(s) > mostWord || !oneWord(s) }):
-		return wrong("species", fmt.Errorf("expected at least one fish, by name or group, or %q, each of at most %d letters without a semicolon",
-			AnyFish, mostWord))
+	case len(r.Species) == 0 || slices.ContainsFunc(r.Species, func(s string) bool {
+		return plain(s) == "" || len(s) > mostWord ||
+			!oneWord(s)
+	}):
+		return wrong("species",
+			fmt.Errorf("expected at least one fish, by name or group, or %q, each of at most %d letters without a semicolon",
+				AnyFish, mostWord))
 	case strings.TrimSpace(r.Source) == "":
 		return wrong("source", errors.New("expected where the rule stands, so that it can be looked up again"))
 	case r.CheckedOn.IsZero():
@@ -70,15 +80,17 @@ func (r *Rule) validLengths() error {
 	}
 	switch {
 	case r.MaxM > 0 && r.MinM > r.MaxM:
-		return wrong("max_m", fmt.Errorf("the greatest length, %v m, is less than the least, %v m", r.MaxM, r.MinM))
+		return between("max_m", fmt.Errorf("the greatest length, %v m, is less than the least, %v m", r.MaxM, r.MinM))
 	case r.Over < 0 || r.Over > mostFish:
 		return wrong("over", fmt.Errorf("expected 0 to %d fish, not %d", mostFish, r.Over))
 	case r.Over > 0 && r.MaxM == 0 && r.OverM == 0:
-		return wrong("over", errors.New("an allowance needs max_m, or over_m: the length from which it counts"))
+		return between("over", errors.New("an allowance needs max_m, or over_m: the length from which it counts"))
 	case r.OverM > 0 && r.OverM < r.MaxM:
-		return wrong("over_m", fmt.Errorf("the allowance counts from max_m or a greater length; for one over %v m within the slot write a second rule", r.OverM))
+		return between("over_m",
+			fmt.Errorf("the allowance counts from max_m or a greater length; for one over %v m within the slot write a second rule",
+				r.OverM))
 	case r.OverM > 0 && r.Over == 0 && r.MaxM > 0:
-		return wrong("over", errors.New("over_m beside max_m needs how many may be over it"))
+		return between("over", errors.New("over_m beside max_m needs how many may be over it"))
 	}
 	for _, s := range r.NotKept {
 		if !slices.Contains(Sexes, s) {
@@ -98,7 +110,7 @@ func (r *Rule) validNumbers() error {
 		}
 	}
 	if r.NoLimits && (r.sized() || r.counted() || r.forbids()) {
-		return wrong("no_limits", errors.New("a rule without limits cannot have one as well"))
+		return between("no_limits", errors.New("a rule without limits cannot have one as well"))
 	}
 	return nil
 }

@@ -61,7 +61,8 @@ func TestAFishIsTreatedAsItNeeds(t *testing.T) {
 	assert.Contains(t, fish(t, "black-seabream", func(f *care.Fish) {
 		f.Time, f.South = time.Date(2026, 11, 15, 9, 0, 0, 0, time.UTC), true
 	}), "They nest now", "spring is in November there")
-	assert.Contains(t, fish(t, "red-drum", func(f *care.Fish) { f.LengthM, f.Own = 0.5, care.Own{BreederM: 0.45} }), "Over 45 cm", "one's own line")
+	assert.Contains(t, fish(t, "red-drum", func(f *care.Fish) { f.LengthM, f.Own = 0.5, care.Own{BreederM: 0.45} }), "Over 45 cm",
+		"one's own line")
 }
 
 // Published oxygen saturation of sea water: UNESCO International Oceanographic Tables (1973), ml/l, from memory.

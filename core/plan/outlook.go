@@ -218,12 +218,20 @@ func (o *Outlook) state(at, hour int, way []ground.Window, begin time.Time) Stat
 		}
 	}
 	switch {
-	case o.Asked.Spots[at].Closing(begin) != nil, !o.Asked.Spots[at].OpenToday(begin):
+	case o.Asked.Spots[at].Closing(begin) != nil, !o.Asked.Spots[at].OpenToday(begin), o.unsought(at, begin):
 		return Closed
 	case anyHolds(way, begin, begin.Add(time.Hour)):
 		return Thin
 	}
 	return Shut
+}
+
+// unsought says that a rule forbids to fish for any of the targets at a spot at a time.
+func (o *Outlook) unsought(at int, t time.Time) bool {
+	sp := o.Asked.Spots[at]
+	return len(sp.Rules) > 0 && len(o.Asked.Targets) > 0 && !slices.ContainsFunc(o.Asked.Targets, func(k *playbook.Target) bool {
+		return sp.Unsought(k.Species(), t) == nil
+	})
 }
 
 // Best edge for a target at a spot within an hour; NaN where one cannot fish.

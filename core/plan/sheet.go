@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"greypebble/core/advise"
+	"greypebble/core/bylaw"
 	"greypebble/core/conditions"
 	"greypebble/core/going"
 	"greypebble/core/ground"
@@ -23,6 +24,8 @@ type Sheet struct {
 	Bylaws   []string
 	// Bring is what of the kit is used, Missing what is not in it, Bait what to get and for when.
 	Bring, Missing, Bait []string
+	// Hygiene of the place: what is checked, cleaned and taken home.
+	Hygiene []string
 	// Times of the sun at the first stop, and of the water at each water, in order.
 	Sun  []Told
 	Tell string
@@ -59,7 +62,7 @@ type Contact struct {
 
 // Sheet of an itinerary. Times are written by the place's own clock.
 func (o *Outlook) Sheet(it *Itinerary, margin time.Duration, has kit.Kit, c Contact, now time.Time) (Sheet, error) {
-	out := Sheet{}
+	out := Sheet{Hygiene: []string{words.CheckCleanDry, words.KeepOffNests, words.TakeItHome, words.NoteWhatWasLost}}
 	for _, l := range it.Legs {
 		s, err := o.stop(l, margin, has)
 		if err != nil {
@@ -181,6 +184,7 @@ func (s *Sheet) gather(o *Outlook, stop *Stop, now time.Time) {
 			add(&s.Bylaws, z.Warning(now))
 		}
 	}
+	add(&s.Bylaws, sp.Ruled(o.speciesOf(stop.Target), stop.Arrive, now, o.Asked.Units)...)
 	if len(stop.Advice.Choices) == 0 || stop.Target < 0 {
 		return
 	}
@@ -195,6 +199,14 @@ func (s *Sheet) gather(o *Outlook, stop *Stop, now time.Time) {
 	if g := c.Card.Groundbait; g != "" {
 		add(&s.Bait, g)
 	}
+}
+
+// speciesOf a target of the outlook; none: any fish.
+func (o *Outlook) speciesOf(target int) bylaw.Species {
+	if target < 0 {
+		return bylaw.Species{}
+	}
+	return o.Asked.Targets[target].Species()
 }
 
 // sun of the day at a spot, between leaving home and being back, and what frames it.

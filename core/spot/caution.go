@@ -6,6 +6,7 @@ import (
 
 	"greypebble/core/ground"
 	"greypebble/core/prose"
+	"greypebble/core/quantity"
 	"greypebble/core/tide"
 	"greypebble/core/words"
 )
@@ -37,13 +38,18 @@ func (m *Moment) WayCaution(c *tide.Curve) string {
 const RipCaution = "Rip currents run out through the cuts and gaps in the white. If one takes you: float, signal, " +
 	"and move along the shore, not against it. Never turn your back to the sea. Heed lifeguards."
 
-// ZoneWarnings of the rules that hold at the spot at a time; never nil.
-func (s *Spot) ZoneWarnings(t time.Time) []string {
+// ZoneWarnings of the rules that hold at the spot at a time, for whatever fish; never nil.
+func (s *Spot) ZoneWarnings(t time.Time, u quantity.Units) []string {
 	out := []string{}
 	touched, area := s.Touched()
 	for i := range s.Zones {
 		if z := &s.Zones[i]; z.HoldsOn(touched, area, s.local(t)) {
 			out = append(out, z.Warning(t))
+		}
+	}
+	for i := range s.Rules {
+		if r := &s.Rules[i]; r.OfAny() && !r.Area.Everywhere() && r.Holds(s.local(t)) {
+			out = append(out, r.Warning(t, u))
 		}
 	}
 	return out

@@ -83,6 +83,16 @@ func (s *Spot) ReleaseOnly(fish bylaw.Species, t time.Time) *Closure {
 	return nil
 }
 
+// Ruled are the rules and codes in force at a time for a fish, each as a sentence with where it stands.
+func (s *Spot) Ruled(fish bylaw.Species, t, now time.Time, u quantity.Units) (out []string) {
+	for i := range s.Rules {
+		if r := &s.Rules[i]; r.Of(fish) && r.Holds(s.local(t)) {
+			out = append(out, r.Warning(now, u))
+		}
+	}
+	return out
+}
+
 // Asks is what rules ask of what is tied on for a fish at a time.
 func (s *Spot) Asks(fish bylaw.Species, t time.Time) bylaw.Asks {
 	if len(s.Rules) == 0 {

@@ -17,6 +17,7 @@ const (
 	IsOneOver           = "%s is over %s, of which %d may be kept a day"
 	OneOverAtMost       = "whatever its length, as one over %s is left"
 	BagLeft             = "%d of %d left today"
+	BagFullGoBack       = "%s: the bag of %d is full; any more %s go back."
 	BagIsFull           = "The bag of %d is full: %d kept today."
 	SharedBagIsFull     = "The bag of %d, shared with %s, is full: %d kept today."
 	NoneMayBeKept       = "%s: none may be kept."

@@ -95,3 +95,12 @@ const (
 	IsAtItsBest       = "at its best"
 	IsThere           = "there"
 )
+
+// Said by plan/sheet of the place itself.
+const (
+	CheckCleanDry = "Check, clean, dry: weed, mud and water off boots, waders, nets, boat and trailer before another water, two days dry " +
+		"where you can; bait and bait water never from one water into another."
+	KeepOffNests    = "Keep off nesting birds and hauled-out seals, and turn round where they look up: how far is a rule of the place."
+	TakeItHome      = "Line, bait packs and litter go home, found line too, cut short."
+	NoteWhatWasLost = "Tackle that was lost is noted on its mark as a snag when the outing ends."
+)

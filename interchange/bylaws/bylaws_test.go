@@ -97,9 +97,12 @@ func someRule(t *rapid.T) bylaw.Rule {
 	})
 	r := bylaw.Rule{Name: maybe.Draw(t, "name"), Authority: maybe.Draw(t, "authority"), Voluntary: rapid.Bool().Draw(t, "code"),
 		Species: rapid.SliceOfN(text, 1, 3).Draw(t, "species"), Licence: maybe.Draw(t, "licence"), Note: maybe.Draw(t, "note"),
-		Status: rapid.SampledFrom(bylaw.Statuses).Draw(t, "status"), Measure: rapid.SampledFrom([]bylaw.Measure{"", bylaw.Fork}).Draw(t, "measure"),
-		Bag: number.Draw(t, "bag"), BoatBag: number.Draw(t, "boat"), Possession: number.Draw(t, "possession"), Each: rapid.Bool().Draw(t, "each"),
-		Source: text.Draw(t, "source"), Address: maybe.Draw(t, "address"), CheckedBy: maybe.Draw(t, "by"), LifeDays: rapid.IntRange(0, 400).Draw(t, "life"),
+		Status: rapid.SampledFrom(bylaw.Statuses).Draw(t, "status"), Measure: rapid.SampledFrom([]bylaw.Measure{"", bylaw.Fork}).Draw(t,
+			"measure"),
+		Bag: number.Draw(t, "bag"), BoatBag: number.Draw(t, "boat"), Possession: number.Draw(t, "possession"), Each: rapid.Bool().Draw(t,
+			"each"),
+		Source: text.Draw(t, "source"), Address: maybe.Draw(t, "address"), CheckedBy: maybe.Draw(t, "by"), LifeDays: rapid.IntRange(0,
+			400).Draw(t, "life"),
 		CheckedOn: time.Date(2026, 1, rapid.IntRange(1, 300).Draw(t, "checked"), 0, 0, 0, 0, time.UTC), Advisory: maybe.Draw(t, "advisory")}
 	r.MinM = rapid.OneOf(rapid.Just(0.0), rapid.Map(rapid.Float64Range(0.01, 1), bylaw.Metres)).Draw(t, "min")
 	if rapid.Bool().Draw(t, "slot") {
@@ -107,17 +110,20 @@ func someRule(t *rapid.T) bylaw.Rule {
 	}
 	if rapid.Bool().Draw(t, "area") {
 		lat := rapid.Float64Range(-60, 60).Draw(t, "lat")
-		r.Area = bylaw.Area{Name: maybe.Draw(t, "called"), Ring: ground.Ring{{Lat: lat, Lon: 1}, {Lat: lat + 1, Lon: 1}, {Lat: lat, Lon: 2.5}}}
+		r.Area = bylaw.Area{Name: maybe.Draw(t, "called"), Ring: ground.Ring{{Lat: lat, Lon: 1}, {Lat: lat + 1, Lon: 1}, {Lat: lat,
+			Lon: 2.5}}}
 	}
 	if rapid.Bool().Draw(t, "season") {
 		r.Seasons = []bylaw.Season{{From: bylaw.Date{Month: 11, Day: 1}, To: bylaw.Date{Month: 2, Day: 29}},
 			{From: bylaw.Date{Year: 2026, Month: 6, Day: 6}, To: bylaw.Date{Year: 2026, Month: 8, Day: 2}}}
-		r.Hours = bylaw.Hours{Days: []time.Weekday{time.Monday}, From: rapid.IntRange(0, 1439).Draw(t, "from"), To: rapid.IntRange(1, 1440).Draw(t, "to")}
+		r.Hours = bylaw.Hours{Days: []time.Weekday{time.Monday}, From: rapid.IntRange(0, 1439).Draw(t, "from"), To: rapid.IntRange(1,
+			1440).Draw(t, "to")}
 	}
 	if rapid.Bool().Draw(t, "gear") {
 		r.Gear = bylaw.Gear{CircleHooks: true, Barbless: rapid.Bool().Draw(t, "barbless"), NoLiveBait: true, NoSnagging: true,
 			MostRods: rapid.IntRange(0, 3).Draw(t, "rods"), MostHooks: rapid.IntRange(0, 3).Draw(t, "hooks")}
-		r.Duties = []bylaw.Duty{{Kind: bylaw.Tag, To: maybe.Draw(t, "whom")}, {Kind: bylaw.Report, WithinHours: rapid.Float64Range(0.5, 99).Draw(t, "within")}}
+		r.Duties = []bylaw.Duty{{Kind: bylaw.Tag, To: maybe.Draw(t, "whom")}, {Kind: bylaw.Report, WithinHours: rapid.Float64Range(0.5,
+			99).Draw(t, "within")}}
 		r.NotKept = []bylaw.Sex{bylaw.EggBearing, bylaw.NestingMale}
 	}
 	return r

@@ -51,7 +51,8 @@ func ReadYAML(raw []byte) ([]Read, error) {
 
 // listOf the rules in a document.
 func listOf(top *yaml.Node) (*yaml.Node, error) {
-	if top.Kind == yaml.MappingNode && len(top.Content) == 2 && top.Content[0].Value == "bylaws" && top.Content[1].Kind == yaml.SequenceNode {
+	if top.Kind == yaml.MappingNode && len(top.Content) == 2 && top.Content[0].Value == "bylaws" &&
+		top.Content[1].Kind == yaml.SequenceNode {
 		return top.Content[1], nil
 	}
 	return nil, parse.At(top.Line, "", "expected one list called bylaws")

@@ -179,7 +179,8 @@ func (m *Mine) read(data []byte) error {
 	if in.Version != Version {
 		return fmt.Errorf("it was written by another version, %d, not %d", in.Version, Version)
 	}
-	*m = Mine{Units: in.Units, Kit: in.Kit, Rules: in.Rules, Care: in.Care, Limits: going.Limits{}, Overlay: playbook.Overlay{Changes: in.Changes, Schools: in.Schools}}
+	*m = Mine{Units: in.Units, Kit: in.Kit, Rules: in.Rules, Care: in.Care, Limits: going.Limits{},
+		Overlay: playbook.Overlay{Changes: in.Changes, Schools: in.Schools}}
 	for _, f := range in.Files {
 		m.Overlay.Files = append(m.Overlay.Files, playbook.File{Name: f.Name, Data: []byte(f.Text)})
 	}

@@ -141,6 +141,7 @@ func (s *Store) Caught(ctx context.Context, angler uuid.UUID, from, to time.Time
 
 // Sought are the targets of an angler's log, those fished for longest first.
 func (s *Store) Sought(ctx context.Context, angler uuid.UUID) (list []string, err error) {
-	return list, s.db.SelectContext(ctx, &list, `SELECT target FROM spell WHERE angler_id = ? GROUP BY target ORDER BY COUNT(*) DESC, target`,
+	return list, s.db.SelectContext(ctx, &list,
+		`SELECT target FROM spell WHERE angler_id = ? GROUP BY target ORDER BY COUNT(*) DESC, target`,
 		angler)
 }

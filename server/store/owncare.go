@@ -31,7 +31,8 @@ func (s *Store) OwnCare(ctx context.Context, angler uuid.UUID, target string) (c
 // OwnCares of an angler by target.
 func (s *Store) OwnCares(ctx context.Context, angler uuid.UUID) (map[string]care.Own, error) {
 	var rows []ownCareRow
-	if err := s.db.SelectContext(ctx, &rows, `SELECT target, breeder_m, hot_c, handling FROM own_care WHERE angler_id = ?`, angler); err != nil {
+	if err := s.db.SelectContext(ctx, &rows, `SELECT target, breeder_m, hot_c, handling FROM own_care WHERE angler_id = ?`,
+		angler); err != nil {
 		return nil, err
 	}
 	out := make(map[string]care.Own, len(rows))

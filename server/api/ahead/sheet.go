@@ -64,6 +64,7 @@ type sheetOutput struct {
 		Missing   []string            `json:"missing" nullable:"false"`
 		Bait      []string            `json:"bait" nullable:"false"`
 		Bylaws    []string            `json:"bylaws" nullable:"false"`
+		Hygiene   []string            `json:"hygiene" nullable:"false" doc:"of the place"`
 		Tell      string              `json:"tell" doc:"for whoever is told where one goes"`
 	}
 }
@@ -86,6 +87,7 @@ func (s service) sheet(ctx context.Context, as *web.Scope, in *wire.ByID) (*shee
 	b.Name, b.Says, b.LeaveHome, b.BackHome, b.Against, b.Tell = p.Name, now.Says, now.LeaveHome, now.BackHome, now.Against, sh.Tell
 	b.Cautions, b.Bring, b.Missing, b.Bait, b.Bylaws = answer.Cautions(sh.Cautions), listed(sh.Bring), listed(sh.Missing), listed(sh.Bait),
 		listed(sh.Bylaws)
+	b.Hygiene = listed(sh.Hygiene)
 	b.Sun, b.Stops, b.TimeZone = []toldOut{}, []stopOut{}, "UTC"
 	for _, k := range sh.Sun {
 		b.Sun = append(b.Sun, toldOut(k))

@@ -46,17 +46,17 @@ type BylawBody struct {
 	Name      string       `json:"name,omitempty" maxLength:"80"`
 	Authority string       `json:"authority,omitempty" maxLength:"80"`
 	Voluntary bool         `json:"voluntary,omitempty" doc:"a code: shown apart, it forbids nothing"`
-	Species   []string     `json:"species" minItems:"1" maxItems:"60" nullable:"false" doc:"names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each"`
+	Species   []string     `json:"species" minItems:"1" maxItems:"60" nullable:"false" doc:"names, genera, groups such as drums, or any"`
 	Licence   string       `json:"licence,omitempty" maxLength:"80" doc:"class of people it holds for; left out: everyone"`
 	Area      *AreaBody    `json:"area,omitempty" doc:"left out: everywhere"`
 	Seasons   []SeasonBody `json:"seasons,omitempty" maxItems:"60" doc:"left out: all year"`
-	Days      []string     `json:"days,omitempty" maxItems:"7" enum:"sunday,monday,tuesday,wednesday,thursday,friday,saturday" doc:"left out: every day"`
+	Days      []string     `json:"days,omitempty" maxItems:"7" enum:"sunday,monday,tuesday,wednesday,thursday,friday,saturday"`
 	From      string       `json:"from,omitempty" maxLength:"5" example:"19:00" doc:"with to, the hours it holds; left out: all day"`
 	To        string       `json:"to,omitempty" maxLength:"5" example:"05:00"`
 	Status    string       `json:"status,omitempty" enum:"release only,closed,protected" doc:"left out: limits of size and number, if any"`
 	MinM      float64      `json:"min_m,omitempty" minimum:"0" maximum:"6" doc:"inclusive"`
 	MaxM      float64      `json:"max_m,omitempty" minimum:"0" maximum:"6" doc:"inclusive"`
-	Over      int          `json:"over,omitempty" minimum:"0" maximum:"1000" doc:"so many a person and day may be longer than over_m, or than max_m"`
+	Over      int          `json:"over,omitempty" minimum:"0" maximum:"1000" doc:"so many a person and day may be longer"`
 	OverM     float64      `json:"over_m,omitempty" minimum:"0" maximum:"6"`
 	Measure   string       `json:"measure,omitempty" enum:"total,fork,pinched" doc:"left out: total"`
 	Bag       *int         `json:"bag,omitempty" minimum:"0" maximum:"1000" doc:"a person and day; 0: none may be kept"`
@@ -105,7 +105,7 @@ func (b *BylawBody) rule(at string) (bylaw.Rule, error) {
 	}
 	if err := r.Validate(); err != nil {
 		var wrong *bylaw.FieldError
-		if errors.As(err, &wrong) {
+		if errors.As(err, &wrong) && !wrong.Between {
 			field := map[string]string{"hours": "from"}[wrong.Field]
 			return r, web.Wrong(at+"."+cmp.Or(field, wrong.Field), err)
 		}

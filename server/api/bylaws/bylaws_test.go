@@ -113,7 +113,8 @@ func TestAFishIsJudgedByWhatWasEntered(t *testing.T) {
 func TestAPlaceWithoutASpot(t *testing.T) {
 	c := kit.Fresh(t, "wren", testkit.NoLog)
 	put(t, c, bylaw(object{"bag": 1, "seasons": []object{{"from": "11-21", "to": "11-30"}},
-		"area": object{"ring": []object{{"lat": 31, "lon": -46}, {"lat": 32, "lon": -46}, {"lat": 32, "lon": -44}, {"lat": 31, "lon": -44}}}}, "any"))
+		"area": object{"ring": []object{{"lat": 31, "lon": -46}, {"lat": 32, "lon": -46}, {"lat": 32, "lon": -44}, {"lat": 31,
+			"lon": -44}}}}, "any"))
 	at := func(lat float64, time string) string {
 		return ask(t, c, object{"species": "Some wrasse", "lat": lat, "lon": -45.1, "time": time}).Verdict
 	}
@@ -154,8 +155,10 @@ func TestRulesAreKept(t *testing.T) {
 		assert.Len(t, list.Bylaws, n, query)
 	}
 	for field, wrong := range map[string]object{"body.species": {"species": []string{" "}}, "body.source": {"source": "  "},
-		"body.checked": {"checked": "2027-05-01"}, "body.max_m": {"min_m": 0.9}, "body.seasons": {"seasons": []object{{"from": "March", "to": "May"}}},
-		"body.from": {"from": "19:00"}, "body.area": {"area": object{"ring": []object{{"lat": 0, "lon": 0}, {"lat": 1, "lon": 1}, {"lat": 0, "lon": 1},
+		"body.checked": {"checked": "2027-05-01"}, "body": {"min_m": 0.9}, "body.seasons": {"seasons": []object{{"from": "March",
+			"to": "May"}}},
+		"body.from": {"from": "19:00"}, "body.area": {"area": object{"ring": []object{{"lat": 0, "lon": 0}, {"lat": 1, "lon": 1},
+			{"lat": 0, "lon": 1},
 			{"lat": 1, "lon": 0}}}}, "body.duties": {"duties": []object{{"kind": "tag", "to": "a;b"}}}} {
 		bad := testkit.ABylaw()
 		for k, v := range wrong {
@@ -195,7 +198,8 @@ func TestAClosedRuleIsClosedEverywhere(t *testing.T) {
 		Note    string
 		Choices []any
 	}
-	require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": bar, "target": "red-drum", "time": "2026-11-20T09:30:00Z"}, &advice))
+	require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": bar, "target": "red-drum", "time": "2026-11-20T09:30:00Z"},
+		&advice))
 	assert.Empty(t, advice.Choices)
 	assert.Contains(t, advice.Note, "Nothing may be taken here now.")
 	var windows struct{ Windows []any }
@@ -215,7 +219,8 @@ func TestAFileOfRules(t *testing.T) {
 			Line        int
 		}
 	}
-	file := testkit.AFileOfBylaws + "  - species: [red drum]\n    min: 18 in\n    bag: 3\n    source: Invented handbook, p. 4\n    checked: 2024-05-03\n"
+	file := testkit.AFileOfBylaws +
+		"  - species: [red drum]\n    min: 18 in\n    bag: 3\n    source: Invented handbook, p. 4\n    checked: 2024-05-03\n"
 	var out taken
 	require.Equal(t, http.StatusOK, c.Do("POST", "/interchange/bylaws?preview=true", file, &out))
 	assert.Equal(t, 2, out.Added)
@@ -291,8 +296,9 @@ func TestTheCardOfADay(t *testing.T) {
 			}
 		}
 	}
-	require.Equal(t, http.StatusOK, c.Do("POST", "/day-card", object{"spot_id": bar, "time": "2026-11-20T09:00:00Z", "species": []string{"snook"},
-		"kept": []object{{"species": "red-drum", "angler": "Finch", "time": "2026-11-20T08:00:00Z"}}}, &card))
+	require.Equal(t, http.StatusOK, c.Do("POST", "/day-card", object{"spot_id": bar, "time": "2026-11-20T09:00:00Z",
+		"species": []string{"snook"},
+		"kept":    []object{{"species": "red-drum", "angler": "Finch", "time": "2026-11-20T08:00:00Z"}}}, &card))
 	assert.Equal(t, "2026-11-20", card.Day)
 	require.Len(t, card.Kept, 2, "at half past two by UTC it was still the day before")
 	assert.Equal(t, "Finch", card.Kept[1].Angler)

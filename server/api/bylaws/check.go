@@ -11,7 +11,7 @@ import (
 
 // FoundOut is one thing a check found.
 type FoundOut struct {
-	Grade   string `json:"grade" enum:"fault,gap,remark" doc:"a fault is impossible or contradicts; a gap is where nothing is known; a remark is worth a look"`
+	Grade   string `json:"grade" enum:"fault,gap,remark" doc:"impossible, not known, worth a look"`
 	BylawID string `json:"bylaw_id,omitempty" doc:"of the rule, where it is kept"`
 	Line    int    `json:"line,omitempty" doc:"of the file, where one was sent"`
 	Rule    string `json:"rule,omitempty" doc:"as a sentence"`

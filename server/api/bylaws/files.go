@@ -48,7 +48,8 @@ func (s service) registerFiles(api huma.API) {
 				return web.Attached(f.path, f.kind, raw), nil
 			})
 	}
-	web.Signed(api, s.Deps, web.Post("/interchange/bylaws", "importBylaws", "Keep the rules of a file (YAML or CSV), all or none"), s.importFile)
+	web.Signed(api, s.Deps, web.Post("/interchange/bylaws", "importBylaws", "Keep the rules of a file (YAML or CSV), all or none"),
+		s.importFile)
 }
 
 // readAny file of rules by what it begins with.

@@ -26,7 +26,8 @@ func Register(api huma.API, d *web.Deps) {
 	s.registerRules(api)
 	s.registerCheck(api)
 	s.registerFiles(api)
-	web.Signed(api, d, web.Post("/keep", "keep", "Whether a fish may be kept, by the rules you entered; where nothing is entered it is not known"),
+	web.Signed(api, d, web.Post("/keep", "keep",
+		"Whether a fish may be kept, by the rules you entered; where nothing is entered it is not known"),
 		func(ctx context.Context, as *web.Scope, in *keepInput) (*keepOutput, error) {
 			v, err := answer.Keep(as.Around(ctx), &in.Body)
 			if err != nil {

@@ -48,8 +48,10 @@ type againOutput struct{ Body BylawBody }
 
 func (s service) registerRules(api huma.API) {
 	web.Signed(api, s.Deps, web.Get("/bylaws", "bylaws", "The rules you entered, all or those in force at a place on a day"), s.bylaws)
-	web.Signed(api, s.Deps, web.Conflicting(web.Put("/bylaws/{id}", "putBylaw", "Write a rule of an authority, new or changed")), s.putBylaw)
-	web.Signed(api, s.Deps, web.Get("/bylaws/{id}/again", "bylawAgain", "A rule as it may be for the year to come: to be looked up and kept as a new one"),
+	web.Signed(api, s.Deps, web.Conflicting(web.Put("/bylaws/{id}", "putBylaw", "Write a rule of an authority, new or changed")),
+		s.putBylaw)
+	web.Signed(api, s.Deps, web.Get("/bylaws/{id}/again", "bylawAgain",
+		"A rule as it may be for the year to come: to be looked up and kept as a new one"),
 		s.again)
 	web.Signed(api, s.Deps, web.Delete("/bylaws/{id}", "deleteBylaw", "Remove a rule"),
 		func(ctx context.Context, as *web.Scope, in *wire.ByID) (*struct{}, error) {

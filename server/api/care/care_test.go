@@ -72,8 +72,9 @@ func TestIceAndLiveBait(t *testing.T) {
 		Enough bool
 		Still  float64 `json:"still_min"`
 	}
-	require.Equal(t, http.StatusOK, c.Do("POST", "/care/live-bait", object{"count": 24, "each_kg": 0.008, "water_temp_c": 25, "volume_l": 15,
-		"hours": 6}, &bait))
+	require.Equal(t, http.StatusOK, c.Do("POST", "/care/live-bait", object{"count": 24, "each_kg": 0.008, "water_temp_c": 25,
+		"volume_l": 15,
+		"hours":    6}, &bait))
 	assert.False(t, bait.Enough)
 	assert.Greater(t, bait.Still, 10.0)
 	var raw string

@@ -57,7 +57,8 @@ func Register(api huma.API, d *web.Deps) {
 			}
 			return &liveBaitOutput{*out}, nil
 		})
-	web.Signed(api, d, web.Put("/care/{target}", "putOwnCare", "What you hold of how a fish is treated, instead of the book; empty: the book's"),
+	web.Signed(api, d, web.Put("/care/{target}", "putOwnCare",
+		"What you hold of how a fish is treated, instead of the book; empty: the book's"),
 		s.putOwn)
 }
 

@@ -81,7 +81,7 @@ func (s service) lessons(ctx context.Context, as *web.Scope, in *TargetQuery) (*
 
 // lesson at a spot and a time; nothing where one cannot fish then.
 func (a *about) lesson(u quantity.Units, sp *desk.Laid, t time.Time) (lessonOut, error) {
-	if sp.Closing(t) != nil || !sp.OpenToday(t) {
+	if sp.Closing(t) != nil || sp.Unsought(a.target.Species(), t) != nil || !sp.OpenToday(t) {
 		return lessonOut{}, nil
 	}
 	m, _, err := sp.At(t, time.Hour, time.Hour)

@@ -129,7 +129,7 @@ func onChart(sp *desk.Laid, memo *tide.Memo, t time.Time, u quantity.Units) (cha
 	}
 	gate := spot.GateAt(sp.Open(c), t)
 	o := chartSpot{SpotSummary: summary(sp.Spot), Open: gate.Open, Closing: gate.Closing, Closes: answer.Moment(gate.Closes),
-		Opens: answer.Moment(gate.Opens), Says: m.Headline(u), Surface: answer.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t),
+		Opens: answer.Moment(gate.Opens), Says: m.Headline(u), Surface: answer.Surface(m.Surface()), Warnings: sp.ZoneWarnings(t, u),
 		Line: wire.LatLons(sp.Line()), Shape: wire.Shape(sp.Shape),
 		Marks: []chartMark{}}
 	if z := sp.Spot.Spot.Closing(t); z != nil {

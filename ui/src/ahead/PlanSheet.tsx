@@ -53,6 +53,7 @@ export function PlanSheet({ id }: { id: string }) {
         <Things title={say.toBuyOrTie} list={s.missing} none={say.nothingIsMissing} />
         {s.bait.length > 0 && <Things title={say.bait} list={s.bait} />}
         {s.bylaws.length > 0 && <Things title={say.bylaws} list={s.bylaws} />}
+        <Things title={say.hygiene} list={s.hygiene} />
       </div>
       <Tell text={s.tell} />
       <p className="quiet small">{say.theSheetIsWorkedOut}</p>

@@ -3582,7 +3582,6 @@ export interface components {
              */
             checked: string;
             checked_by?: string;
-            /** @description left out: every day */
             days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
             duties?: components["schemas"]["DutyBody"][] | null;
             /** @description the bag is of each species, not of all together */
@@ -3622,7 +3621,7 @@ export interface components {
             note?: string;
             /**
              * Format: int64
-             * @description so many a person and day may be longer than over_m, or than max_m
+             * @description so many a person and day may be longer
              */
             over?: number;
             /** Format: double */
@@ -3633,7 +3632,7 @@ export interface components {
             seasons?: components["schemas"]["SeasonBody"][] | null;
             /** @description where the rule stands */
             source: string;
-            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            /** @description names, genera, groups such as drums, or any */
             species: string[];
             /**
              * @description left out: limits of size and number, if any
@@ -3694,7 +3693,6 @@ export interface components {
              */
             checked: string;
             checked_by?: string;
-            /** @description left out: every day */
             days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
             duties?: components["schemas"]["DutyBody"][] | null;
             /** @description the bag is of each species, not of all together */
@@ -3734,7 +3732,7 @@ export interface components {
             note?: string;
             /**
              * Format: int64
-             * @description so many a person and day may be longer than over_m, or than max_m
+             * @description so many a person and day may be longer
              */
             over?: number;
             /** Format: double */
@@ -3750,7 +3748,7 @@ export interface components {
             seasons?: components["schemas"]["SeasonBody"][] | null;
             /** @description where the rule stands */
             source: string;
-            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            /** @description names, genera, groups such as drums, or any */
             species: string[];
             /**
              * @description left out: limits of size and number, if any
@@ -3783,7 +3781,6 @@ export interface components {
              */
             checked: string;
             checked_by?: string;
-            /** @description left out: every day */
             days?: ("sunday" | "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday")[] | null;
             duties?: components["schemas"]["DutyBody"][] | null;
             /** @description the bag is of each species, not of all together */
@@ -3826,7 +3823,7 @@ export interface components {
             note?: string;
             /**
              * Format: int64
-             * @description so many a person and day may be longer than over_m, or than max_m
+             * @description so many a person and day may be longer
              */
             over?: number;
             /** Format: double */
@@ -3843,7 +3840,7 @@ export interface components {
             source: string;
             /** @description where it stands and when it was looked up */
             sourced: string;
-            /** @description names, ids, Latin names, genera, groups such as drums, or any; one bag is theirs together unless each */
+            /** @description names, genera, groups such as drums, or any */
             species: string[];
             /** @description looked up too long ago to trust */
             stale: boolean;
@@ -5133,7 +5130,7 @@ export interface components {
             /** @description of the rule, where it is kept */
             bylaw_id?: string;
             /**
-             * @description a fault is impossible or contradicts; a gap is where nothing is known; a remark is worth a look
+             * @description impossible, not known, worth a look
              * @enum {string}
              */
             grade: "fault" | "gap" | "remark";
@@ -5637,9 +5634,9 @@ export interface components {
             aboard?: string[] | null;
             /** @description whose fish it is; left out: one's own */
             angler?: string;
-            /** @description what is seen of its sex and state */
+            /** @description as seen */
             are?: ("female" | "male" | "egg-bearing" | "nesting male" | "soft-shelled")[] | null;
-            /** @description of this fish, where it is in the log already: it does not count against itself */
+            /** @description where it is in the log: it does not count against itself */
             catch_id?: string;
             /**
              * Format: double
@@ -5655,7 +5652,7 @@ export interface components {
              * @description left out: not measured yet
              */
             length_m?: number;
-            /** @description classes the person belongs to; left out: not said, and the rules of every class count */
+            /** @description classes the person is of; left out: rules of every class count */
             licences?: string[] | null;
             /** Format: double */
             lon?: number;
@@ -5665,7 +5662,7 @@ export interface components {
              */
             measure?: "total" | "fork" | "pinched";
             /**
-             * @description a target by id or name, or any other fish by its name
+             * @description a target, or any other fish by its name
              * @example red-drum
              */
             species: string;
@@ -8131,6 +8128,8 @@ export interface components {
             bylaws: string[];
             /** @description gravest first */
             cautions: components["schemas"]["CautionOut"][];
+            /** @description of the place */
+            hygiene: string[];
             /** Format: date-time */
             leave_home: string;
             missing: string[];

@@ -324,7 +324,7 @@ function SpellDetail({ s }: { s: Spell }) {
               >
                 {say.takeOut}
               </Button>
-              <MoreOfCatch c={c} />
+              <MoreOfCatch c={c} spot={s.spot_id} />
               <Photos c={c} zone={s.time_zone} />
             </li>
           ))}

@@ -6,6 +6,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { NumberField } from '../format/NumberField';
 import { show } from '../format/spoken';
+import { Verdict } from '../law/Verdict';
 import { AddPhoto } from './Photos';
 import { more, written } from './again';
 import { back as say } from '../words/back';
@@ -16,7 +17,7 @@ const other = 'other';
 type More = ReturnType<typeof more>;
 
 /** What few catches say, and where it is written: length, girth, how it was measured, hook, tag. */
-export function MoreOfCatch({ c }: { c: Catch }) {
+export function MoreOfCatch({ c, spot }: { c: Catch; spot: string }) {
   const [open, setOpen] = useState(false);
   const said = [
     c.measured && say.measuredBy(c.measured),
@@ -33,12 +34,12 @@ export function MoreOfCatch({ c }: { c: Catch }) {
       <button className="plain small" aria-expanded={open} onClick={() => setOpen(!open)}>
         {say.moreOfIt}
       </button>
-      {open && <Fields c={c} onDone={() => setOpen(false)} />}
+      {open && <Fields c={c} spot={spot} onDone={() => setOpen(false)} />}
     </>
   );
 }
 
-function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
+function Fields({ c, spot, onDone }: { c: Catch; spot: string; onDone: () => void }) {
   const invalidate = useInvalidate();
   const [length, setLength] = useState<number | undefined>(c.length_m);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
@@ -91,6 +92,16 @@ function Fields({ c, onDone }: { c: Catch; onDone: () => void }) {
         {say.length}
         <NumberField measure="fish_length" min={0.01} max={3.99} value={length} onChange={setLength} />
       </label>
+      <Verdict
+        fish={{
+          species: kind.target === other ? kind.species : kind.target,
+          spot_id: spot,
+          time: c.caught_at,
+          catch_id: c.id,
+          ...(length ? { length_m: length } : {}),
+          ...(c.who ? { angler: c.who } : {}),
+        }}
+      />
       <label>
         {say.measured}
         <Select

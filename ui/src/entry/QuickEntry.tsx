@@ -12,6 +12,7 @@ import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
 import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
 import { useLeaveGuard } from '../frame/unkept';
+import { Verdict } from '../law/Verdict';
 import { last, remember, type Entry } from './entry';
 import './entry.css';
 import { entry as say } from '../words/entry';
@@ -93,6 +94,9 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const mark = old ? old.mark : seed.mark && marks.includes(seed.mark) ? seed.mark : undefined;
   // The tide kept with a spell is that of its middle, so that is what is shown.
   const minutes = Form.useWatch('minutes', form) ?? 30;
+  const length = Form.useWatch('length_m', form);
+  const kept = Form.useWatch('kept', form);
+  const target = Form.useWatch('target', form);
   const middle = Date.parse(ended) - minutes * 30_000;
   const filled = moment.ribbon?.frames[nearest(moment.ribbon.frames, middle)];
 
@@ -245,6 +249,17 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
             <Checkbox>{say.kept}</Checkbox>
           </Form.Item>
         </div>
+      )}
+      {adding && (length || kept) && target && (
+        <Verdict
+          fish={{
+            species: target,
+            spot_id: here.spot.id,
+            time: ended,
+            catch_id: ids.fish,
+            ...(length ? { length_m: length } : {}),
+          }}
+        />
       )}
       <div className="entry-two">
         <Form.Item label={say.withWord} name="approach">

@@ -157,6 +157,7 @@ export const ahead = {
   nothingIsMissing: 'Nothing is missing.',
   bait: 'Bait',
   bylaws: 'Bylaws, as you entered them',
+  hygiene: 'For the place',
   theSheetIsWorkedOut:
     'Worked out from the predicted tide and the forecast of the hour it was written. Look at the water; local warnings come first.',
   levels: (arrive: string, leave: string) => `Level ${arrive} on arriving, ${leave} on leaving;`,
