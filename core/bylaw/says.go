@@ -31,21 +31,28 @@ func (r *Rule) saysForbidden(s Species) string {
 }
 
 // lengths the rule allows: "14 in to 24 in, 1 over 24 in".
-func (r *Rule) lengths(u quantity.Units) string {
+func (r *Rule) lengths(u quantity.Units) string { return r.usual(u) + r.few(u) }
+
+// usual lengths that may be kept: "14 in to 24 in".
+func (r *Rule) usual(u quantity.Units) string {
 	show := u.ShowFishLength
-	out := words.AnyLength
 	switch {
 	case r.MinM > 0 && r.MaxM > 0:
-		out = fmt.Sprintf(words.SlotOf, show(r.MinM), show(r.MaxM))
+		return fmt.Sprintf(words.SlotOf, show(r.MinM), show(r.MaxM))
 	case r.MinM > 0:
-		out = fmt.Sprintf(words.AtLeastLong, show(r.MinM))
+		return fmt.Sprintf(words.AtLeastLong, show(r.MinM))
 	case r.MaxM > 0:
-		out = fmt.Sprintf(words.AtMostLong, show(r.MaxM))
+		return fmt.Sprintf(words.AtMostLong, show(r.MaxM))
 	}
-	if r.Over > 0 || r.OverM > 0 {
-		out += fmt.Sprintf(words.FewOver, r.Over, show(r.allowedOver()))
+	return words.AnyLength
+}
+
+// few that may be longer: ", 1 over 24 in".
+func (r *Rule) few(u quantity.Units) string {
+	if r.Over == 0 && r.OverM == 0 {
+		return ""
 	}
-	return out
+	return fmt.Sprintf(words.FewOver, r.Over, u.ShowFishLength(r.allowedOver()))
 }
 
 func (r *Rule) saysShort(q *Asked) string {

@@ -84,7 +84,7 @@ func (r *Rule) saysWhat(u quantity.Units) (out []string) {
 		add(words.IsProtected)
 	}
 	if r.sized() {
-		add("%s %s", r.lengths(u), r.Measure.or().says())
+		add("%s %s%s", r.usual(u), r.Measure.or().says(), r.few(u))
 	}
 	if r.Bag != nil {
 		form := words.BagOfDay

@@ -4,13 +4,10 @@ package main
 import (
 	"flag"
 	"fmt"
-	"math/rand/v2"
 	"os"
 	"path/filepath"
 	"strings"
-	"time"
 
-	"greypebble/core/tide"
 	"greypebble/demo"
 	"greypebble/e2e/browser"
 	"greypebble/testkit"
@@ -59,13 +56,13 @@ var shots = []shot{
 	{name: "spot", size: browser.Desk, path: "/water", steps: 40, setUp: editor},
 	{name: "surf-phone", size: browser.Phone, path: "/water", steps: 40, setUp: surf},
 	{name: "fish-glare-phone", size: browser.Phone, path: "/fish", light: "glare", setUp: fishing},
-	{name: "map-night", size: browser.Desk, path: "/water", light: "night", steps: 46, setUp: click("Map", "Features")},
+	{name: "hand-phone", size: browser.Phone, path: "/fish/hand", setUp: inHand},
 	{name: "first-place-phone", size: browser.Phone, path: "/begin", setUp: firstPlace},
 	{name: "water-glare-phone", size: browser.Phone, path: "/water", light: "glare", steps: 34},
 	{name: "tie-on", size: browser.Desk, path: "/tie-on", steps: 28, setUp: seek("Spotted seatrout")},
 	{name: "tie-on-phone", size: browser.Phone, path: "/tie-on", steps: 28},
 	{name: "back", size: browser.Desk, path: "/back"},
-	{name: "set-up", size: browser.Desk, path: "/set-up/waters/gauge", setUp: gauge},
+	{name: "set-up", size: browser.Desk, path: "/set-up/bylaws"},
 	{name: "kit", size: browser.Desk, path: "/set-up/kit"},
 	{name: "plan", size: browser.Desk, path: "/ahead", setUp: planned},
 	{name: "bench", size: browser.Desk, path: "/tie-on/bench/plug", steps: 36},
@@ -108,6 +105,17 @@ func fishing(p *browser.Page) error {
 	return nil
 }
 
+// inHand is a drum at the margin.
+func inHand(p *browser.Page) error {
+	if err := p.Pick("Which fish", "Red drum"); err != nil {
+		return err
+	}
+	if err := p.Fill("Length", "46.4"); err != nil {
+		return err
+	}
+	return p.WaitText("inside the limit")
+}
+
 func editor(p *browser.Page) error { return showing(p, ".spot-ground", "Change Kettle Bar") }
 
 func surf(p *browser.Page) error {
@@ -127,35 +135,6 @@ func planned(p *browser.Page) error {
 		return err
 	}
 	return p.Wait(`document.querySelectorAll('.day-stops > li').length === 2`)
-}
-
-// gauge gives Set-up a made-up record with a spike and a move of its zero.
-func gauge(p *browser.Page) error {
-	h, err := tide.NewHarmonics(demo.Constituents(), 1.8)
-	if err != nil {
-		return err
-	}
-	r := rand.New(rand.NewPCG(3, 5)) //nolint:gosec // made-up readings
-	var b strings.Builder
-	b.WriteString("time,height_m\\n")
-	for i := range 62 * 24 {
-		t := testkit.Now.Add(time.Duration(i-62*24) * time.Hour)
-		v := h.Level(t) + 0.03*r.NormFloat64()
-		if i > 40*24 {
-			v += 0.25
-		}
-		if i%397 == 0 {
-			v += 1.5
-		}
-		fmt.Fprintf(&b, "%s,%.3f\\n", t.Format(time.RFC3339), v)
-	}
-	if _, err := browser.Eval[any](p, `(() => { const d = new DataTransfer(); d.items.add(new File(["`+b.String()+`"],
-		'tern-head-2026.csv', {type: 'text/csv'}));
-		const i = [...document.querySelectorAll('.file')].find((l) => l.innerText.includes('record')).querySelector('input');
-			i.files = d.files; i.dispatchEvent(new Event('change', {bubbles: true})); return 1; })()`); err != nil {
-		return err
-	}
-	return p.Wait(`document.querySelector('.analysis')`)
 }
 
 // firstPlace is a kind of place being bent to one's own, with the invented coast's tide.
@@ -275,7 +254,7 @@ func (s shot) arrange(p *browser.Page) error {
 		return err
 	}
 	if err := p.Wait(`document.querySelector('.ribbon svg, .setup .panel, [data-spell], .one-card, .first-water input, '+
-		'.fish .panel')`); err != nil {
+		'.fish .panel, .hand .panel')`); err != nil {
 		return err
 	}
 	if err := p.Type(strings.Repeat(".", s.steps)); err != nil {

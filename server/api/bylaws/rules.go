@@ -1,8 +1,10 @@
 package bylaws
 
 import (
+	"cmp"
 	"context"
 	"errors"
+	"slices"
 	"time"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -81,6 +83,9 @@ func (s service) bylaws(ctx context.Context, as *web.Scope, in *bylawsInput) (*b
 	}
 	out := &bylawsOutput{}
 	out.Body.Bylaws = []BylawOut{}
+	slices.SortStableFunc(list, func(a, b store.Bylaw) int {
+		return cmp.Or(cmp.Compare(a.Authority, b.Authority), cmp.Compare(a.Called(), b.Called()))
+	})
 	for i := range list {
 		b := &list[i]
 		holds := b.InSeason(day) && b.Hours.Falls(day) && (place == nil || b.At(place, false))

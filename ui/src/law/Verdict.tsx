@@ -18,7 +18,8 @@ export function Verdict({ fish }: { fish: FishInHand | undefined }) {
 }
 
 export function Shown({ v }: { v: Said }) {
-  const aboard = v.bag && v.bag.people.length > 1 ? v.bag.people : [];
+  // One's own count stands in the reason of a fish that may be kept.
+  const aboard = v.bag && (v.bag.people.length > 1 || v.verdict !== 'keep') ? v.bag.people : [];
   return (
     <section className={`verdict ${v.verdict.replace(' ', '-')}`} aria-live="polite" aria-atomic="true">
       <p className="verdict-word">
