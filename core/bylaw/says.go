@@ -76,15 +76,15 @@ func (r *Rule) saysUnmeasured(q *Asked) string {
 	u := q.Units
 	switch {
 	case q.Fish.LengthM <= 0:
-		return r.because(fmt.Sprintf(words.ToBeMeasured, r.Measure.or().says()+" "+r.lengths(u)))
+		return r.because(fmt.Sprintf(words.ToBeMeasured, r.Measure.or().says(), r.usual(u), r.few(u)))
 	case q.Fish.Measure != "" && q.Fish.Measure.or() != r.Measure.or():
-		return r.because(fmt.Sprintf(words.ToBeMeasuredAs, r.Measure.or().says(), r.lengths(u), q.Fish.Measure.says()))
+		return r.because(fmt.Sprintf(words.ToBeMeasuredAs, r.Measure.or().says(), r.usual(u), r.few(u), q.Fish.Measure.says()))
 	}
-	return r.because(fmt.Sprintf(words.EstimatedOnly, r.lengths(u)))
+	return r.because(fmt.Sprintf(words.EstimatedOnly, r.usual(u), r.few(u)))
 }
 
 func (r *Rule) saysWithin(q *Asked) string {
-	return fmt.Sprintf(words.LengthIs, q.Units.ShowFishLength(q.Fish.LengthM), r.lengths(q.Units))
+	return fmt.Sprintf(words.LengthIs, q.Units.ShowFishLength(q.Fish.LengthM), r.usual(q.Units), r.few(q.Units))
 }
 
 func (r *Rule) saysOver(q *Asked) string {
