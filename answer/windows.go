@@ -51,6 +51,7 @@ type AheadWindow struct {
 	Others     []OtherTarget `json:"others" nullable:"false" doc:"further targets worth it then, best first"`
 	Dark       bool          `json:"dark" doc:"the best lies in the dark"`
 	Told       bool          `json:"told" doc:"its weather was told; else the usual is assumed"`
+	Release    bool          `json:"release_only,omitempty" doc:"a bylaw: none of the target may be kept then"`
 	Says       string        `json:"says"`
 }
 
@@ -154,7 +155,8 @@ func (o *Outlook) windowOf(w plan.Window) AheadWindow {
 		TimeZone: sp.Clock.String(), Target: t.ID, TargetName: t.Name,
 		From: Moment(w.From), To: Moment(w.To), BestFrom: w.BestFrom, BestUntil: w.BestUntil,
 		Opens: Moment(w.Opens), Shuts: Moment(w.Shuts), BeOutBy: Moment(w.BeOutBy), Edge: w.Edge, Catch: w.Catch,
-		Others: []OtherTarget{}, Dark: w.Dark, Told: w.Told, Says: o.Says(w, sp.Clock, o.Asked.Units)}
+		Others: []OtherTarget{}, Dark: w.Dark, Told: w.Told,
+		Release: sp.ReleaseOnly(t.Species(), w.BestFrom) != nil, Says: o.Says(w, sp.Clock, o.Asked.Units)}
 	for _, k := range w.Others {
 		other := o.Asked.Targets[k.Target]
 		out.Others = append(out.Others, OtherTarget{other.ID, other.Name, k.Edge})

@@ -181,6 +181,7 @@ func TestTheSheetOfADay(t *testing.T) {
 		Name, Says, Tell                      string
 		TimeZone                              string `json:"time_zone"`
 		Against, Bring, Missing, Bait, Bylaws []string
+		Hygiene                               []string
 		Cautions                              []struct{ Says, Severity string }
 		Sun                                   []struct{ Says string }
 		Stops                                 []struct {
@@ -195,8 +196,12 @@ func TestTheSheetOfADay(t *testing.T) {
 			}
 		}
 	}
+	rule := object{"species": []string{"any"}, "bag": 9, "source": "Invented handbook", "checked": "2026-05-03"}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/bylaws/"+uuid.NewString(), rule, nil))
 	require.Equal(t, http.StatusOK, c.Do("GET", path+"/sheet", nil, &s))
 	require.Len(t, s.Stops, 2)
+	assert.Contains(t, strings.Join(s.Bylaws, " "), "Any fish: 9 together a person and day.", "of both stops, once")
+	assert.Contains(t, strings.Join(s.Hygiene, " "), "Check, clean, dry")
 	assert.Equal(t, "Kettle Bar", s.Stops[0].Spot)
 	assert.NotEmpty(t, s.Cautions)
 	assert.NotEmpty(t, s.Bring)

@@ -309,3 +309,45 @@ func TestTheCardOfADay(t *testing.T) {
 	assert.Equal(t, 2, card.Limits[1].Bag.Left)
 	assert.Len(t, card.Limits[1].Bag.People, 2)
 }
+
+// A full bag is said with advice on the fish; a fish that may not be sought shuts no place, but is not planned for.
+func TestAdviceKnowsTheBagAndTheClosedFish(t *testing.T) {
+	c := kit.Fresh(t, "wren", testkit.NoLog)
+	bar := c.ID("Kettle Bar")
+	put(t, c, bylaw(object{"name": "Drums", "bag": 1}, "red drum", "black drum"))
+	said := func(target string) (all string) {
+		var a struct {
+			Note     string
+			Cautions []struct{ Says string }
+		}
+		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": bar, "target": target, "time": "2026-11-20T09:30:00Z"}, &a))
+		for _, k := range a.Cautions {
+			all += k.Says + " "
+		}
+		return all + a.Note
+	}
+	assert.NotContains(t, said("red-drum"), "is full")
+	spell := testkit.ASpell(bar)
+	spell["started_at"], spell["ended_at"] = "2026-11-20T06:00:00Z", "2026-11-20T08:00:00Z"
+	spell["catches"] = []object{{"id": uuid.NewString(), "target": "black-drum", "caught_at": "2026-11-20T07:00:00Z", "kept": true}}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/spells/"+uuid.NewString(), spell, nil))
+	assert.Contains(t, said("red-drum"), "Drums: the bag of 1 is full; any more red drum go back.")
+
+	put(t, c, bylaw(object{"name": "Closed season", "status": "closed"}, "red drum"))
+	assert.Contains(t, said("red-drum"), "Red drum may not be fished for here now.")
+	for target, none := range map[string]bool{"red-drum": true, "spotted-seatrout": false} {
+		var windows struct{ Windows []any }
+		require.Equal(t, http.StatusOK, c.Do("GET", "/ahead/windows?days=3&targets="+target, nil, &windows))
+		assert.Equal(t, none, len(windows.Windows) == 0, target)
+	}
+
+	put(t, c, bylaw(object{"status": "release only"}, "Spotted seatrout"))
+	var windows struct {
+		Windows []struct {
+			Release bool `json:"release_only"`
+		}
+	}
+	require.Equal(t, http.StatusOK, c.Do("GET", "/ahead/windows?days=3&targets=spotted-seatrout", nil, &windows))
+	require.NotEmpty(t, windows.Windows)
+	assert.True(t, windows.Windows[0].Release)
+}

@@ -36,6 +36,7 @@ export function WindowList(props: {
               <span className="window-edge">{times(w.edge)}</span>
               <span className="window-what">
                 {w.spot}, {w.target_name}
+                {w.release_only && <span className="quiet">, {say.releaseOnly}</span>}
               </span>
               {w.be_out_by && <span className="window-out">{say.outBy(clock(w.be_out_by, zone))}</span>}
             </button>

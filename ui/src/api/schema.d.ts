@@ -3155,6 +3155,8 @@ export interface components {
             /** @description further targets worth it then, best first */
             others: components["schemas"]["OtherTarget"][];
             place: string;
+            /** @description a bylaw: none of the target may be kept then */
+            release_only?: boolean;
             says: string;
             /** Format: date-time */
             shuts?: string;

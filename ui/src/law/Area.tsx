@@ -46,6 +46,7 @@ export function Area({
               else if (v === '') onArea(undefined);
             }}
           />
+          <span className="quiet small">{say.whereHint}</span>
         </label>
         {(own || same) && (
           <label>

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { api } from '../api/client';
+import { keys } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { NumberIn } from '../format/NumberField';
 import { fixed } from '../format/spoken';
@@ -43,6 +44,10 @@ export function Bait() {
     placeholderData: (before) => before,
     retry: false,
   });
+  const rules = useQuery({ queryKey: keys.bylaws, queryFn: api.bylaws });
+  const forbidden = (rules.data?.bylaws ?? [])
+    .filter((r) => r.gear?.no_live_bait && r.in_force)
+    .map((r) => r.says);
   const l = bait.data;
   return (
     <section className="panel form">
@@ -122,7 +127,7 @@ export function Bait() {
             )}
           </p>
           <p className="small">{say.overnight}</p>
-          <p className="small">{say.baitLaw}</p>
+          <p className="small">{[say.baitLaw, ...forbidden].join(' ')}</p>
         </>
       )}
     </section>

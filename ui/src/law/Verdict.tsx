@@ -32,7 +32,7 @@ export function Shown({ v }: { v: Said }) {
             <path d={shapes[v.verdict]} />
           )}
         </svg>
-        {say.words[v.verdict]}
+        {v.stale && v.verdict === 'keep' ? say.allowedWhenLookedUp : say.words[v.verdict]}
       </p>
       <p className="verdict-why">{v.why}</p>
       {v.notes.map((n) => (

@@ -43,6 +43,8 @@ type Props = {
   sketch?: Sketch;
   /** Places that were fished, with how many fish in how many rod-hours. */
   fished?: (LatLon & { near: boolean; spot: boolean; fish: number; rodHours: number })[];
+  /** Where bylaws hold that have an area of their own. */
+  ruled?: { name: string; ring: LatLon[] }[];
   /** What is asked for; then a touch on the map gives a place. */
   onPlace?: (p: LatLon) => void;
   /** Opened so near the chosen spot, instead of on the whole water. */
@@ -136,6 +138,8 @@ export default function MapView(p: Props) {
       list.push(feature('outline', new MultiPolygon(rings.map((r) => [[...r, r[0]!]])), {}));
     for (const z of p.water.zones)
       list.push(feature('zone', new Polygon([[...z.ring, z.ring[0]!].map(at)]), { name: z.name }));
+    for (const r of p.ruled ?? [])
+      list.push(feature('zone', new Polygon([[...r.ring, r.ring[0]!].map(at)]), { name: r.name }));
     for (const s of p.spots) {
       const chosen = s.id === p.chosen;
       const rest = { id: s.id, name: s.name, open: s.open, chosen, shown: p.shown.has(s.id) };
@@ -167,7 +171,7 @@ export default function MapView(p: Props) {
       );
     source.clear(true);
     source.addFeatures(list);
-  }, [source, p.water, p.spots, p.shown, p.chosen, p.finds, p.find, p.start, p.sketch, p.fished]);
+  }, [source, p.water, p.spots, p.shown, p.chosen, p.finds, p.find, p.start, p.sketch, p.fished, p.ruled]);
 
   /** Everything there is to see, or one place. */
   const whole = () => {

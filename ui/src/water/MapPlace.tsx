@@ -4,6 +4,7 @@ import { Button, Segmented } from 'antd';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type ChartSpot, type Find, type LatLon } from '../api/client';
+import { keys } from '../api/keys';
 import { useSettled } from '../conditions/useSettled';
 import MapView from '../map/MapView';
 import { DepthKey } from '../map/DepthKey';
@@ -45,6 +46,14 @@ export default function MapPlace() {
     enabled: !!time,
     placeholderData: keepPreviousData,
   });
+  const bylaws = useQuery({ queryKey: keys.bylaws, queryFn: api.bylaws });
+  const ruled = useMemo(
+    () =>
+      (bylaws.data?.bylaws ?? []).flatMap((b) =>
+        b.area ? [{ name: b.name ?? b.area.name ?? b.authority ?? '', ring: b.area.ring }] : [],
+      ),
+    [bylaws.data],
+  );
   const [side, setSide] = useState<Side>('spots');
   const [pick, setPick] = useState<Pick>(() => ({ ...unpicked, by: meansLast() }));
   const [tool, setTool] = useState<Tool>();
@@ -144,6 +153,7 @@ export default function MapPlace() {
           start={start}
           sketch={sketch}
           fished={places}
+          ruled={ruled}
           onPlace={tool ? place : undefined}
         />
         <DepthKey classes={words.classes} />

@@ -156,6 +156,7 @@ export const ahead = {
   toBuyOrTie: 'To buy or tie',
   nothingIsMissing: 'Nothing is missing.',
   bait: 'Bait',
+  releaseOnly: 'catch and release',
   bylaws: 'Bylaws, as you entered them',
   hygiene: 'For the place',
   theSheetIsWorkedOut:

@@ -60,6 +60,7 @@ export const law = {
   any: 'any fish, and the place itself',
   where: 'Where',
   everywhere: 'everywhere',
+  whereHint: 'A zone drawn on the map of a water can be taken here.',
   drawn: 'corners written below',
   areaName: 'Called',
   corners: 'Corners',
@@ -135,6 +136,7 @@ export const law = {
 
   // Verdict.tsx
   words: { keep: 'Keeping is allowed', release: 'Release it', 'not known': 'Not known' } as const,
+  allowedWhenLookedUp: 'It was allowed when last looked up',
   bag2: 'Left today',
   you: 'you',
   boat: 'the boat',
