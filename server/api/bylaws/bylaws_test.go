@@ -320,7 +320,8 @@ func TestAdviceKnowsTheBagAndTheClosedFish(t *testing.T) {
 			Note     string
 			Cautions []struct{ Says string }
 		}
-		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", object{"spot_id": bar, "target": target, "time": "2026-11-20T09:30:00Z"}, &a))
+		asked := object{"spot_id": bar, "target": target, "time": "2026-11-20T09:30:00Z"}
+		require.Equal(t, http.StatusOK, c.Do("POST", "/advise", asked, &a))
 		for _, k := range a.Cautions {
 			all += k.Says + " "
 		}
