@@ -56,7 +56,7 @@ func TestTheCoreInTheBrowserAnswersAsTheServerDoes(t *testing.T) {
 	core := asset(t, "core-*.wasm")
 	pressed, err := os.Stat("../ui/dist" + core + ".br")
 	require.NoError(t, err)
-	assert.Less(t, pressed.Size(), int64(1_800_000))
+	assert.Less(t, pressed.Size(), int64(1_850_000))
 
 	name := kit.Newcomer(t, "wren", testkit.NoLog)
 	c := kit.As(t, name)

@@ -101,7 +101,7 @@ func TestARuleReadsAsASentence(t *testing.T) {
 		r.Gear = bylaw.Gear{CircleHooks: true, MostRods: 2}
 		r.Duties = []bylaw.Duty{{Kind: bylaw.Report, WithinHours: 24}}
 	}, "red drum", "black drum")
-	assert.Equal(t, "Red drum and black drum, in Sedge Sound, 1 March to 30 June, on Saturday and Sunday, 5:00 am to 8:00 pm: "+
+	assert.Equal(t, "Red drum and black drum, in Sedge Sound, from 1 March to 30 June, on Saturday and Sunday, 5:00 am to 8:00 pm: "+
 		"18 in to 27 in length with the tail pinched, and 1 a day over 27 in, "+
 		"3 together a person and day, circle hooks with bait, at most 2 "+
 		"rods a person, "+

@@ -193,7 +193,7 @@ func TestASeasonTurnsAtLocalMidnight(t *testing.T) {
 		v := bylaw.Judge([]bylaw.Rule{r}, q)
 		assert.Equal(t, c.word, v.Word, c.utc)
 		if c.word == bylaw.NotKnown {
-			assert.Equal(t, "What is entered for striped bass here does not hold today (Coast: 8 March to 31 October). "+
+			assert.Equal(t, "What is entered for striped bass here does not hold today (Coast: from 8 March to 31 October). "+
 				"Ask your authority.", v.Why)
 		}
 	}

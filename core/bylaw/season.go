@@ -3,6 +3,7 @@ package bylaw
 import (
 	"fmt"
 	"slices"
+	"strconv"
 	"strings"
 	"time"
 
@@ -188,12 +189,13 @@ func ParseDay(s string) (time.Weekday, error) {
 
 // ParseClock reads "19:00" as the minute of the day, up to "24:00".
 func ParseClock(s string) (int, error) {
-	var h, m int
-	if n, err := fmt.Sscanf(s, "%02d:%02d", &h, &m); err != nil || n != 2 || len(s) != 5 || h < 0 || m < 0 || m > 59 ||
-		h*60+m > minutesADay {
-		return 0, fmt.Errorf("bylaw: %q is no time of the day; expected one like 19:00", s)
+	hours, minutes, cut := strings.Cut(s, ":")
+	h, hourErr := strconv.ParseUint(hours, 10, 8)
+	m, minuteErr := strconv.ParseUint(minutes, 10, 8)
+	if at := int(h*60 + m); cut && hourErr == nil && minuteErr == nil && len(s) == len("19:00") && m < 60 && at <= minutesADay {
+		return at, nil
 	}
-	return h*60 + m, nil
+	return 0, fmt.Errorf("bylaw: %q is no time of the day; expected one like 19:00", s)
 }
 
 // WriteClock as [ParseClock] reads it.

@@ -12,7 +12,7 @@ import (
 	"greypebble/core/words"
 )
 
-// Says the rule as a sentence, in an angler's units: "Red drum, in Sedge Sound, 1 March to 30 June: 14 in to 24 in total
+// Says the rule as a sentence, in an angler's units: "Red drum, in Sedge Sound, from 1 March to 30 June: 14 in to 24 in total
 // length, 3 a person and day."
 func (r *Rule) Says(u quantity.Units) string {
 	var of []string
@@ -42,7 +42,7 @@ func (r *Rule) Says(u quantity.Units) string {
 	return fmt.Sprintf(words.RuleSentence, strings.Join(subject, ", "), strings.Join(what, ", "))
 }
 
-// SaysWhen it holds: "1 March to 30 June", "on Saturday and Sunday, 19:00 to 05:00", "all year".
+// SaysWhen it holds: "from 1 March to 30 June", "on Saturday and Sunday, 19:00 to 05:00", "all year".
 func (r *Rule) SaysWhen(u quantity.Units) string {
 	var out []string
 	for _, s := range r.Seasons {

@@ -77,7 +77,7 @@ const (
 	InArea              = "in %s"
 	InDrawnArea         = "in the area drawn"
 	ForLicence          = "for %s"
-	FromToDay           = "%s to %s"
+	FromToDay           = "from %s to %s"
 	AllYear             = "all year"
 	BetweenHours        = "%s to %s"
 	OnDays              = "on %s"

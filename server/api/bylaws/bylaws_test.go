@@ -146,7 +146,7 @@ func TestRulesAreKept(t *testing.T) {
 	var list listed
 	require.Equal(t, http.StatusOK, c.Do("GET", "/bylaws", nil, &list))
 	require.Len(t, list.Bylaws, 1)
-	assert.Equal(t, "Red drum, in the sound, 1 March to 31 December: 35.6 cm to 61 cm total length, and 1 a day over 61 cm, "+
+	assert.Equal(t, "Red drum, in the sound, from 1 March to 31 December: 35.6 cm to 61 cm total length, and 1 a day over 61 cm, "+
 		"2 a person and day, "+
 		"circle hooks with bait, report within 24 h.", list.Bylaws[0].Says)
 	assert.Equal(t, "Invented handbook, p. 4, checked 3 May 2026 by Wren", list.Bylaws[0].Sourced)

@@ -98,7 +98,9 @@ export default function FishPage() {
             />
             <TellSomebody spot={here.spot} from={here.present()} until={shuts} onCall={setCall} />
             <p>
-              <Link to="/fish/hand">{say.keepOrRelease}</Link>
+              <Link className="fish-hand" to="/fish/hand">
+                {say.keepOrRelease}
+              </Link>
             </p>
             <p className="quiet small">{say.cautionAtTheStart}</p>
             <Ready spot={here.spot} />

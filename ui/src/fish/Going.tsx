@@ -150,7 +150,9 @@ export function Going(props: {
         {told.pays && <p className="fish-pays">{say.itPays(told.pays)}</p>}
         {trolling && told.pass && !told.hooked_since && <Pass pass={told.pass} />}
         <p>
-          <Link to="/fish/hand">{say.keepOrRelease}</Link>
+          <Link className="fish-hand" to="/fish/hand">
+            {say.keepOrRelease}
+          </Link>
         </p>
         {told.leader > 0 && (
           <p>

@@ -54,6 +54,7 @@ export function Bylaws() {
         <p className="quiet">{say.whatTheyAre}</p>
         {!editing && (
           <Button
+            className="bylaw-add"
             type="primary"
             onClick={() => setEditing({ id: v7(), revision: 0, body: blank(here.present()) })}
           >
