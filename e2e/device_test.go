@@ -109,7 +109,7 @@ func TestANewerProgramWaitsForTheOutingsPage(t *testing.T) {
 		r.update().then(() => { window.waits = !!r.waiting })),
 		window.waits)`))
 	require.NoError(t, p.Click("Bite"))
-	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("Bite: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	require.NoError(t, p.Go("/fish"))
 	require.NoError(t, p.WaitText("with Silver bar"))
@@ -126,7 +126,7 @@ func TestANewerProgramWaitsForTheOutingsPage(t *testing.T) {
 		window.settled)`))
 	require.NoError(t, other.WaitText("with Silver bar"))
 	require.NoError(t, other.Click("Missed"))
-	require.NoError(t, other.WaitText("Missed: kept."))
+	require.NoError(t, other.WaitText("Missed: noted."))
 	require.NoError(t, other.WaitText("All told to the server."))
 	assert.Equal(t, "Silver bar 1 0 bite+missed", eval[string](t, other, logOf))
 }

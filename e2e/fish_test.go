@@ -41,18 +41,18 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 	noViolations(t, p, "an outing in hand")
 
 	require.NoError(t, p.Click("Bite"))
-	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("Bite: noted."))
 	// Two touches from here to a fish; from a screen that is off, one more wakes it. They are counted.
 	eval[int](t, p, `(window.touched = 0, addEventListener('click', () => window.touched++, true), 0)`)
 	require.NoError(t, p.Click("Hooked"))
 	require.NoError(t, p.WaitText("Landed"))
 	picture(t, p, "fish-hooked")
 	require.NoError(t, p.Click("Landed"))
-	require.NoError(t, p.WaitText("Landed: kept."))
+	require.NoError(t, p.WaitText("Landed: noted."))
 	const wakes = 1
 	assert.LessOrEqual(t, wakes+eval[int](t, p, `window.touched`), 3)
 	require.NoError(t, p.Click("Missed"))
-	require.NoError(t, p.WaitText("Missed: kept."))
+	require.NoError(t, p.WaitText("Missed: noted."))
 	require.NoError(t, p.Click("Undo"))
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.fish-tally dd')].map((d) => d.innerText).slice(0, 4).join() === '1,0,0,1'`))
 
@@ -143,7 +143,7 @@ func TestAnOutingBehindAShutWayIsWarned(t *testing.T) {
 		require.NoError(t, p.Click("I have seen it"))
 		require.NoError(t, p.Wait(`!document.querySelector('.fish-cautions')`))
 		require.NoError(t, p.Click("Bite"))
-		require.NoError(t, p.WaitText("Bite: kept."))
+		require.NoError(t, p.WaitText("Bite: noted."))
 		assert.Zero(t, eval[int](t, p, `document.querySelectorAll('.fish-cautions li').length`))
 	}
 }

@@ -141,7 +141,7 @@ func TestKilledAtRandomNothingIsLostOrDoubled(t *testing.T) {
 		require.NoError(t, p.Click(word))
 		midway := rand.IntN(2) == 0
 		if !midway {
-			require.NoError(t, p.WaitText(word+": kept."))
+			require.NoError(t, p.WaitText(word+": noted."))
 			said = append(said, strings.ToLower(word))
 		}
 		<-time.NewTimer(time.Duration(rand.IntN(40)) * time.Millisecond).C // a moment that is drawn, not one that is waited for

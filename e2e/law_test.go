@@ -81,7 +81,7 @@ func TestAFishIsJudgedWithNoSignal(t *testing.T) {
 	keep := func() {
 		require.NoError(t, p.Click("Kept it"))
 		require.NoError(t, p.Wait(`(document.querySelector('.panel.form .act.chosen').click(), true)`))
-		require.NoError(t, p.WaitText("Landed: kept."))
+		require.NoError(t, p.WaitText("Landed: noted."))
 	}
 	keep()
 	require.NoError(t, p.WaitText("since the leader was checked"))

@@ -42,7 +42,7 @@ func TestWhereToLookInHand(t *testing.T) {
 		require.NoError(t, p.Click("Not now"))
 		require.NoError(t, p.Click("Hooked"))
 		require.NoError(t, p.Click("Landed"))
-		require.NoError(t, p.WaitText("Landed: kept."))
+		require.NoError(t, p.WaitText("Landed: noted."))
 		require.NoError(t, p.Click("Look"))
 		require.NoError(t, p.WaitText("A cast to"))
 		// The name says by then how often it was cast to.
@@ -117,17 +117,17 @@ func TestWhereToLookInHand(t *testing.T) {
 	// What the bottom held is noted on the spot when it is over.
 	require.NoError(t, p.Click("More"))
 	require.NoError(t, p.Click("Snagged"))
-	require.NoError(t, p.WaitText("Snagged: kept."))
+	require.NoError(t, p.WaitText("Snagged: noted."))
 	// What was found on the water: a depth at the mark, and that the way shut.
 	require.NoError(t, p.Click("More"))
 	deepAt := eval[string](t, p, `[...document.querySelectorAll('.fish-more label')].map((l) => l.innerText.split('\n')[0].trim())
 		.find((l) => l.startsWith('Deep at'))`)
 	require.NoError(t, p.Fill(deepAt, "2.75"))
 	require.NoError(t, p.Click("Keep it"))
-	require.NoError(t, p.WaitText("Depth sounded: kept."))
+	require.NoError(t, p.WaitText("Depth sounded: noted."))
 	require.NoError(t, p.Click("More"))
 	require.NoError(t, p.Click("The way is shut"))
-	require.NoError(t, p.WaitText("The way is shut: kept."))
+	require.NoError(t, p.WaitText("The way is shut: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	require.NoError(t, p.Click("End"))
 	require.NoError(t, p.WaitText("End the outing?"))
@@ -183,7 +183,7 @@ func TestAnOutingIsGoneOnWithOnAnotherDevice(t *testing.T) {
 	first := device()
 	begin(t, first, "Silver bar")
 	require.NoError(t, first.Click("Bite"))
-	require.NoError(t, first.WaitText("Bite: kept."))
+	require.NoError(t, first.WaitText("Bite: noted."))
 	require.NoError(t, first.WaitText("All told to the server."))
 
 	second := device()
@@ -195,12 +195,12 @@ func TestAnOutingIsGoneOnWithOnAnotherDevice(t *testing.T) {
 	require.NoError(t, second.Click("Go on with it here"))
 	require.NoError(t, second.WaitText("with Silver bar"))
 	require.NoError(t, second.Click("Missed"))
-	require.NoError(t, second.WaitText("Missed: kept."))
+	require.NoError(t, second.WaitText("Missed: noted."))
 	require.NoError(t, second.WaitText("All told to the server."))
 	assert.Equal(t, "Silver bar 1 0 bite+missed", eval[string](t, second, logOf))
 	// The first, which knows nothing of it, tells on.
 	require.NoError(t, first.Click("Bait robbed"))
-	require.NoError(t, first.WaitText("Bait robbed: kept."))
+	require.NoError(t, first.WaitText("Bait robbed: noted."))
 	require.NoError(t, first.WaitText("All told to the server."))
 	said := eval[string](t, second, logOf)
 	for _, kind := range []string{"bite", "missed", "bait robbed"} {

@@ -175,7 +175,7 @@ func TestAnOutingWithoutSignalIsToldOnce(t *testing.T) {
 	want := "White paddle tail 1 1 fish on | Jig 1 0 fish on+lost | Crab 1 1 fish on"
 	assert.Equal(t, want, eval[string](t, p, logOf))
 	require.NoError(t, p.Click("Bite"))
-	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("Bite: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	require.NoError(t, p.Wait(`(`+logOf+`.then((l) => { window.logged = l }), window.logged?.endsWith('+bite'))`))
 	assert.Equal(t, want+"+bite", eval[string](t, p, logOf))

@@ -56,7 +56,7 @@ func TestALengthFromAPhoto(t *testing.T) {
 	require.NoError(t, p.Click("Take it"))
 	require.NoError(t, p.WaitText("Length from a photo,"))
 	require.NoError(t, p.Wait(`(document.querySelector('.fish .panel .act.chosen').click(), true)`))
-	require.NoError(t, p.WaitText("Landed: kept."))
+	require.NoError(t, p.WaitText("Landed: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	type caught struct {
 		LengthM float64 `json:"length_m"`

@@ -52,7 +52,7 @@ func TestCastsLeaveATrailAndAPassIsPlannedAgain(t *testing.T) {
 	castAt(0.5, 0.5)
 	require.NoError(t, p.Click("Not now"))
 	require.NoError(t, p.Click("Bite"))
-	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("Bite: noted."))
 	require.NoError(t, p.Click("Look"))
 	require.NoError(t, p.Wait(`document.querySelector('.fish-plan.trail .sign') &&
 		document.querySelectorAll('.fish-plan.trail .spent').length === 2`))
@@ -84,7 +84,7 @@ func TestCastsLeaveATrailAndAPassIsPlannedAgain(t *testing.T) {
 	// The wind in a word.
 	require.NoError(t, p.Click("More"))
 	require.NoError(t, p.Click("fresh breeze"))
-	require.NoError(t, p.WaitText("The water: kept."))
+	require.NoError(t, p.WaitText("The water: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	assert.InDelta(t, 9.3, eval[float64](t, p, `(async () => {
 		const all = (await (await fetch('/api/v1/outings')).json()).outings;
@@ -101,7 +101,7 @@ func TestWhatAHandChangedIsAskedAbout(t *testing.T) {
 	toWater(t, p)
 	begin(t, p, "Silver bar")
 	require.NoError(t, p.Click("Bite"))
-	require.NoError(t, p.WaitText("Bite: kept."))
+	require.NoError(t, p.WaitText("Bite: noted."))
 	require.NoError(t, p.WaitText("All told to the server."))
 	c := kit.As(t, name)
 	byHand := func() {

@@ -124,6 +124,7 @@ func Judge(rules []Rule, q *Asked) Verdict {
 	for _, r := range held {
 		if !r.Voluntary {
 			found = append(found, r.judge(q)...)
+			v.look(r, q)
 			v.narrow(r)
 		}
 		if r.Advisory != "" {
@@ -149,12 +150,13 @@ func InForce(rules []Rule, q *Asked) (out []*Rule) {
 			out = append(out, r)
 		}
 	}
-	// Only within one authority that is named: whose rule it is must be known before it can give way.
+	// Only within one authority that is named: whose rule it is must be known before it can give way. A rule of one class
+	// gives way to none for those who have not said theirs.
 	for i, r := range out {
 		given := *r
 		for _, inner := range out {
 			if inner == r || r.Voluntary || inner.Voluntary || r.Authority == "" || r.Authority != inner.Authority || !inner.within(r) ||
-				!covers(inner, q) {
+				!covers(inner, q) || inner.Licence != "" && q.Licences == nil {
 				continue
 			}
 			if inner.sized() || inner.NoLimits {
@@ -180,6 +182,16 @@ func covers(r *Rule, q *Asked) bool {
 // isFor says whether the rule is one for a person of these classes.
 func (r *Rule) isFor(licences []string) bool {
 	return r.Licence == "" || licences == nil || slices.ContainsFunc(licences, func(l string) bool { return plain(l) == plain(r.Licence) })
+}
+
+// look first, where a rule asks for what nobody said of the fish.
+func (v *Verdict) look(r *Rule, q *Asked) {
+	if len(q.Fish.Are) > 0 || r.forbids() {
+		return
+	}
+	for _, s := range r.NotKept {
+		v.Notes = append(v.Notes, fmt.Sprintf(words.LookFirst, r.Called(), s))
+	}
 }
 
 // source of a rule that counted.

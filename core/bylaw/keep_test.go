@@ -147,6 +147,14 @@ func TestASubAreaDiffers(t *testing.T) {
 	assert.Equal(t, bylaw.Release, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word)
 	q.Place, part.Authority = at(31), "Town"
 	assert.Equal(t, bylaw.Release, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word, "the strictest of two authorities")
+	// A lighter rule for one class gives nothing to who has not said theirs.
+	part.Licence = "visitor"
+	part.Authority = "Coast"
+	q.Place = at(31)
+	assert.Equal(t, bylaw.Release, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word)
+	q.Licences = []string{"visitor"}
+	assert.Equal(t, bylaw.Keep, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word)
+	part.Licence, q.Licences = "", nil
 	// A drift that leaves the part is under the whole as well.
 	q.Place, part.Authority = append(at(31), at(31)[0], ground.LatLon{Lat: 33, Lon: -45}), "Coast"
 	assert.Equal(t, bylaw.Release, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word)
@@ -166,8 +174,16 @@ func TestNestingMales(t *testing.T) {
 	v := bylaw.Judge(rules, q)
 	assert.Equal(t, bylaw.Release, v.Word)
 	assert.Equal(t, "Coast: one that is nesting male goes back.", v.Why)
+	q.Fish.Are = nil
+	v = bylaw.Judge(rules, q)
+	assert.Equal(t, bylaw.Keep, v.Word)
+	assert.Equal(t, []string{"Coast: one that is nesting male goes back. Look before you keep it."}, v.Notes,
+		"nobody said whether it is one")
+	q.Fish.Are = []bylaw.Sex{bylaw.NestingMale}
 	q.Time = time.Date(2026, 10, 10, 9, 0, 0, 0, time.UTC)
-	assert.Equal(t, bylaw.Keep, bylaw.Judge(rules, q).Word)
+	v = bylaw.Judge(rules, q)
+	assert.Equal(t, bylaw.Keep, v.Word)
+	assert.Empty(t, v.Notes)
 }
 
 // A season turns at midnight of the place's own clock, also where daylight saving is kept.

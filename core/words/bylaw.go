@@ -6,6 +6,7 @@ const (
 	FishIsProtected     = "%s: %s is protected. Put it back at once, unharmed."
 	FishIsClosed        = "%s: %s may not be fished for here now. Put it back."
 	SexGoesBack         = "%s: one that is %s goes back."
+	LookFirst           = "%s: one that is %s goes back. Look before you keep it."
 	NoLimitEntered      = "%s sets no limit of size or number"
 	ShortOf             = "%s short: the least is %s, and it is %s."
 	TooLong             = "%s too long: the most is %s, and it is %s."

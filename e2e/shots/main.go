@@ -95,7 +95,7 @@ func fishing(p *browser.Page) error {
 		func() error { return p.WaitText("Rod-hours") },
 		func() error { return p.Click("Hooked") },
 		func() error { return p.Click("Landed") },
-		func() error { return p.WaitText("Landed: kept.") },
+		func() error { return p.WaitText("Landed: noted.") },
 		func() error { return p.WaitText("All told to the server.") },
 	} {
 		if err := step(); err != nil {

@@ -198,7 +198,7 @@ export const fish = {
   rest: 'Rest',
   resume: 'Resume',
   landedWith: 'With length',
-  isKept: (what: string) => `${what}: kept.`,
+  isKept: (what: string) => `${what}: noted.`,
   undo: 'Undo',
   kinds: {
     fish: 'What is fished',
