@@ -68,11 +68,16 @@ const catchColumns = `c.id, c.spell_id, c.revision, c.target, c.species, c.caugh
 // PutCatch stores a catch of a spell under the same terms as [Store.PutSpell].
 func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revision int, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
-		if err = owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
-			return err
-		}
 		before := c.SpellID // unless it stood with another
 		if err := tx.GetContext(ctx, &before, `SELECT spell_id FROM catch WHERE id = ?`, c.ID); err != nil && notFound(err) != ErrNotFound {
+			return err
+		}
+		for _, spell := range []uuid.UUID{c.SpellID, before} {
+			if err := logged(ctx, tx, angler, logging{spell: spell}); err != nil {
+				return err
+			}
+		}
+		if err = owned(ctx, tx, "spell", angler, c.SpellID); err != nil {
 			return err
 		}
 		if revision, err = writeCatch(ctx, tx, angler, c); err != nil {
@@ -83,7 +88,7 @@ func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revisi
 				return err
 			}
 		}
-		return logged(ctx, tx, angler, c.SpellID)
+		return nil
 	})
 	return revision, err
 }
@@ -142,7 +147,7 @@ func (s *Store) DeleteCatch(ctx context.Context, angler, id uuid.UUID) error {
 		if err := tx.GetContext(ctx, &spell, `SELECT spell_id FROM catch WHERE id = ? AND angler_id = ?`, id, angler); err != nil {
 			return notFound(err)
 		}
-		if err := logged(ctx, tx, angler, spell); err != nil {
+		if err := logged(ctx, tx, angler, logging{spell: spell}); err != nil {
 			return err
 		}
 		if err := gone(tx.ExecContext(ctx, `DELETE FROM catch WHERE id = ?`, id)); err != nil {

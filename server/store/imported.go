@@ -23,6 +23,9 @@ type Import struct {
 // [ErrNotFound].
 func (s *Store) ImportSpells(ctx context.Context, angler uuid.UUID, in Import, spells []Spell) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := rewritten(ctx, tx, angler); err != nil {
+			return err
+		}
 		if _, err := tx.ExecContext(ctx, `INSERT INTO log_import (id, angler_id, made_at, name) VALUES (?, ?, ?, ?)`, in.ID, angler,
 			in.MadeAt.UTC(), in.Name); err != nil {
 			return err
@@ -50,15 +53,13 @@ func (s *Store) ImportSpells(ctx context.Context, angler uuid.UUID, in Import, s
 				}
 			}
 		}
-		return s.recount(ctx, tx, angler, in.ID)
+		_, err := tx.ExecContext(ctx, countCatches+` WHERE p.import_id = ?`, in.ID)
+		return err
 	})
 }
 
-// recount the fish of an import's spells, and a writing of the log.
-func (s *Store) recount(ctx context.Context, tx *sqlx.Tx, angler, id uuid.UUID) error {
-	if _, err := tx.ExecContext(ctx, countCatches+` WHERE p.import_id = ?`, id); err != nil {
-		return err
-	}
+// rewritten counts a writing of all of an angler's log, and stands before what is written as [logged] does.
+func rewritten(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID) error {
 	_, err := tx.ExecContext(ctx, `UPDATE angler SET log = log + 1, ground = ground + 1 WHERE id = ?`, angler)
 	return err
 }
@@ -74,6 +75,9 @@ func (s *Store) Imports(ctx context.Context, angler uuid.UUID) (list []Import, e
 // TakeBack an import: its spells go, but for those that were changed since. It tells how many went.
 func (s *Store) TakeBack(ctx context.Context, angler, id uuid.UUID) (spells int64, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := rewritten(ctx, tx, angler); err != nil {
+			return err
+		}
 		if err := owned(ctx, tx, "log_import", angler, id); err != nil {
 			return err
 		}
@@ -84,10 +88,8 @@ func (s *Store) TakeBack(ctx context.Context, angler, id uuid.UUID) (spells int6
 		if spells, err = r.RowsAffected(); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `DELETE FROM log_import WHERE id = ?`, id); err != nil {
-			return err
-		}
-		return s.recount(ctx, tx, angler, id)
+		_, err = tx.ExecContext(ctx, `DELETE FROM log_import WHERE id = ?`, id)
+		return err
 	})
 	return spells, err
 }

@@ -130,6 +130,33 @@ func TestTheLogIsFilteredAndSummedUp(t *testing.T) {
 	}
 }
 
+// Outings told from several phones at once, each with its spell in the log.
+func TestSeveralOutingsAtOnce(t *testing.T) {
+	ctx := context.Background()
+	angler, sp := spotOf(t)
+	const phones = 12
+	var wg sync.WaitGroup
+	for n := range phones {
+		wg.Add(1)
+		go func() {
+			defer wg.Done()
+			id, one := uuid.New(), spellAt(sp, n)
+			one.Outing = uuid.NullUUID{UUID: id, Valid: true}
+			assert.NoError(t, s.InTurn(ctx, angler, func(s *store.Store) error {
+				if err := s.BeginOuting(ctx, angler, id, one.StartedAt); err != nil {
+					return err
+				}
+				_, _, err := s.PutSpell(ctx, angler, one)
+				return err
+			}))
+		}()
+	}
+	wg.Wait()
+	list, _, err := s.Spells(ctx, angler, store.Filter{})
+	require.NoError(t, err)
+	assert.Len(t, list, phones)
+}
+
 // Writers from several phones at once: each spell is there once, and of those who change
 // one from the same page one wins and the others are told.
 func TestSeveralWriteAtOnce(t *testing.T) {

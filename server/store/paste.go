@@ -53,7 +53,7 @@ func (s *Store) ReadCopy(ctx context.Context, angler uuid.UUID, r io.Reader, che
 		}
 		once = true
 		tx := s.db.(*sqlx.Tx)
-		if _, err := tx.ExecContext(ctx, `UPDATE angler SET ground = ground + 1, log = log + 1 WHERE id = ?`, angler); err != nil {
+		if err := rewritten(ctx, tx, angler); err != nil {
 			return err
 		}
 		b, err := s.BelongingsOf(ctx, angler)

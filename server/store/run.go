@@ -42,9 +42,16 @@ func (s *Store) Met(ctx context.Context, angler uuid.UUID, since time.Time) (map
 	return out, err
 }
 
-// logged counts a writing of the log; at a bend as one of the ground too: where a run lies rests on it.
-func logged(ctx context.Context, tx *sqlx.Tx, angler, spell uuid.UUID) error {
-	_, err := tx.ExecContext(ctx, `UPDATE angler SET log = log + 1, ground = ground + EXISTS (SELECT 1 FROM spell p
-		JOIN spot s ON s.id = p.spot_id WHERE p.id = ? AND s.bend > 0) WHERE id = ?`, spell, angler)
+// logging is what is about to be written of a log: a spell as it stands, if it does, and the spot it moves to, if it may move.
+type logging struct{ spell, spot uuid.UUID }
+
+// logged counts a writing of the log; at a bend as one of the ground too: where a run lies rests on it. It stands before
+// what is written, so that an angler's writers come one after the other: rows of the log lock their angler's for
+// reading, and two who then went on to count would each wait for the other.
+func logged(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, l logging) error {
+	_, err := tx.ExecContext(ctx, `UPDATE angler SET log = log + 1, ground = ground + (
+			EXISTS (SELECT 1 FROM spot WHERE id = ? AND bend > 0) OR
+			EXISTS (SELECT 1 FROM spell p JOIN spot s ON s.id = p.spot_id WHERE p.id = ? AND s.bend > 0))
+		WHERE id = ?`, l.spot, l.spell, angler)
 	return err
 }

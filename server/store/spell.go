@@ -163,6 +163,9 @@ const spellColumns = `p.id, p.revision, p.spot_id, p.target, p.started_at, p.end
 // [ConflictError]. It returns the spell's revision, and whether it was not there before.
 func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revision int, isNew bool, err error) {
 	err = s.within(ctx, func(tx *sqlx.Tx) error {
+		if err := logged(ctx, tx, angler, logging{sp.ID, sp.SpotID}); err != nil {
+			return err
+		}
 		if err := owned(ctx, tx, "spot", angler, sp.SpotID); err != nil {
 			return err
 		}
@@ -175,10 +178,7 @@ func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revis
 				return err
 			}
 		}
-		if err := counted(ctx, tx, sp.ID); err != nil {
-			return err
-		}
-		return logged(ctx, tx, angler, sp.ID)
+		return counted(ctx, tx, sp.ID)
 	})
 	return revision, isNew, err
 }
@@ -312,7 +312,7 @@ func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions
 // DeleteSpell removes a spell and its catches.
 func (s *Store) DeleteSpell(ctx context.Context, angler, id uuid.UUID) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error {
-		if err := logged(ctx, tx, angler, id); err != nil {
+		if err := logged(ctx, tx, angler, logging{spell: id}); err != nil {
 			return err
 		}
 		return gone(tx.ExecContext(ctx, `DELETE FROM spell WHERE id = ? AND angler_id = ?`, id, angler))

@@ -109,6 +109,17 @@ func (s *Store) Whole(ctx context.Context, f func(s *Store) error) error {
 	return s.within(ctx, func(tx *sqlx.Tx) error { return f(&Store{pool: s.pool, db: tx}) })
 }
 
+// InTurn is Whole, one after the other for an angler's writers, whatever of the angler's they write first.
+func (s *Store) InTurn(ctx context.Context, angler uuid.UUID, f func(s *Store) error) error {
+	return s.within(ctx, func(tx *sqlx.Tx) error {
+		var one int
+		if err := tx.GetContext(ctx, &one, `SELECT 1 FROM angler WHERE id = ? FOR UPDATE`, angler); err != nil {
+			return notFound(err)
+		}
+		return f(&Store{pool: s.pool, db: tx})
+	})
+}
+
 // ground writes what an angler's spots rest on: waters, stations, readings, the spots
 // themselves. It is counted first, so that an angler's writers come one after the other.
 func (s *Store) ground(ctx context.Context, angler uuid.UUID, f func(tx *sqlx.Tx) error) error {

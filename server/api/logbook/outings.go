@@ -204,7 +204,7 @@ func (s service) putOuting(ctx context.Context, as *web.Scope, in *outingInput) 
 	}
 	var kept []string
 	var clashes []clashOut
-	err := s.Store.Whole(ctx, func(st *store.Store) error {
+	err := s.Store.InTurn(ctx, as.Angler, func(st *store.Store) error {
 		if err := st.BeginOuting(ctx, as.Angler, in.ID, as.Now()); err != nil {
 			return err
 		}
