@@ -1,6 +1,8 @@
 package bylaw_test
 
 import (
+	"slices"
+	"strings"
 	"testing"
 	"time"
 
@@ -12,6 +14,9 @@ import (
 )
 
 var everyFish = []bylaw.Species{pompano, drum, redDrum, flounder, seabream, bass}
+
+// everyClass one may be of: not said, of none, of some.
+var everyClass = [][]string{nil, {}, {"visitor"}, {"charter"}, {"visitor", "charter"}}
 
 func someRule(authorities ...string) *rapid.Generator[bylaw.Rule] {
 	return rapid.Custom(func(t *rapid.T) bylaw.Rule {
@@ -36,6 +41,7 @@ func someRule(authorities ...string) *rapid.Generator[bylaw.Rule] {
 		r.Status = rapid.SampledFrom([]bylaw.Status{"", "", "", "", bylaw.ReleaseOnly, bylaw.Closed, bylaw.Protected}).Draw(t, "status")
 		r.Measure = rapid.SampledFrom([]bylaw.Measure{"", bylaw.Total, bylaw.Fork, bylaw.Pinched}).Draw(t, "measure")
 		r.Voluntary = rapid.IntRange(0, 5).Draw(t, "code") == 0
+		r.Licence = rapid.SampledFrom([]string{"", "", "", "Visitor", "charter"}).Draw(t, "licence")
 		if rapid.Bool().Draw(t, "part") {
 			where := rapid.SampledFrom([][2]float64{{30, 31.5}, {30.5, 31.2}, {31.1, 32}}).Draw(t, "where")
 			r.Area.Ring = box(where[0], where[1])
@@ -54,6 +60,7 @@ func someAsked(t *rapid.T) *bylaw.Asked {
 	q.Place = at(rapid.SampledFrom([]float64{30.2, 31, 31.15, 31.8, 33}).Draw(t, "place"))
 	q.Time = now.AddDate(0, rapid.IntRange(0, 11).Draw(t, "month"), 0)
 	q.Fish.Measure = rapid.SampledFrom([]bylaw.Measure{"", bylaw.Total, bylaw.Fork, bylaw.Pinched}).Draw(t, "measured")
+	q.Licences = rapid.SampledFrom(everyClass).Draw(t, "licences")
 	q.Fish.ErrorM = rapid.SampledFrom([]float64{0, 0, 0.02}).Draw(t, "error")
 	for range rapid.IntRange(0, 5).Draw(t, "kept") {
 		q.Kept = append(q.Kept, bylaw.Kept{Species: rapid.SampledFrom(everyFish).Draw(t, "of"),
@@ -114,6 +121,27 @@ func TestAnotherAuthorityNeverKeeps(t *testing.T) {
 	})
 }
 
+// Who has not said which licence they hold is never told to keep what, once said, they must put back.
+func TestAClassNotSaidNeverKeeps(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		rules := rapid.SliceOfN(someRule("A", "A", "A", "B"), 1, 4).Draw(t, "rules")
+		for i := range rules { // so that they meet
+			rules[i].Species, rules[i].Seasons, rules[i].Status, rules[i].Voluntary = []string{"any"}, nil, bylaw.Limits, false
+		}
+		q := someAsked(t)
+		q.Fish.Measure, q.Place = "", at(31)
+		for inches := 8.; inches < 32; inches++ {
+			q.Fish.LengthM, q.Licences = inches*inch, nil
+			if bylaw.Judge(rules, q).Word != bylaw.Keep {
+				continue
+			}
+			for _, q.Licences = range everyClass {
+				assert.NotEqual(t, bylaw.Release, bylaw.Judge(rules, q).Word, "%v: %g in", q.Licences, inches)
+			}
+		}
+	})
+}
+
 // Without a rule that permits, nothing is ever kept; a verdict does not depend on the order of rules.
 func TestUnknownNeverBecomesKeep(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
@@ -123,7 +151,7 @@ func TestUnknownNeverBecomesKeep(t *testing.T) {
 		permitted := false
 		for _, r := range rules {
 			permitted = permitted || !r.Voluntary && r.Status == bylaw.Limits && r.Of(q.Fish.Species) && r.Holds(q.Time) && r.At(q.Place,
-				false) &&
+				false) && (r.Licence == "" || q.Licences == nil || slices.Contains(q.Licences, strings.ToLower(r.Licence))) &&
 				(r.MinM > 0 || r.MaxM > 0 || r.OverM > 0 || r.Bag != nil || r.BoatBag != nil)
 		}
 		if !permitted {
