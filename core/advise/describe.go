@@ -46,7 +46,7 @@ func describe(q *Question, m *spot.Moment, r *rankedOption) Choice {
 		For: q.forIt(r), Cautions: choiceCautions(q, r), contrast: contrast}
 	ch.Reasons = q.reasons(r, &ch)
 	ch.Sentence = fmt.Sprintf(words.OnInOfWater, name, article.Replace(" " + q.Units.Fill(fill.Replace(r.rig.Short)))[1:],
-		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowDepth(depth))
+		preposition(r.mark), prose.WithArticle(r.mark.Name), q.Units.ShowWater(depth))
 	ch.Card = Card{KitID: owned, OfferingID: r.offering.ID, Offering: name, Approach: r.offering.Approach, Finish: r.offering.Finish,
 		Hooked: r.offering.Hooked, Size: q.Units.ShowShort(r.offering.LengthM), RigID: r.rig.ID, Rig: r.rig.Name, Mark: r.mark.Name,
 		Cast: cast.Says(q.Units), Tip: q.Units.Fill(r.rig.Tip), Bite: prose.Capital(q.Units.Fill(r.rig.Bite)) + ".",

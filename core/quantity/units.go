@@ -90,6 +90,7 @@ func show(si float64, chosen, otherwise string, d decimals) string {
 var (
 	depthDecimals  = decimals{"m": 2, "ft": 1}
 	coarseDecimals = decimals{"m": 1}
+	waterDecimals  = decimals{"m": 1, "ft": 1}
 	heightDecimals = decimals{"m": 1}
 	windDecimals   = decimals{"m/s": 1}
 	boatDecimals   = decimals{"kn": 1, "m/s": 1, "km/h": 1, "mph": 1}
@@ -103,6 +104,14 @@ func (u Units) ShowDepth(m float64) string {
 		return show(m, u.Depth, "m", coarseDecimals)
 	}
 	return show(m, u.Depth, "m", depthDecimals)
+}
+
+// ShowWater shows the water over a mark in a sentence, as closely as a tide is predicted: "0.34 m", "2.0 m", "6.6 ft".
+func (u Units) ShowWater(m float64) string {
+	if math.Abs(m) < 0.995 {
+		return u.ShowDepth(m)
+	}
+	return show(m, u.Depth, "m", waterDecimals)
 }
 
 // coarseDepth and more is told to the decimetre or the foot, metres.

@@ -104,7 +104,7 @@ func says(a Asked, list []Presented) string {
 			depth = "on the surface"
 		}
 		out = append(out, fmt.Sprintf(words.InOfWaterOverThe, prose.Capital(p.Offering.Name), depth,
-			a.Units.ShowDepth(p.Mark.Depth(a.Moment.LevelM)), prose.LowerFirst(p.Mark.Name), c.Says(a.Units)))
+			a.Units.ShowWater(p.Mark.Depth(a.Moment.LevelM)), prose.LowerFirst(p.Mark.Name), c.Says(a.Units)))
 	}
 	if dark := a.Moment.DarkBelow(); dark > 0 {
 		out = append(out, fmt.Sprintf(words.TheWaterIsDarkBelow, a.Units.ShowDepth(dark)))

@@ -32,7 +32,7 @@ func (m *Moment) Headline(u quantity.Units) string {
 			parts = append(parts, fmt.Sprintf(words.IsDry, prose.WithArticle(k.Name)))
 			continue
 		}
-		parts = append(parts, u.ShowDepth(d)+" "+where(k.Kind)+" "+prose.WithArticle(k.Name))
+		parts = append(parts, u.ShowWater(d)+" "+where(k.Kind)+" "+prose.WithArticle(k.Name))
 	}
 	return prose.Capital(strings.Join(parts, ", "))
 }
