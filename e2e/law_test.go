@@ -1,12 +1,16 @@
 package e2e
 
 import (
+	"net/http"
 	"testing"
 
+	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/demo"
 	"greypebble/e2e/browser"
+	"greypebble/testkit"
 )
 
 // closing the whole sound, as a club passes it on.
@@ -109,7 +113,11 @@ func TestAFishIsJudgedWithNoSignal(t *testing.T) {
 
 // What is closed by a bylaw is closed everywhere, with no signal too: the water says so and nothing is advised.
 func TestAClosedSeasonShutsThePlace(t *testing.T) {
-	p := signedIn(t, "wren", browser.Desk)
+	name := kit.Newcomer(t, "wren", testkit.ALog)
+	c := kit.As(t, name)
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/plans/"+uuid.NewString(), testkit.APlan(c.ID("Kettle Bar")), nil))
+	p := open(t, browser.Desk)
+	require.NoError(t, p.SignIn(name, demo.Password))
 	require.NoError(t, p.Go("/set-up/bylaws"))
 	handFile(t, p, "Choose a file of rules", "board.yaml", closing)
 	require.NoError(t, p.WaitText("1 rule would be added"))
@@ -124,6 +132,7 @@ func TestAClosedSeasonShutsThePlace(t *testing.T) {
 	// Each page once, since this browser keeps none of them.
 	require.NoError(t, p.Click("Ahead"))
 	require.NoError(t, p.WaitText("Anything that is on"))
+	require.NoError(t, p.WaitText("Kettle Bar is closed then: Sound nursery."))
 	require.NoError(t, p.Click("Tie on"))
 	require.NoError(t, p.WaitText("Nothing may be taken here now."))
 	require.NoError(t, p.Click("Water"))

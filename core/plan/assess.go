@@ -6,7 +6,9 @@ import (
 	"strings"
 	"time"
 
+	"greypebble/core/playbook"
 	"greypebble/core/quantity"
+	"greypebble/core/spot"
 	"greypebble/core/words"
 )
 
@@ -109,6 +111,36 @@ func later(a, b time.Time) time.Time {
 	return b
 }
 
+// SaysClosed tells by which rule a stay cannot be kept: one that closes the spot, or, where a target is named, one under
+// which it may not be fished for; "" where there is none.
+func SaysClosed(sp *spot.Spot, target *playbook.Target, arrive, leave time.Time) string {
+	if rule, _ := sp.ClosedBetween(nil, arrive, leave); rule != nil {
+		return fmt.Sprintf(words.ClosedThen, sp.Name, rule.Name())
+	}
+	if target == nil {
+		return ""
+	}
+	fish := target.Species()
+	if rule, _ := sp.ClosedBetween(&fish, arrive, leave); rule != nil {
+		return fmt.Sprintf(words.NotForItThen, sp.Name, target.InSentence(), rule.Name())
+	}
+	return ""
+}
+
+// closes says what closes a spot at a time: a rule, its hours, or a rule for what is sought.
+func (o *Outlook) closes(at int, t time.Time) string {
+	sp := o.Asked.Spots[at]
+	if c := sp.Closing(t); c != nil {
+		return fmt.Sprintf(words.ClosesIt, c.Name())
+	}
+	for _, k := range o.Asked.Targets {
+		if c := sp.Unsought(k.Species(), t); c != nil && sp.OpenToday(t) {
+			return fmt.Sprintf(words.ForbidsIt, c.Name(), k.InSentence())
+		}
+	}
+	return words.ItsHoursCloseIt
+}
+
 // bars says why one cannot fish at a spot at a moment; "" where one can.
 func (o *Outlook) bars(at int, t time.Time, d Day) string {
 	p := &o.Places[at]
@@ -120,7 +152,7 @@ func (o *Outlook) bars(at int, t time.Time, d Day) string {
 	case DoNot:
 		return p.Against[hour]
 	case Closed:
-		return words.ARuleClosesIt
+		return o.closes(at, t)
 	case Shut:
 		return words.TheWaterShutsTheWay
 	case Open, Thin:

@@ -97,6 +97,12 @@ func TestAnOutlookSaysWhatStandsAgainstGoing(t *testing.T) {
 	for _, s := range look(t, closed).Places[pier].State {
 		assert.Equal(t, plan.Closed, s)
 	}
+	o = look(t, closed)
+	_, found := o.Assess(plan.Day{From: o.From, Until: o.End(), Spots: []int{pier}, Legs: 1,
+		Way: func(int, int) (time.Duration, bool) { return 0, true }},
+		[]plan.Pin{{Spot: pier, Arrive: o.From.Add(time.Hour), Leave: o.From.Add(2 * time.Hour)}}, time.UTC, quantity.Metric)
+	require.Len(t, found, 1)
+	assert.Contains(t, found[0].Says, ": Refuge closes it.")
 }
 
 // By another manner a spot's ways are that manner's: what a wader cannot pass a kayak floats over, and

@@ -72,6 +72,23 @@ func (s *Spot) Unsought(fish bylaw.Species, t time.Time) *Closure {
 	return nil
 }
 
+// ClosedBetween is the first rule that closes the spot within an interval, or under which a fish may not be fished for there
+// (nil: whatever is sought), and from when on; nil where there is none.
+func (s *Spot) ClosedBetween(fish *bylaw.Species, from, to time.Time) (*Closure, time.Time) {
+	for _, t := range s.turns(from, to) {
+		if c := s.Closing(t); c != nil {
+			return c, t
+		}
+		if fish == nil {
+			continue
+		}
+		if c := s.Unsought(*fish, t); c != nil {
+			return c, t
+		}
+	}
+	return nil, time.Time{}
+}
+
 // ReleaseOnly is the rule under which a fish may be fished for and none kept at a time; nil where there is none.
 func (s *Spot) ReleaseOnly(fish bylaw.Species, t time.Time) *Closure {
 	if len(s.Rules) == 0 {

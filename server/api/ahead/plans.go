@@ -41,6 +41,7 @@ type planListed struct {
 	From     time.Time `json:"from"`
 	To       time.Time `json:"to"`
 	Spots    []string  `json:"spots" nullable:"false" doc:"names, in the order of the day; of those that are left"`
+	Closed   []string  `json:"closed" nullable:"false" doc:"which stays a rule entered since closes, or forbids what is sought there, as sentences"`
 	TimeZone string    `json:"time_zone" doc:"of the first"`
 }
 
@@ -83,10 +84,15 @@ func (s service) plans(ctx context.Context, as *web.Scope, in *plansInput) (*pla
 	if err != nil {
 		return nil, err
 	}
+	book, err := as.Book(ctx)
+	if err != nil {
+		return nil, err
+	}
 	out := &plansOutput{}
 	out.Body.Plans = []planListed{}
 	for _, p := range list {
-		one := planListed{ID: p.ID.String(), Revision: p.Revision, Name: p.Name, From: p.From, To: p.To, Spots: []string{}, TimeZone: "UTC"}
+		one := planListed{ID: p.ID.String(), Revision: p.Revision, Name: p.Name, From: p.From, To: p.To, Spots: []string{}, Closed: []string{},
+			TimeZone: "UTC"}
 		for _, k := range p.Stays {
 			for _, sp := range spots {
 				if sp.ID == k.Spot {
@@ -94,6 +100,10 @@ func (s service) plans(ctx context.Context, as *web.Scope, in *plansInput) (*pla
 						one.TimeZone = sp.Clock.String()
 					}
 					one.Spots = append(one.Spots, sp.Name)
+					target, _ := book.Target(k.Target) // none, or none any longer: whatever is sought
+					if says := plan.SaysClosed(&sp.Spot.Spot, target, k.Arrive, k.Leave); says != "" {
+						one.Closed = append(one.Closed, says)
+					}
 				}
 			}
 		}

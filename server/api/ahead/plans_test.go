@@ -224,6 +224,39 @@ func TestTheSheetOfADay(t *testing.T) {
 	assert.Contains(t, strings.Join(s.Stops[1].Against, " "), "packing included; there are 10 min")
 }
 
+// A rule entered after a plan was kept is told of where one's plans are listed: one that closes the place, one that forbids
+// what is sought there; not one of another time.
+func TestARuleThatClosesAPlanIsTold(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	bar := c.ID("Kettle Bar")
+	first := barLeg(t, c)
+	p := testkit.APlan(bar)
+	p["stays"] = []object{{"spot_id": bar, "arrive": first.Arrive, "leave": first.Leave, "target": "red-drum"}}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/plans/"+uuid.NewString(), p, nil))
+	said := func(more object) []string {
+		t.Helper()
+		rule, body := "/bylaws/"+uuid.NewString(), object{"source": "Invented handbook", "checked": "2026-05-03", "name": "Winter rest"}
+		for k, v := range more {
+			body[k] = v
+		}
+		var said any
+		require.Equal(t, http.StatusOK, c.Do("PUT", rule, body, &said), "%v", said)
+		var list struct{ Plans []struct{ Closed []string } }
+		require.Equal(t, http.StatusOK, c.Do("GET", "/plans", nil, &list))
+		require.Len(t, list.Plans, 1)
+		require.Equal(t, http.StatusNoContent, c.Do("DELETE", rule, nil, nil))
+		return list.Plans[0].Closed
+	}
+	season := func(from, to string) []object { return []object{{"from": from, "to": to}} }
+	assert.Equal(t, []string{"Kettle Bar is closed then: Winter rest."},
+		said(object{"species": []string{"any"}, "status": "closed", "seasons": season("11-15", "12-15")}))
+	assert.Empty(t, said(object{"species": []string{"any"}, "status": "closed", "seasons": season("12-15", "12-31")}))
+	assert.Equal(t, []string{"At Kettle Bar nobody may fish for red drum then: Winter rest."},
+		said(object{"species": []string{"red drum"}, "status": "closed", "seasons": season("11-15", "12-15")}))
+	assert.Empty(t, said(object{"species": []string{"black drum"}, "status": "closed", "seasons": season("11-15", "12-15")}))
+	assert.Empty(t, said(object{"species": []string{"any"}, "status": "closed", "voluntary": true, "seasons": season("11-15", "12-15")}))
+}
+
 // What cannot be a day is refused, and what stands against one is said.
 func TestADayThatCannotBe(t *testing.T) {
 	c := kit.Fresh(t, "wren")

@@ -4,6 +4,7 @@ import { api } from '../api/client';
 import { keys } from '../api/keys';
 import { clock, day } from '../format/time';
 import { ahead as say } from '../words/ahead';
+import { sentences } from '../words/joined';
 
 /** Plans that are kept and not over, the next first. */
 export function PlanList() {
@@ -26,6 +27,7 @@ export function PlanList() {
                 ].join(', ')}
               </span>
             </Link>
+            {p.closed.length > 0 && <p className="caution">{sentences(...p.closed)}</p>}
           </li>
         ))}
       </ul>

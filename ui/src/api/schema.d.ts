@@ -7188,6 +7188,8 @@ export interface components {
             to: string;
         };
         PlanListed: {
+            /** @description which stays a rule entered since closes, or forbids what is sought there, as sentences */
+            closed: string[];
             /** Format: date-time */
             from: string;
             /** Format: uuid */
