@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"net/http"
 	"testing"
 
@@ -199,4 +200,55 @@ func TestAFishIsTreatedWell(t *testing.T) {
 	require.NoError(t, p.Still())
 	picture(t, p, "live-bait")
 	noViolations(t, p, "live bait")
+}
+
+// An area is drawn where the rule is written; half of one is no rule, and never one for everywhere.
+func TestAnAreaIsDrawnForARule(t *testing.T) {
+	name := kit.Newcomer(t, "wren", testkit.NoLog)
+	p := open(t, browser.Desk)
+	require.NoError(t, p.SignIn(name, demo.Password))
+	require.NoError(t, p.Go("/set-up/bylaws"))
+	require.NoError(t, p.Click("Enter a rule"))
+	require.NoError(t, p.Pick("Which fish", "Red drum"))
+	require.NoError(t, p.Fill("A person and day", "2"))
+	require.NoError(t, p.Fill("Source", "Leaflet 4"))
+	require.NoError(t, p.Pick("Where", "an area drawn here"))
+	require.NoError(t, p.Wait(`!!document.querySelector('.map-view[data-moving=false] canvas')`))
+	require.NoError(t, p.Fill("Called", "the inner flats"))
+	eval[any](t, p, `document.querySelector('.map-view').scrollIntoView({ block: 'center' }), true`)
+	save := `[...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep the rule').disabled`
+	corners := [][2]float64{{0.3, 0.3}, {0.7, 0.35}, {0.65, 0.75}}
+	for n, q := range corners {
+		require.NoError(t, p.Wait(save+" === true"))
+		touchMap(t, p, q[0], q[1])
+		require.NoError(t, p.Wait(fmt.Sprintf(`document.querySelector('[aria-label="Its corners"]').value.split(';').length === %d`, n+1)))
+	}
+	require.NoError(t, p.WaitText("3 corners."))
+	require.NoError(t, p.WaitText("Red drum, in the inner flats: 2 a person and day."))
+	require.NoError(t, p.Click("Take the last back"))
+	require.NoError(t, p.Wait(save+" === true"))
+	touchMap(t, p, 0.6, 0.7)
+	require.NoError(t, p.WaitText("3 corners."))
+	require.NoError(t, p.Still())
+	picture(t, p, "bylaw-area")
+	noViolations(t, p, "an area being drawn")
+	require.NoError(t, p.Click("Keep the rule"))
+	require.NoError(t, p.WaitText("The rule is kept"))
+	var kept struct {
+		Bylaws []struct {
+			Area *struct {
+				Name string
+				Ring []struct{ Lat, Lon float64 }
+			}
+		}
+	}
+	require.Equal(t, http.StatusOK, kit.As(t, name).Do("GET", "/bylaws", nil, &kept))
+	require.Len(t, kept.Bylaws, 1)
+	require.NotNil(t, kept.Bylaws[0].Area)
+	assert.Equal(t, "the inner flats", kept.Bylaws[0].Area.Name)
+	assert.Len(t, kept.Bylaws[0].Area.Ring, 3)
+	for _, q := range kept.Bylaws[0].Area.Ring {
+		assert.InDelta(t, 31.2, q.Lat, 0.5)
+		assert.InDelta(t, -45.1, q.Lon, 0.5)
+	}
 }

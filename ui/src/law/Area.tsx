@@ -1,14 +1,17 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { Input, Select } from 'antd';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { keys } from '../api/keys';
 import { law as say } from '../words/law';
 
+// With the map's library, fetched when an area is drawn.
+const AreaMap = lazy(() => import('./AreaMap'));
+
 type AreaBody = Schemas['AreaBody'];
 const written = 'written';
 
-/** Where a rule holds: everywhere, within a zone drawn on the map, or within corners written down. */
+/** Where a rule holds: everywhere, within a zone of a water, or within corners touched on its map or written down. */
 export function Area({
   area,
   onArea,
@@ -22,9 +25,13 @@ export function Area({
   });
   const zones = each.flatMap((w) => w.data?.zones ?? []);
   const same = zones.find((z) => JSON.stringify(z.ring) === JSON.stringify(area?.ring));
-  const [own, setOwn] = useState(!!area && !same);
+  const [picked, setOwn] = useState<boolean>();
+  // One of no zone there is was drawn; which zones there are is known a moment later.
+  const own = picked ?? (!!area && !same && !waters.isPending && !each.some((w) => w.isPending));
   const [corners, setCorners] = useState(() => (area ? textOf(area.ring) : ''));
-  const [wrong, setWrong] = useState(false);
+  const points = pointsOf(corners);
+  const draw = (ring: AreaBody['ring'] | undefined) =>
+    onArea({ ...(area?.name ? { name: area.name } : {}), ring: ring ?? [] });
   return (
     <fieldset>
       <legend>{say.where}</legend>
@@ -42,8 +49,9 @@ export function Area({
             onChange={(v: string) => {
               const zone = zones.find((z) => z.id === v);
               setOwn(v === written);
+              if (v === written) setCorners(textOf(area?.ring ?? []));
               if (zone) onArea({ name: zone.name, ring: zone.ring });
-              else if (v === '') onArea(undefined);
+              else onArea(v === written ? { ring: [], ...area } : undefined);
             }}
           />
           <span className="quiet small">{say.whereHint}</span>
@@ -60,21 +68,30 @@ export function Area({
           </label>
         )}
         {own && (
+          <Suspense fallback={null}>
+            <AreaMap
+              ring={points ?? []}
+              onRing={(ring) => {
+                setCorners(textOf(ring));
+                draw(ring);
+              }}
+            />
+          </Suspense>
+        )}
+        {own && (
           <label className="wide">
             {say.corners}
             <Input
               aria-label={say.corners}
               placeholder={say.cornersHint}
-              status={wrong ? 'error' : ''}
+              status={points ? '' : 'error'}
               value={corners}
               onChange={(e) => {
                 setCorners(e.target.value);
-                const ring = ringOf(e.target.value);
-                setWrong(!ring);
-                if (ring) onArea({ ...(area?.name ? { name: area.name } : {}), ring });
+                draw(pointsOf(e.target.value));
               }}
             />
-            {wrong && <span className="caution small">{say.cornersWrong}</span>}
+            {!points && <span className="caution small">{say.cornersWrong}</span>}
           </label>
         )}
       </div>
@@ -84,15 +101,13 @@ export function Area({
 
 const textOf = (ring: AreaBody['ring']) => ring.map((p) => `${p.lat} ${p.lon}`).join('; ');
 
-/** Three corners or more, each latitude and longitude; nothing where one is not. */
-export function ringOf(text: string): AreaBody['ring'] | undefined {
+/** Corners, each latitude and longitude; nothing where one is not. */
+export function pointsOf(text: string): AreaBody['ring'] | undefined {
   const ring = text
     .split(';')
     .map((c) => c.trim())
     .filter(Boolean)
     .map((c) => c.split(/[\s,]+/).map(Number))
     .map(([lat, lon, ...more]) => ({ lat: more.length > 0 ? NaN : (lat ?? NaN), lon: lon ?? NaN }));
-  return ring.length >= 3 && ring.every((p) => Math.abs(p.lat) <= 90 && Math.abs(p.lon) <= 180)
-    ? ring
-    : undefined;
+  return ring.every((p) => Math.abs(p.lat) <= 90 && Math.abs(p.lon) <= 180) ? ring : undefined;
 }

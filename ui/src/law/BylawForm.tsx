@@ -34,14 +34,17 @@ export function BylawForm({
   const { letGo } = useLeaveGuard(b !== editing.body);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const set = (part: { [K in keyof Body]?: Body[K] | undefined }) => setBody(without({ ...b, ...part }));
-  const whole = b.species.length > 0 && b.source.trim() !== '' && /^\d{4}-\d\d-\d\d$/.test(b.checked);
+  // Half an area would be a rule for everywhere.
+  const placed = !b.area || b.area.ring.length >= 3;
+  const whole =
+    placed && b.species.length > 0 && b.source.trim() !== '' && /^\d{4}-\d\d-\d\d$/.test(b.checked);
   const asked = useDeferredValue(b);
   // The sentence is said before the source is known.
   const said = useQuery({
     queryKey: ['bylaw-said', editing.id, asked],
     queryFn: ({ signal }) =>
       api.checkBylaws({ bylaw: { ...asked, source: asked.source.trim() || '…' }, id: editing.id }, signal),
-    enabled: asked.species.length > 0 && /^\d{4}-\d\d-\d\d$/.test(asked.checked),
+    enabled: placed && asked.species.length > 0 && /^\d{4}-\d\d-\d\d$/.test(asked.checked),
     placeholderData: (before) => before,
     retry: false,
   });

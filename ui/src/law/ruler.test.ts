@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { cardM, scaleOf, stripsOf } from './ruler';
-import { ringOf } from './Area';
+import { pointsOf } from './Area';
 
 describe('a ruler on paper', () => {
   it('is drawn longer by what a card came out too short', () => {
@@ -25,21 +25,18 @@ describe('a ruler on paper', () => {
 
 describe('corners written down', () => {
   it('are read with commas or without', () => {
-    expect(ringOf('31.2 -45.1; 31.3, -45.1; 31.3 -45')).toEqual([
+    expect(pointsOf('31.2 -45.1; 31.3, -45.1; 31.3 -45')).toEqual([
       { lat: 31.2, lon: -45.1 },
       { lat: 31.3, lon: -45.1 },
       { lat: 31.3, lon: -45 },
     ]);
   });
+  it('may be none yet', () => {
+    expect(pointsOf('')).toEqual([]);
+    expect(pointsOf('31 -45;')).toEqual([{ lat: 31, lon: -45 }]);
+  });
   it('are refused where one is none', () => {
-    for (const bad of [
-      '',
-      '31 -45; 31 -44',
-      '31 -45; 31 -44; 31',
-      '91 0; 0 0; 1 1',
-      'a b; c d; e f',
-      '1 2 3; 1 2; 3 4',
-    ])
-      expect(ringOf(bad)).toBeUndefined();
+    for (const bad of ['31 -45; 31 -44; 31', '91 0; 0 0; 1 1', 'a b; c d; e f', '1 2 3; 1 2; 3 4'])
+      expect(pointsOf(bad)).toBeUndefined();
   });
 });

@@ -31,7 +31,7 @@ type Props = {
   cells?: Cells;
   levelM: number;
   contoursM: number[];
-  spots: ChartSpot[];
+  spots: Pick<ChartSpot, 'id' | 'name' | 'water_id' | 'lat' | 'lon' | 'open' | 'line' | 'marks' | 'shape'>[];
   /** Spots that were picked out; the rest stays faint. */
   shown: Set<string>;
   chosen: string;

@@ -60,10 +60,18 @@ export const law = {
   any: 'any fish, and the place itself',
   where: 'Where',
   everywhere: 'everywhere',
-  whereHint: 'A zone drawn on the map of a water can be taken here.',
-  drawn: 'corners written below',
+  whereHint: 'A zone of a water can be taken here, or an area drawn.',
+  drawn: 'an area drawn here',
+  onTheMapOf: 'On the map of',
+  noWaterToDrawOn: 'No water to draw on yet: write its corners.',
+  cornersTouched: (n: number) =>
+    n < 3
+      ? `Touch the map at each corner, or move the cross and press Enter: ${counted(n, 'corner', 'corners')} of at least 3.`
+      : `${counted(n, 'corner', 'corners')}.`,
+  takeTheLastBack: 'Take the last back',
+  beginAgain: 'Begin again',
   areaName: 'Called',
-  corners: 'Corners',
+  corners: 'Its corners',
   cornersWrong:
     'Expected three corners or more, latitude and longitude, like 31.2 -45.1; 31.3 -45.1; 31.3 -45',
   cornersHint: '31.2 -45.1; 31.3 -45.1; …',
