@@ -7188,7 +7188,7 @@ export interface components {
             to: string;
         };
         PlanListed: {
-            /** @description which stays a rule entered since closes, or forbids what is sought there, as sentences */
+            /** @description by which rules entered since stays cannot be kept, as sentences */
             closed: string[];
             /** Format: date-time */
             from: string;
