@@ -134,6 +134,8 @@ func TestAClosedSeasonShutsThePlace(t *testing.T) {
 	require.NoError(t, p.Click("Ahead"))
 	require.NoError(t, p.WaitText("Anything that is on"))
 	require.NoError(t, p.WaitText("Kettle Bar is closed then: Sound nursery."))
+	eval[any](t, p, `document.querySelector('.plan-list').scrollIntoView({ block: 'center' }), true`)
+	picture(t, p, "plans-closed")
 	require.NoError(t, p.Click("Tie on"))
 	require.NoError(t, p.WaitText("Nothing may be taken here now."))
 	require.NoError(t, p.Click("Water"))

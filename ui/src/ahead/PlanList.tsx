@@ -13,7 +13,7 @@ export function PlanList() {
   if (!q.data || q.data.plans.length === 0) return null;
   return (
     <>
-      <h3>{say.yourPlans}</h3>
+      <h3 className="plan-list-head">{say.yourPlans}</h3>
       <ul className="plan-list">
         {q.data.plans.map((p) => (
           <li key={p.id}>
