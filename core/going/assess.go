@@ -69,6 +69,17 @@ func (k *look) add(id string, s Severity, format string, args ...any) {
 	k.out = append(k.out, Caution{id, s, fmt.Sprintf(format, args...)})
 }
 
+// measured is a quantity that is put into words only where it is said: of most hours nothing is.
+type measured struct {
+	of    func(quantity.Units, float64) string
+	units *quantity.Units
+	value float64
+}
+
+func (m measured) String() string { return m.of(*m.units, m.value) }
+
+func (k *look) show(of func(quantity.Units, float64) string, value float64) measured { return measured{of, &k.units, value} }
+
 // limit adds a caution where a value has passed one.
 func (k *look) limit(id, of string, value float64, think, doNot string, args ...any) {
 	switch s := k.limits.passed(of, value); s {
@@ -149,7 +160,7 @@ func (k *look) cold() {
 	if s == Note {
 		return
 	}
-	temp := k.units.ShowTemperature(c)
+	temp := k.show(quantity.Units.ShowTemperature, c)
 	switch k.manner() {
 	case ground.Kayak:
 		k.add("cold", s, words.WaterOfTakesTheBreathAway, temp)
@@ -191,7 +202,7 @@ func (k *look) offshore() bool {
 
 func (k *look) kayak() {
 	wind, known := k.known(conditions.WindSpeed)
-	says := k.units.ShowWind(wind)
+	says := k.show(quantity.Units.ShowWind, wind)
 	switch {
 	case !known:
 		k.add("wind", Note, words.NobodyHasToldTheWindLook)
@@ -206,7 +217,7 @@ func (k *look) kayak() {
 	if h, told := k.waves(); told {
 		k.limit("waves", kayakWaves, h, words.WavesOfAreALotFor,
 			words.DoNotLaunchWavesOfAre,
-			k.units.ShowDepth(h))
+			k.show(quantity.Units.ShowDepth, h))
 	}
 	if k.sign("fog") {
 		k.add("fog", DoNot, words.DoNotLaunchInFogNobody)
@@ -220,13 +231,13 @@ func (k *look) kayak() {
 func (k *look) boat() {
 	if wind, known := k.known(conditions.WindSpeed); known {
 		k.limit("wind", boatWind, wind, words.WindOfIsALotFor2,
-			words.DoNotGoOutWindOf, k.units.ShowWind(wind))
+			words.DoNotGoOutWindOf, k.show(quantity.Units.ShowWind, wind))
 	} else {
 		k.add("wind", Note, words.NobodyHasToldTheWindLook2)
 	}
 	if h, told := k.waves(); told {
 		k.limit("waves", boatWaves, h, words.WavesOfAreALotFor2,
-			words.DoNotGoOutWavesOf, k.units.ShowDepth(h))
+			words.DoNotGoOutWavesOf, k.show(quantity.Units.ShowDepth, h))
 	}
 	if k.sign("fog") {
 		k.add("fog", Think, words.FogSlowASoundSignalAnd)
@@ -253,9 +264,9 @@ func (k *look) inlet() {
 	}
 	switch {
 	case swell >= breakingSwell:
-		k.add("inlet", DoNot, words.DoNotCrossTheEbbAgainst, k.units.ShowDepth(swell))
+		k.add("inlet", DoNot, words.DoNotCrossTheEbbAgainst, k.show(quantity.Units.ShowDepth, swell))
 	case swell >= steepSwell:
-		k.add("inlet", Think, words.TheEbbRunsOutAgainstOf, k.units.ShowDepth(swell))
+		k.add("inlet", Think, words.TheEbbRunsOutAgainstOf, k.show(quantity.Units.ShowDepth, swell))
 	}
 }
 
@@ -264,11 +275,11 @@ func (k *look) wading() {
 	if lowest, any := s.Access.Lowest(); any {
 		depth := k.m.LevelM - lowest
 		k.limit("depth", wadeDepth, depth, words.OfWaterOnTheWayIs,
-			words.DoNotWadeOfWaterOn, k.units.ShowDepth(depth))
+			words.DoNotWadeOfWaterOn, k.show(quantity.Units.ShowDepth, depth))
 	}
 	if run, known := k.m.Current(); known {
 		k.limit("run", wadeRun, math.Abs(run), words.TheWaterRunsAtItTakes,
-			words.DoNotWadeTheWaterRuns, k.units.ShowRun(math.Abs(run)))
+			words.DoNotWadeTheWaterRuns, k.show(quantity.Units.ShowRun, math.Abs(run)))
 	}
 	if k.at("surf beach") && k.m.Sun.Altitude < sky.CivilTwilight {
 		k.add("surf at night", DoNot, words.DoNotWadeInSurfAt)
@@ -283,7 +294,7 @@ func (k *look) onFoot() {
 	case k.at("surf beach"):
 		if h := k.m.Swell(); told {
 			k.limit("surf", breakers, h, words.BreakersOfAreHeavyToStand,
-				words.DoNotStandOrFishIn, k.units.ShowDepth(h))
+				words.DoNotStandOrFishIn, k.show(quantity.Units.ShowDepth, h))
 			if r, err := water.RunUp(swell, k.m.Believed[conditions.SwellPeriod].Value, beachSlope); err == nil && k.m.Spot.StandM != nil {
 				k.washed(r)
 			}
@@ -308,7 +319,7 @@ func (k *look) washed(runUp float64) {
 	clear := above - runUp
 	k.limit("run-up", rockClear, clear, words.WavesRunUpToWithinOf,
 		words.DoNotGoOutOnIt,
-		k.units.ShowDepth(math.Max(clear, 0)), k.units.ShowDepth(above), k.units.ShowDepth(runUp))
+		k.show(quantity.Units.ShowDepth, math.Max(clear, 0)), k.show(quantity.Units.ShowDepth, above), k.show(quantity.Units.ShowDepth, runUp))
 }
 
 func (k *look) place() {

@@ -106,36 +106,35 @@ type levelAt struct {
 // finely a crossing is known.
 const finely = 50 * time.Millisecond
 
-// when a monotone stretch crosses a limit, to [finely]; just after it, so that the level has passed.
-// The secant of the bracket's ends, the one that stayed weighed down (the Illinois rule: Dowell and
-// Jarratt 1971), lands beside the crossing in a few steps; a step that hardly gains is a halving.
-// The first step takes the stretch for a half cosine, which between two turns it nearly is.
+// when a monotone stretch crosses a limit, to [finely]; just after it, so that the level has passed. The first guess and its
+// slope take the stretch for a half cosine, which between two turns it nearly is; then the secant of the last two, and a
+// halving now and then in case they lead astray. Beside the crossing it is caught between two.
 func when(c *tide.Curve, from, to levelAt, limit float64) time.Time {
-	a, b, ya, yb := from.t, to.t, from.m-limit, to.m-limit
-	below := ya < 0
-	along := math.Acos(1-2*ya/(ya-yb)) / math.Pi
-	for wide := b.Sub(a); wide > finely; wide = b.Sub(a) {
-		at := time.Duration(float64(wide) * along)
-		// A hair beyond on either side, so that the crossing is soon held between two.
-		at = min(max(at, finely/2), wide-finely/2)
-		m := a.Add(at)
-		y := c.Level(m) - limit
-		if (y < 0) == below {
-			a, ya, yb = m, y, yb/2
+	wide := float64(to.t.Sub(from.t))
+	phase := math.Acos(1 - 2*(from.m-limit)/(from.m-to.m))
+	at, slope := wide*phase/math.Pi, (to.m-from.m)*math.Sin(phase)*math.Pi/2/wide
+	before, was := math.NaN(), 0.0
+	for a, b, n := 0.0, wide, 0; b-a > float64(finely); n++ {
+		y := c.Level(from.t.Add(time.Duration(at))) - limit
+		if (y < 0) == (from.m < limit) {
+			a = at
 		} else {
-			b, yb, ya = m, y, ya/2
+			b = at
 		}
-		if b.Sub(a) > wide/2 {
-			m = a.Add(b.Sub(a) / 2)
-			if y = c.Level(m) - limit; (y < 0) == below {
-				a, ya = m, y
-			} else {
-				b, yb = m, y
-			}
+		if n > 0 {
+			slope = (y - was) / (at - before)
 		}
-		along = ya / (ya - yb)
+		before, was = at, y
+		step := -y / slope
+		if math.Abs(step) < float64(finely) {
+			step = 0.9 * math.Copysign(float64(finely), a+b-2*at) // over to the other side
+		}
+		if at += step; n%4 == 3 || !(a < at && at < b) {
+			at = (a + b) / 2
+		}
+		wide = b
 	}
-	return b
+	return from.t.Add(time.Duration(wide))
 }
 
 // Both intersects two sets of windows; what shuts the sooner one names the end.

@@ -128,7 +128,7 @@ func unseen(w playbook.Word) bool { return w != playbook.Sign && playbook.Plain(
 
 // target on a mark: its rules in their families.
 func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean func(int) float64, by *ordinary.Yardstick) onTable {
-	out := onTable{ordinary: by.Log}
+	out := onTable{ordinary: by.Log, families: make([]int, 0, len(a.Rules))}
 	if t.water.Tideless {
 		for _, r := range b.About(by.Target) {
 			if k := &b.Rules[r]; k.Part != playbook.Taken && k.OfTide() {
@@ -136,10 +136,10 @@ func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean 
 			}
 		}
 	}
-	var f *family
+	var f family // each in turn
 	keep := func() {
-		if f != nil {
-			out.families = append(out.families, t.keep(f))
+		if len(f.terms) > 0 {
+			out.families = append(out.families, t.keep(&f))
 		}
 	}
 	group := -1
@@ -152,9 +152,9 @@ func (t *Table) target(b *playbook.Book, a *playbook.Applicable, mark int, mean 
 		if b.Rules[r.Rule].Presence() {
 			out.presence = append(out.presence, place)
 		}
-		if f == nil || group != r.Group || f.whole != r.Whole {
+		if group != r.Group || f.whole != r.Whole {
 			keep()
-			f, group = &family{whole: r.Whole}, r.Group
+			f, group = family{whole: r.Whole, terms: f.terms[:0]}, r.Group
 		}
 		f.own = f.own || own
 		f.terms = append(f.terms, term{at: place, mean: mean(r.Rule), ordinary: by.Rules[r.Rule]})
@@ -171,7 +171,9 @@ func (t *Table) keep(f *family) int {
 			return i
 		}
 	}
-	t.families = append(t.families, *f)
+	fresh := *f
+	fresh.terms = slices.Clone(f.terms)
+	t.families = append(t.families, fresh)
 	at := len(t.families) - 1
 	for _, k := range f.terms {
 		r := &t.rules[k.at]
