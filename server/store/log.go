@@ -92,8 +92,11 @@ type Summary struct {
 	Catches  int     `db:"catches"`
 }
 
-// rodHours of a spell: what it was paused is not fished.
-const rodHours = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0) / 3600`
+// rodSeconds and rodHours of a spell: what it was paused is not fished.
+const (
+	rodSeconds = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0)`
+	rodHours   = rodSeconds + ` / 3600`
+)
 
 // Spells of an angler that a filter lets through, newest first, with their
 // readings and catches.
@@ -149,7 +152,7 @@ func summed(ctx context.Context, q querier, where string, args []any) (sum Summa
 
 // sums of a [Summary].
 const sums = `COUNT(*) AS spells, COALESCE(SUM(p.caught = 0), 0) AS blanks, COALESCE(SUM(p.caught), 0) AS catches,
-	COALESCE(SUM(` + rodHours + `), 0) AS rod_hours`
+	COALESCE(SUM(` + rodSeconds + `) / 3600, 0) AS rod_hours`
 
 // Total of the spells a filter lets through.
 func (s *Store) Total(ctx context.Context, angler uuid.UUID, f Filter) (Summary, error) {
