@@ -78,7 +78,9 @@ type measured struct {
 
 func (m measured) String() string { return m.of(*m.units, m.value) }
 
-func (k *look) show(of func(quantity.Units, float64) string, value float64) measured { return measured{of, &k.units, value} }
+func (k *look) show(of func(quantity.Units, float64) string, value float64) measured {
+	return measured{of, &k.units, value}
+}
 
 // limit adds a caution where a value has passed one.
 func (k *look) limit(id, of string, value float64, think, doNot string, args ...any) {
@@ -217,7 +219,7 @@ func (k *look) kayak() {
 	if h, told := k.waves(); told {
 		k.limit("waves", kayakWaves, h, words.WavesOfAreALotFor,
 			words.DoNotLaunchWavesOfAre,
-			k.show(quantity.Units.ShowDepth, h))
+			k.show(quantity.Units.ShowHeight, h))
 	}
 	if k.sign("fog") {
 		k.add("fog", DoNot, words.DoNotLaunchInFogNobody)
@@ -237,7 +239,7 @@ func (k *look) boat() {
 	}
 	if h, told := k.waves(); told {
 		k.limit("waves", boatWaves, h, words.WavesOfAreALotFor2,
-			words.DoNotGoOutWavesOf, k.show(quantity.Units.ShowDepth, h))
+			words.DoNotGoOutWavesOf, k.show(quantity.Units.ShowHeight, h))
 	}
 	if k.sign("fog") {
 		k.add("fog", Think, words.FogSlowASoundSignalAnd)
@@ -264,9 +266,9 @@ func (k *look) inlet() {
 	}
 	switch {
 	case swell >= breakingSwell:
-		k.add("inlet", DoNot, words.DoNotCrossTheEbbAgainst, k.show(quantity.Units.ShowDepth, swell))
+		k.add("inlet", DoNot, words.DoNotCrossTheEbbAgainst, k.show(quantity.Units.ShowHeight, swell))
 	case swell >= steepSwell:
-		k.add("inlet", Think, words.TheEbbRunsOutAgainstOf, k.show(quantity.Units.ShowDepth, swell))
+		k.add("inlet", Think, words.TheEbbRunsOutAgainstOf, k.show(quantity.Units.ShowHeight, swell))
 	}
 }
 
@@ -275,7 +277,7 @@ func (k *look) wading() {
 	if lowest, any := s.Access.Lowest(); any {
 		depth := k.m.LevelM - lowest
 		k.limit("depth", wadeDepth, depth, words.OfWaterOnTheWayIs,
-			words.DoNotWadeOfWaterOn, k.show(quantity.Units.ShowDepth, depth))
+			words.DoNotWadeOfWaterOn, k.show(quantity.Units.ShowWater, depth))
 	}
 	if run, known := k.m.Current(); known {
 		k.limit("run", wadeRun, math.Abs(run), words.TheWaterRunsAtItTakes,
@@ -294,7 +296,7 @@ func (k *look) onFoot() {
 	case k.at("surf beach"):
 		if h := k.m.Swell(); told {
 			k.limit("surf", breakers, h, words.BreakersOfAreHeavyToStand,
-				words.DoNotStandOrFishIn, k.show(quantity.Units.ShowDepth, h))
+				words.DoNotStandOrFishIn, k.show(quantity.Units.ShowHeight, h))
 			if r, err := water.RunUp(swell, k.m.Believed[conditions.SwellPeriod].Value, beachSlope); err == nil && k.m.Spot.StandM != nil {
 				k.washed(r)
 			}

@@ -127,6 +127,13 @@ func SaysClosed(sp *spot.Spot, target *playbook.Target, arrive, leave time.Time)
 	return ""
 }
 
+// closed says that nobody may fish at a spot in the hour of a time; of one beyond the outlook nothing is known.
+func (o *Outlook) closed(at int, t time.Time) bool {
+	hour := int(t.Sub(o.From) / time.Hour)
+	states := o.Places[at].State
+	return !t.Before(o.From) && hour < len(states) && states[hour] == Closed
+}
+
 // closes says what closes a spot at a time: a rule, its hours, or a rule for what is sought.
 func (o *Outlook) closes(at int, t time.Time) string {
 	sp := o.Asked.Spots[at]

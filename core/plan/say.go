@@ -30,8 +30,11 @@ func (o *Outlook) Says(w Window, zone *time.Location, u quantity.Units) string {
 func (o *Outlook) SaysLeg(l Leg, zone *time.Location, u quantity.Units) string {
 	at := clockOn(l.Arrive, zone, u)
 	what := words.WaitingForTheWater
-	if l.Target >= 0 {
+	switch {
+	case l.Target >= 0:
 		what = o.Asked.Targets[l.Target].InSentence() + ", " + times(l.Edge())
+	case o.closed(l.Spot, l.Arrive):
+		what = words.NoFishingThen
 	}
 	if !l.Spare.Opens.IsZero() {
 		what += fmt.Sprintf(words.ToSpareFromTo, at(l.Spare.Opens), at(l.Spare.Closes))

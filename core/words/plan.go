@@ -8,6 +8,7 @@ const (
 	NobodyHasToldThatDaysWeather = "; nobody has told that day's weather yet"
 	ToSpareFromTo                = "; to spare from %s to %s"
 	WaitingForTheWater           = "waiting for the water"
+	NoFishingThen                = "no fishing then"
 	LeaveAtBackByAsGood          = "Leave at %s, back by %s: as good as %.0f ordinary hours."
 	Now                          = "Now: %s"
 	Next                         = "Next, %s: %s"
