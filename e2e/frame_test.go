@@ -255,3 +255,35 @@ func TestAStrangerWithAKeyboard(t *testing.T) {
 	enter(t, p, "Your password, to be sure it is you", strangersPassword+"\r")
 	require.NoError(t, p.Wait(fresh))
 }
+
+// A page begins at its top wherever the one before it was scrolled to; one gone back to stands where it was left.
+func TestAPageBeginsAtItsTop(t *testing.T) {
+	p := signedIn(t, "wren", browser.Desk)
+	top := func() float64 { return eval[float64](t, p, `document.querySelector('#main').scrollTop`) }
+	down := func() {
+		t.Helper()
+		require.NoError(t, p.Wait(`document.querySelector('#main').scrollHeight > document.querySelector('#main').clientHeight + 150`))
+		eval[any](t, p, `document.querySelector('#main').scrollTo(0, 100), true`)
+		require.NoError(t, p.Wait(`document.querySelector('#main').scrollTop === 100`))
+	}
+	setUp(t, p, "book/rules") // here already when it is come to again
+	require.NoError(t, p.WaitText("Write a rule of your own"))
+	for range 2 {
+		setUp(t, p, "you")
+		require.NoError(t, p.WaitText("Recovery codes"))
+		down()
+		setUp(t, p, "book/rules")
+		require.NoError(t, p.WaitText("Write a rule of your own"))
+		assert.Zero(t, top())
+	}
+	setUp(t, p, "you")
+	require.NoError(t, p.WaitText("Recovery codes"))
+	down()
+	require.NoError(t, p.Click("Back"))
+	require.NoError(t, p.Wait(`location.pathname === '/back'`))
+	require.NoError(t, p.WaitText("Blank for Florida pompano"))
+	assert.Zero(t, top())
+	eval[any](t, p, `history.back(), true`)
+	require.NoError(t, p.WaitText("Recovery codes"))
+	require.NoError(t, p.Wait(`document.querySelector('#main').scrollTop === 100`))
+}

@@ -321,7 +321,8 @@ func (k *look) washed(runUp float64) {
 	clear := above - runUp
 	k.limit("run-up", rockClear, clear, words.WavesRunUpToWithinOf,
 		words.DoNotGoOutOnIt,
-		k.show(quantity.Units.ShowDepth, math.Max(clear, 0)), k.show(quantity.Units.ShowDepth, above), k.show(quantity.Units.ShowDepth, runUp))
+		k.show(quantity.Units.ShowDepth, math.Max(clear, 0)), k.show(quantity.Units.ShowDepth, above),
+		k.show(quantity.Units.ShowDepth, runUp))
 }
 
 func (k *look) place() {

@@ -22,6 +22,7 @@ import { Sightings } from './Sightings';
 import { SavedFilters } from './SavedFilters';
 import { useFilters, type Filters } from './useFilters';
 import './back.css';
+import '../conditions/conditions.css';
 import { back as say } from '../words/back';
 
 const stages = (['flood', 'ebb'] as const).flatMap((s) => [
@@ -303,7 +304,7 @@ function SpellDetail({ s }: { s: Spell }) {
         </div>
       </dl>
       {s.catches.length > 0 && (
-        <ul className="fish">
+        <ul>
           {s.catches.map((c) => (
             <li key={c.id}>
               {[

@@ -10,6 +10,7 @@ import { Day } from './Day';
 import { Signal } from './Signal';
 import { SpotSelect } from './SpotSelect';
 import { momentMatters, useFold } from './fold';
+import { usePageTop } from './usePageTop';
 import './frame.css';
 import { frame as say } from '../words/frame';
 
@@ -29,6 +30,7 @@ export function Frame() {
   const here = usePlace();
   const ribbon = momentMatters(useLocation().pathname);
   const fold = useFold();
+  const page = usePageTop<HTMLElement>();
   const [entry, setEntry] = useState<Entry | null>(null);
   /** Once asked for it stays, so that it can close as it opened. */
   const [asked, setAsked] = useState(false);
@@ -99,7 +101,7 @@ export function Frame() {
         </header>
         {/* It scrolls, and must do so by the keyboard alone. */}
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-        <main className="main" id="main" tabIndex={0}>
+        <main className="main" id="main" tabIndex={0} {...page}>
           <Outlet />
         </main>
         {ribbon && (

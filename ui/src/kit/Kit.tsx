@@ -195,7 +195,7 @@ function KitForm(props: {
         </Checkbox>
       )}
       <Fault of={props.acts} />
-      <div className="kit-acts">
+      <div className="form-acts">
         <Button type="primary" onClick={() => onSave(b)}>
           {say.keep}
         </Button>

@@ -23,7 +23,7 @@ export function Compare({ stations }: { stations: Station[] }) {
   const options = stations.map((s) => ({ value: s.id, label: s.name }));
   const name = (id?: string) => stations.find((s) => s.id === id)?.name ?? '';
   return (
-    <div className="compare">
+    <div>
       <h3>{say.compareTwoStations}</h3>
       <div className="compare-two">
         <Select

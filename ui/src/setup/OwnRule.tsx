@@ -205,7 +205,7 @@ export function OwnRule({ book, onDone }: { book: Playbook; onDone: () => void }
         })}
       </p>
       <Fault of={[put]} />
-      <div className="kit-acts">
+      <div className="form-acts">
         <Button onClick={() => setRows([...rows, blank])}>{say.andAnotherCondition}</Button>
         <Button
           type="primary"

@@ -99,7 +99,7 @@ export function Rules() {
           }}
         />
       ) : (
-        <div className="kit-acts">
+        <div className="form-acts">
           <Button onClick={() => setWriting(true)}>{say.writeARuleOfYour}</Button>
           <ChooseFile
             says={say.bringAPlaybookFile}
@@ -160,7 +160,7 @@ function RuleRow({ rule: r, book, open }: { rule: Rule; book: Playbook; open: bo
     <li data-rule={r.id}>
       <details open={open || undefined}>
         <summary>
-          <span className="sign" aria-hidden="true">
+          <span className="rule-sign" aria-hidden="true">
             {r.factor >= 1 ? '+' : '−'}
           </span>
           <span className={r.off || r.silent ? 'off' : ''}>{r.says}</span>

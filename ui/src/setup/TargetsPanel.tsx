@@ -151,7 +151,7 @@ function TargetForm(props: { target: TargetFull; book: Playbook; onCopied: (id: 
         </label>
       ))}
       <Fault of={[put, remove]} />
-      <div className="kit-acts">
+      <div className="form-acts">
         <Button type="primary" onClick={() => put.mutate(isCopy ? copyId : t.id)}>
           {isCopy ? say.add(b.name) : say.keepForMe}
         </Button>
