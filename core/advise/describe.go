@@ -144,7 +144,7 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 		turns := tackle.TurnsIn(10, r.speedMS, turn)
 		c.Pace = fmt.Sprintf(words.TurnsIn10S, count1(turns))
 		work = append(work, Working{"Pace", c.Pace, fmt.Sprintf(words.ThroughTheWater10SA, sys.ShowRun(r.speedMS),
-			sys.ShowDepth(turn)), weak})
+			sys.ShowWater(turn)), weak})
 		if strings.Contains(r.way.Cadence, "{pause}") {
 			c.Pause = count1(pause) + " s"
 			work = append(work, pauseWorking(q, c.Pause, temp))
@@ -158,25 +158,25 @@ func retrieve(q *Question, m *spot.Moment, r *rankedOption, c *Card, cast *metho
 		say = append(say, c.Pace+".")
 	}
 	c.Cadence = r.way.CadenceFor(pause)
-	c.Depth = sys.ShowDepth(r.depthM)
+	c.Depth = sys.ShowWater(r.depthM)
 	switch {
 	case r.depthM == 0:
 		c.Depth = "on the surface"
 	case r.offering.RatedM > 0:
-		c.Depth = fmt.Sprintf(words.RunsToOver, sys.ShowDepth(r.depthM), sys.ShowDepth(depth))
-		work = append(work, Working{words.ItRunsTo, sys.ShowDepth(r.depthM), fmt.Sprintf(words.ItsRatedOnACastOf,
-			sys.ShowDepth(r.offering.RatedM), sys.ShowDistance(usualCast)),
+		c.Depth = fmt.Sprintf(words.RunsToOver, sys.ShowWater(r.depthM), sys.ShowWater(depth))
+		work = append(work, Working{words.ItRunsTo, sys.ShowWater(r.depthM), fmt.Sprintf(words.ItsRatedOnACastOf,
+			sys.ShowWater(r.offering.RatedM), sys.ShowDistance(usualCast)),
 			words.GoodToAThirdTheDepth})
 	case r.rig.FloatM > 0:
-		work = append(work, Working{words.BelowTheFloat, sys.ShowDepth(r.depthM),
-			fmt.Sprintf(words.TheLeaderAndAtLeastClear, sys.ShowDepth(clearance), sys.ShowDepth(depth)),
+		work = append(work, Working{words.BelowTheFloat, sys.ShowWater(r.depthM),
+			fmt.Sprintf(words.TheLeaderAndAtLeastClear, sys.ShowWater(clearance), sys.ShowWater(depth)),
 			""})
 	}
 	if does := weightDoes(r); does != "" {
 		if run, known := m.Current(); known && math.Abs(run) > 0.05 {
 			work = append(work, Working{"Weight", sys.ShowWeight(r.weightKg),
 				fmt.Sprintf(words.WhatOnThinBraidInOf, does, sys.ShowRun(math.Abs(run)),
-					sys.ShowDepth(depth)), words.ThickerLineWantsMoreTheBench})
+					sys.ShowWater(depth)), words.ThickerLineWantsMoreTheBench})
 		}
 	}
 	return strings.Join(say, " "), work
@@ -198,9 +198,9 @@ func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
 	at, shown := held(m, depth)
 	if !shown || !r.rig.AnyDepth || at != r.depthM {
 		if r.rig.Lead == "hangs" && r.rig.Column == "mid" {
-			return fmt.Sprintf(words.HalfWayDownFirstAt, q.Units.ShowDepth(r.depthM)), Working{
-				words.DepthToFish, q.Units.ShowDepth(r.depthM),
-				fmt.Sprintf(words.HalfOfThenLowerUntilIt, q.Units.ShowDepth(depth)), ""}
+			return fmt.Sprintf(words.HalfWayDownFirstAt, q.Units.ShowWater(r.depthM)), Working{
+				words.DepthToFish, q.Units.ShowWater(r.depthM),
+				fmt.Sprintf(words.HalfOfThenLowerUntilIt, q.Units.ShowWater(depth)), ""}
 		}
 		return "", Working{}
 	}
@@ -213,26 +213,26 @@ func level(q *Question, m *spot.Moment, r *rankedOption) (string, Working) {
 	var next []string
 	for _, l := range m.FishDepthsM {
 		if l <= depth && l != m.FishDepthsM[0] {
-			next = append(next, sys.ShowDepth(l))
+			next = append(next, sys.ShowWater(l))
 		}
 	}
 	then := ""
 	if len(next) > 0 {
 		then = fmt.Sprintf(words.ThenTheNextLevel, prose.And(next))
 	}
-	work := Working{"Level", sys.ShowDepth(at), fmt.Sprintf(words.ALittleAboveTheFishAt,
-		sys.ShowDepth(m.FishDepthsM[0])), weak}
+	work := Working{"Level", sys.ShowWater(at), fmt.Sprintf(words.ALittleAboveTheFishAt,
+		sys.ShowWater(m.FishDepthsM[0])), weak}
 	if r.rig.FloatM > 0 {
-		return fmt.Sprintf(words.SetTheStopKnotAboveThe, sys.ShowDepth(at), then), work
+		return fmt.Sprintf(words.SetTheStopKnotAboveThe, sys.ShowWater(at), then), work
 	}
 	up := tackle.Turns(depth, at, turn)
-	work.Formula += fmt.Sprintf(words.ATurn, sys.ShowDepth(depth), sys.ShowDepth(at), sys.ShowDepth(turn))
+	work.Formula += fmt.Sprintf(words.ATurn, sys.ShowWater(depth), sys.ShowWater(at), sys.ShowWater(turn))
 	down := ""
 	body, _ := sinks(r)
 	if v, err := body.FallSpeed(); err == nil && r.weightKg > 0 {
 		down = fmt.Sprintf(words.OrCountSDownFromThe, count1(at/v))
 	}
-	return fmt.Sprintf(words.ToTheBottomAndTurnsUp, count1(up), sys.ShowDepth(at), down, then), work
+	return fmt.Sprintf(words.ToTheBottomAndTurnsUp, count1(up), sys.ShowWater(at), down, then), work
 }
 
 // falls says how long it falls until it touches: to the bottom, or from step to step; nothing for what
@@ -256,7 +256,7 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 		if hops, err := body.Hops(method.StepsDown(m), hopM); err == nil {
 			var s, d []string
 			for _, h := range hops {
-				s, d = append(s, count1(h.Seconds)), append(d, sys.ShowDepth(h.ToDepthM))
+				s, d = append(s, count1(h.Seconds)), append(d, sys.ShowWater(h.ToDepthM))
 			}
 			falls := strings.Join(s, words.Then) + " s"
 			says := fmt.Sprintf(words.LetItFallToTheStep, falls)
@@ -272,7 +272,7 @@ func falls(q *Question, m *spot.Moment, r *rankedOption, cast *method.Cast) (str
 	}
 	count := count1(depth/v) + " s"
 	return fmt.Sprintf(words.CountDown, count), Working{
-		words.FallToTheBottom, count, fmt.Sprintf("%s ÷ %s", sys.ShowDepth(depth), how), weak}
+		words.FallToTheBottom, count, fmt.Sprintf("%s ÷ %s", sys.ShowWater(depth), how), weak}
 }
 
 // longer says that no hop takes less than the one before it.

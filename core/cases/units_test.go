@@ -127,8 +127,8 @@ func TestOneNumberForOneThing(t *testing.T) {
 						assert.Contains(t, k.Leader, units.ShowLine(k.LeaderN), what)
 					}
 					if c.DepthM > 0 && c.Side.Width > 0 {
-						assert.Contains(t, c.Side.Says, units.ShowDepth(c.DepthM), what)
-						assert.Contains(t, k.Depth, units.ShowDepth(c.DepthM), what)
+						assert.Contains(t, c.Side.Says, units.ShowWater(c.DepthM), what)
+						assert.Contains(t, k.Depth, units.ShowWater(c.DepthM), what)
 					}
 				}
 			}

@@ -61,6 +61,7 @@ func TestShow(t *testing.T) {
 	assert.Equal(t, "1.0 m", Metric.ShowWater(0.997))
 	assert.Equal(t, "2.0 m", Metric.ShowWater(2.013))
 	assert.Equal(t, "6.6 ft", US.ShowWater(2.013))
+	assert.Equal(t, "72 ft", US.ShowWater(22))
 	assert.Equal(t, "9 cm", Metric.ShowSmall(0.09))
 	assert.Equal(t, "3.5 in", US.ShowSmall(0.09))
 	assert.Equal(t, "1/4 oz", US.ShowWeight(0.007))

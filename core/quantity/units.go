@@ -106,12 +106,13 @@ func (u Units) ShowDepth(m float64) string {
 	return show(m, u.Depth, "m", depthDecimals)
 }
 
-// ShowWater shows the water over a mark in a sentence, as closely as a tide is predicted: "0.34 m", "2.0 m", "6.6 ft".
+// ShowWater shows water over a mark, and how deep in it one fishes, as closely as a tide is predicted: "0.34 m", "2.0 m",
+// "6.6 ft", "72 ft".
 func (u Units) ShowWater(m float64) string {
-	if math.Abs(m) < 0.995 {
-		return u.ShowDepth(m)
+	if math.Abs(m) >= 0.995 && math.Abs(m) < coarseDepth {
+		return show(m, u.Depth, "m", waterDecimals)
 	}
-	return show(m, u.Depth, "m", waterDecimals)
+	return u.ShowDepth(m)
 }
 
 // coarseDepth and more is told to the decimetre or the foot, metres.

@@ -272,7 +272,7 @@ func (f *frame) depth(at point, m float64, anchor string) {
 		return
 	}
 	y := math.Min(math.Max(at[1]+4, f.waterY+11), f.bottomY-6)
-	text := f.Units.ShowDepth(m)
+	text := f.Units.ShowWater(m)
 	f.Word(f.within(at[0], anchor, text), y, anchor, text, true)
 }
 

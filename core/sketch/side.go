@@ -69,7 +69,7 @@ func (f *frame) named(list []Presented) {
 		}
 	}
 	if dark := f.Moment.DarkBelow(); dark > 0 && f.yAt(dark) < f.bottomY-24 && f.yAt(dark) < f.bedY(f.Width-50)-8 {
-		f.Word(f.Width-6, f.yAt(dark)+13, "end", fmt.Sprintf(words.DarkBelow, f.Units.ShowDepth(dark)), true)
+		f.Word(f.Width-6, f.yAt(dark)+13, "end", fmt.Sprintf(words.DarkBelow, f.Units.ShowWater(dark)), true)
 	}
 }
 
@@ -99,7 +99,7 @@ func says(a Asked, list []Presented) string {
 	for i := range list {
 		p := &list[i]
 		c := &p.Cast
-		depth := fmt.Sprintf(words.At2, a.Units.ShowDepth(p.DepthM))
+		depth := fmt.Sprintf(words.At2, a.Units.ShowWater(p.DepthM))
 		if p.DepthM == 0 {
 			depth = "on the surface"
 		}
@@ -107,7 +107,7 @@ func says(a Asked, list []Presented) string {
 			a.Units.ShowWater(p.Mark.Depth(a.Moment.LevelM)), prose.LowerFirst(p.Mark.Name), c.Says(a.Units)))
 	}
 	if dark := a.Moment.DarkBelow(); dark > 0 {
-		out = append(out, fmt.Sprintf(words.TheWaterIsDarkBelow, a.Units.ShowDepth(dark)))
+		out = append(out, fmt.Sprintf(words.TheWaterIsDarkBelow, a.Units.ShowWater(dark)))
 	}
 	if len(a.Moment.White(a.Section)) > 0 {
 		out = append(out, words.WavesBreakWithinTheDrawing)

@@ -151,7 +151,7 @@ func TestTheDrawingIsToScale(t *testing.T) {
 	for _, l := range d.Labels {
 		words += l.Text + "; "
 	}
-	for _, w := range []string{"3.00 m", "2.00 m", "20 m from the boat", "dark below", "Mark"} {
+	for _, w := range []string{"3.0 m", "2.0 m", "20 m from the boat", "dark below", "Mark"} {
 		assert.Contains(t, words, w)
 	}
 	// Two on one sheet, the second in its own ink; another moment's water is a line.

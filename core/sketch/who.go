@@ -108,7 +108,7 @@ func (f *frame) fish(p *Presented) {
 				f.Stroke(drawing.Fish, drawing.Straight(point{x - 56, y}, point{x + 56, y}))
 				f.oneFish(x+34, y, 1)
 				f.oneFish(x+54, y+3, 0.8)
-				f.Word(math.Min(x+70, f.Width-4), y+4, anchorAt(x+70, f.Width), f.Units.ShowDepth(level), true)
+				f.Word(math.Min(x+70, f.Width-4), y+4, anchorAt(x+70, f.Width), f.Units.ShowWater(level), true)
 			}
 		}
 		return
