@@ -162,11 +162,19 @@ func InForce(rules []Rule, q *Asked) (out []*Rule) {
 			if inner.sized() || inner.NoLimits {
 				given.MinM, given.MaxM, given.Over, given.OverM = 0, 0, 0, 0
 			}
-			if inner.counted() || inner.NoLimits {
-				given.Bag, given.BoatBag, given.Possession = nil, nil, nil
+			// Of number each by itself: a bag for a person there leaves the boat's as it is.
+			if inner.Bag != nil || inner.NoLimits {
+				given.Bag = nil
+			}
+			if inner.BoatBag != nil || inner.NoLimits {
+				given.BoatBag = nil
+			}
+			if inner.Possession != nil || inner.NoLimits {
+				given.Possession = nil
 			}
 		}
-		if given.sized() != r.sized() || given.counted() != r.counted() {
+		if given.sized() != r.sized() || (given.Bag == nil) != (r.Bag == nil) || (given.BoatBag == nil) != (r.BoatBag == nil) ||
+			(given.Possession == nil) != (r.Possession == nil) {
 			out[i] = &given
 		}
 	}

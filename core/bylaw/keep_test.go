@@ -143,6 +143,11 @@ func TestASubAreaDiffers(t *testing.T) {
 	v := bylaw.Judge([]bylaw.Rule{whole, part}, q)
 	assert.Equal(t, bylaw.Keep, v.Word)
 	assert.Equal(t, 5, v.Bag.Left, "of number the part says nothing, so the whole does")
+	part.Bag, whole.BoatBag = fish(6), fish(3)
+	v = bylaw.Judge([]bylaw.Rule{whole, part}, q)
+	assert.Equal(t, 6, v.Bag.Of, "of a person's the part speaks")
+	assert.Equal(t, 3, v.Bag.Boat.Left, "and leaves the boat's as it is")
+	part.Bag, whole.BoatBag = nil, nil
 	q.Place = at(33)
 	assert.Equal(t, bylaw.Release, bylaw.Judge([]bylaw.Rule{whole, part}, q).Word)
 	q.Place, part.Authority = at(31), "Town"
