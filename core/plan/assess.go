@@ -114,14 +114,13 @@ func later(a, b time.Time) time.Time {
 // SaysClosed tells by which rule a stay cannot be kept: one that closes the spot, or, where a target is named, one under
 // which it may not be fished for; "" where there is none.
 func SaysClosed(sp *spot.Spot, target *playbook.Target, arrive, leave time.Time) string {
-	if rule, _ := sp.ClosedBetween(nil, arrive, leave); rule != nil {
+	if rule := sp.ClosedBetween(arrive, leave); rule != nil {
 		return fmt.Sprintf(words.ClosedThen, sp.Name, rule.Name())
 	}
 	if target == nil {
 		return ""
 	}
-	fish := target.Species()
-	if rule, _ := sp.ClosedBetween(&fish, arrive, leave); rule != nil {
+	if rule := sp.UnsoughtBetween(target.Species(), arrive, leave); rule != nil {
 		return fmt.Sprintf(words.NotForItThen, sp.Name, target.InSentence(), rule.Name())
 	}
 	return ""

@@ -72,21 +72,22 @@ func (s *Spot) Unsought(fish bylaw.Species, t time.Time) *Closure {
 	return nil
 }
 
-// ClosedBetween is the first rule that closes the spot within an interval, or under which a fish may not be fished for there
-// (nil: whatever is sought), and from when on; nil where there is none.
-func (s *Spot) ClosedBetween(fish *bylaw.Species, from, to time.Time) (*Closure, time.Time) {
-	for _, t := range s.turns(from, to) {
-		if c := s.Closing(t); c != nil {
-			return c, t
-		}
-		if fish == nil {
-			continue
-		}
-		if c := s.Unsought(*fish, t); c != nil {
-			return c, t
+// ClosedBetween is the first rule that closes the spot within an interval; nil where none does.
+func (s *Spot) ClosedBetween(from, to time.Time) *Closure { return first(s.turns(from, to), s.Closing) }
+
+// UnsoughtBetween is the first rule within an interval under which a fish may not be fished for; nil where there is none.
+func (s *Spot) UnsoughtBetween(fish bylaw.Species, from, to time.Time) *Closure {
+	return first(s.turns(from, to), func(t time.Time) *Closure { return s.Unsought(fish, t) })
+}
+
+// first closure at some times, nil where there is none.
+func first(times []time.Time, at func(time.Time) *Closure) *Closure {
+	for _, t := range times {
+		if c := at(t); c != nil {
+			return c
 		}
 	}
-	return nil, time.Time{}
+	return nil
 }
 
 // ReleaseOnly is the rule under which a fish may be fished for and none kept at a time; nil where there is none.
