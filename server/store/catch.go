@@ -72,8 +72,11 @@ func (s *Store) PutCatch(ctx context.Context, angler uuid.UUID, c Catch) (revisi
 		if err := tx.GetContext(ctx, &before, `SELECT spell_id FROM catch WHERE id = ?`, c.ID); err != nil && notFound(err) != ErrNotFound {
 			return err
 		}
-		for _, spell := range []uuid.UUID{c.SpellID, before} {
-			if err := logged(ctx, tx, angler, logging{spell: spell}); err != nil {
+		if err := logged(ctx, tx, angler, logging{spell: c.SpellID}); err != nil {
+			return err
+		}
+		if before != c.SpellID {
+			if err := logged(ctx, tx, angler, logging{spell: before}); err != nil {
 				return err
 			}
 		}

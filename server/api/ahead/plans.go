@@ -41,7 +41,7 @@ type planListed struct {
 	From     time.Time `json:"from"`
 	To       time.Time `json:"to"`
 	Spots    []string  `json:"spots" nullable:"false" doc:"names, in the order of the day; of those that are left"`
-	Closed   []string  `json:"closed" nullable:"false" doc:"by which rules entered since stays cannot be kept, as sentences"`
+	Closed   []string  `json:"closed,omitempty" nullable:"false" doc:"by which rules entered since stays cannot be kept, as sentences"`
 	TimeZone string    `json:"time_zone" doc:"of the first"`
 }
 
@@ -91,8 +91,7 @@ func (s service) plans(ctx context.Context, as *web.Scope, in *plansInput) (*pla
 	out := &plansOutput{}
 	out.Body.Plans = []planListed{}
 	for _, p := range list {
-		one := planListed{ID: p.ID.String(), Revision: p.Revision, Name: p.Name, From: p.From, To: p.To, Spots: []string{},
-			Closed: []string{}, TimeZone: "UTC"}
+		one := planListed{ID: p.ID.String(), Revision: p.Revision, Name: p.Name, From: p.From, To: p.To, Spots: []string{}, TimeZone: "UTC"}
 		for _, k := range p.Stays {
 			for _, sp := range spots {
 				if sp.ID == k.Spot {

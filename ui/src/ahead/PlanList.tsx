@@ -27,7 +27,7 @@ export function PlanList() {
                 ].join(', ')}
               </span>
             </Link>
-            {p.closed.length > 0 && <p className="caution">{sentences(...p.closed)}</p>}
+            {p.closed && <p className="caution">{sentences(...p.closed)}</p>}
           </li>
         ))}
       </ul>

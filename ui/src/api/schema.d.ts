@@ -7189,7 +7189,7 @@ export interface components {
         };
         PlanListed: {
             /** @description by which rules entered since stays cannot be kept, as sentences */
-            closed: string[];
+            closed?: string[];
             /** Format: date-time */
             from: string;
             /** Format: uuid */
