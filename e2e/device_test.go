@@ -153,3 +153,36 @@ func TestTwoTabsAreOneOuting(t *testing.T) {
 	said := eval[string](t, p, logOf)
 	assert.Equal(t, 6, strings.Count(said, "bite"), said)
 }
+
+// An answer kept by an older program may want what a page of this one looks for: that page says so, the outing goes
+// on, and with signal it is drawn.
+func TestAPageThatCannotBeDrawnLeavesTheRest(t *testing.T) {
+	s := newSite(t)
+	_, p, _ := installed(t, s)
+	require.NoError(t, p.Go("/ahead/seasons"))
+	require.NoError(t, p.WaitText("The next four weeks"))
+	emptied := `(async () => {
+		const d = await new Promise((done) => { const r = indexedDB.open('greypebble'); r.onsuccess = () => done(r.result); });
+		const store = d.transaction('known', 'readwrite').objectStore('known');
+		const all = await new Promise((done) => { const r = store.getAll(); r.onsuccess = () => done(r.result); });
+		const kept = all.find((k) => k.name.startsWith('/v1/seasons'));
+		if (!kept) return 0;
+		kept.value.body = new TextEncoder().encode('{}').buffer;
+		await new Promise((done) => { store.put(kept).onsuccess = done; });
+		d.close();
+		return 1;
+	})()`
+	require.NoError(t, p.Wait(`(`+emptied+`.then((n) => { window.emptied = n }), window.emptied > 0)`))
+	s.stop()
+	require.NoError(t, p.Go("/ahead/seasons"))
+	require.NoError(t, p.WaitText("This page could not be drawn."))
+	require.NoError(t, p.WaitText("may be of an older program"))
+	picture(t, p, "mishap-phone")
+	require.NoError(t, p.Click("Fish"))
+	require.NoError(t, p.WaitText("Rod-hours"))
+	require.NoError(t, p.Click("Bite"))
+	require.NoError(t, p.WaitText("Kept here: 1."))
+	s.start()
+	require.NoError(t, p.Go("/ahead/seasons"))
+	require.NoError(t, p.WaitText("The next four weeks"))
+}

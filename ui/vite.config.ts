@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
 import { copyFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import react from '@vitejs/plugin-react';
@@ -61,6 +63,12 @@ export default defineConfig({
       },
     }),
   ],
+  // What a device kept of answers of another API is asked for anew (src/device/stand.ts).
+  define: {
+    __API__: JSON.stringify(
+      createHash('sha256').update(readFileSync('openapi.yaml')).digest('hex').slice(0, 12),
+    ),
+  },
   build: {
     outDir: 'dist',
     emptyOutDir: true,

@@ -6,13 +6,14 @@ import { Problem } from './api/client';
 import { Begin } from './begin/Begin';
 import { Frame } from './frame/Frame';
 import { LeaveGuard } from './frame/LeaveGuard';
+import { MishapsSaid } from './frame/Mishap';
 import { page } from './frame/page';
 import { Gate } from './signin/Gate';
 import { antTheme, applyLight, LightContext, storedLight, type Light } from './theme/light';
 
 const AheadPage = page(() => import('./ahead/AheadPage'));
 // One lands on it: it is fetched while one signs in.
-if (/^\/(ahead)?$/.test(location.pathname)) void AheadPage.fetch();
+if (/^\/(ahead)?$/.test(location.pathname)) void AheadPage.fetch().catch(() => undefined);
 const SeasonsPage = page(() => import('./ahead/SeasonsPage'));
 const MonthPage = page(() => import('./ahead/MonthPage'));
 const PlanPage = page(() => import('./ahead/PlanPage'));
@@ -48,40 +49,42 @@ const queries = new QueryClient({
 /** Everything behind the gate, each page with its address. */
 function Pages() {
   return (
-    <LeaveGuard>
-      <Gate begin={<Begin />}>
-        <Suspense>
-          <Routes>
-            <Route element={<Frame />}>
-              <Route path="/ahead" element={<AheadPage />} />
-              <Route path="/ahead/seasons" element={<SeasonsPage />} />
-              <Route path="/ahead/month/:id" element={<MonthPage />} />
-              <Route path="/ahead/plans/:id" element={<PlanPage />} />
-              <Route path="/water" element={<WaterPage />} />
-              <Route path="/water/edit" element={<SpotEditor />} />
-              <Route path="/water/edit/:id" element={<SpotEditor />} />
-              <Route path="/tie-on" element={<TiePage />} />
-              <Route path="/tie-on/bench" element={<BenchPage />} />
-              <Route path="/tie-on/bench/:id" element={<BenchPage />} />
-              <Route path="/tie-on/cards" element={<CardsPage />} />
-              <Route path="/tie-on/cards/:id" element={<CardsPage />} />
-              <Route path="/begin" element={<FirstWater />} />
-              <Route path="/fish" element={<FishPage />} />
-              <Route path="/fish/hand/*" element={<HandPage />} />
-              <Route path="/back" element={<BackPage />} />
-              <Route path="/back/evidence" element={<EvidencePage />} />
-              <Route path="/back/compare" element={<ComparePage />} />
-              <Route path="/back/files" element={<FilesPage />} />
-              <Route path="/back/measures" element={<MeasuresPage />} />
-              <Route path="/back/trials" element={<TrialsPage />} />
-              <Route path="/back/trials/:id" element={<TrialPage />} />
-              <Route path="/set-up/*" element={<SetupPage />} />
-              <Route path="*" element={<Navigate to="/ahead" replace />} />
-            </Route>
-          </Routes>
-        </Suspense>
-      </Gate>
-    </LeaveGuard>
+    <MishapsSaid>
+      <LeaveGuard>
+        <Gate begin={<Begin />}>
+          <Suspense>
+            <Routes>
+              <Route element={<Frame />}>
+                <Route path="/ahead" element={<AheadPage />} />
+                <Route path="/ahead/seasons" element={<SeasonsPage />} />
+                <Route path="/ahead/month/:id" element={<MonthPage />} />
+                <Route path="/ahead/plans/:id" element={<PlanPage />} />
+                <Route path="/water" element={<WaterPage />} />
+                <Route path="/water/edit" element={<SpotEditor />} />
+                <Route path="/water/edit/:id" element={<SpotEditor />} />
+                <Route path="/tie-on" element={<TiePage />} />
+                <Route path="/tie-on/bench" element={<BenchPage />} />
+                <Route path="/tie-on/bench/:id" element={<BenchPage />} />
+                <Route path="/tie-on/cards" element={<CardsPage />} />
+                <Route path="/tie-on/cards/:id" element={<CardsPage />} />
+                <Route path="/begin" element={<FirstWater />} />
+                <Route path="/fish" element={<FishPage />} />
+                <Route path="/fish/hand/*" element={<HandPage />} />
+                <Route path="/back" element={<BackPage />} />
+                <Route path="/back/evidence" element={<EvidencePage />} />
+                <Route path="/back/compare" element={<ComparePage />} />
+                <Route path="/back/files" element={<FilesPage />} />
+                <Route path="/back/measures" element={<MeasuresPage />} />
+                <Route path="/back/trials" element={<TrialsPage />} />
+                <Route path="/back/trials/:id" element={<TrialPage />} />
+                <Route path="/set-up/*" element={<SetupPage />} />
+                <Route path="*" element={<Navigate to="/ahead" replace />} />
+              </Route>
+            </Routes>
+          </Suspense>
+        </Gate>
+      </LeaveGuard>
+    </MishapsSaid>
   );
 }
 

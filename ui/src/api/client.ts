@@ -132,6 +132,10 @@ async function reach(request: Request): Promise<Response> {
   }
 }
 
+/** Asks a question again that was asked before, for the device to keep the answer. */
+export const askAgain = (path: string, query: string) =>
+  reach(new Request(`${location.origin}/api${path}?${query}`));
+
 const client = createClient<paths>({ baseUrl: '/api', fetch: reach });
 
 type Result<T> = { data?: T; error?: unknown; response: Response };

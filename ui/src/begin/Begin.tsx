@@ -1,18 +1,19 @@
 import { Fault } from '../frame/Fault';
 import { useMutation } from '@tanstack/react-query';
 import { Button } from 'antd';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Link, Navigate, Route, Routes, useNavigate } from 'react-router';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
 import { ChooseFile } from '../file/ChooseFile';
+import { page } from '../frame/page';
 import { useSession } from '../signin/session';
 import './begin.css';
 import { begin as say } from '../words/begin';
 
-const FirstWater = lazy(() => import('./FirstWater'));
-const SetupPage = lazy(() => import('../setup/SetupPage'));
+const FirstWater = page(() => import('./FirstWater'));
+const SetupPage = page(() => import('../setup/SetupPage'));
 
 /** What somebody without a water sees: the ways to a first one, and their account. */
 export function Begin() {

@@ -1,10 +1,11 @@
 import { Button, Input } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { LatLon } from '../api/client';
 import { position, written } from '../format/position';
+import { page } from '../frame/page';
 import { begin as say } from '../words/begin';
 
-const LandMap = lazy(() => import('./LandMap'));
+const LandMap = page(() => import('./LandMap'));
 
 /** The place of a water: touched on a coarse map, taken from the device, or typed. */
 export function Where({ pin, onPin }: { pin: LatLon | undefined; onPin: (p: LatLon) => void }) {

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { Condition } from '../api/client';
+import { page } from '../frame/page';
 import type { Kind } from './kinds';
 import { Overrulable } from './Overrulable';
 import { TideChip } from './TideChip';
@@ -7,7 +8,7 @@ import { useSpotState } from './useSpotState';
 import './conditions.css';
 import { conditions as say } from '../words/conditions';
 
-const Sheet = lazy(() => import('./Sheet'));
+const Sheet = page(() => import('./Sheet'));
 
 /**
  * What the water is like, each value underlined by where it came from: plain predicted, dashed forecast, ochre

@@ -177,6 +177,15 @@ export async function recall<T>(owner: string, name: string): Promise<{ at: stri
   return (await (await db()).get('known', [owner, name])) as { at: string; value: T } | undefined;
 }
 
+export async function forget(owner: string, name: string): Promise<void> {
+  await (await db()).delete('known', [owner, name]);
+}
+
+/** Everything that was last known of these owners' things. */
+export async function knownTo(owners: string[]): Promise<Schema['known']['value'][]> {
+  return (await (await db()).getAll('known')).filter((k) => owners.includes(k.owner));
+}
+
 /** A spell of an outing that a hand changed in the log, and that was told otherwise here. */
 export interface Clash {
   outing: string;
@@ -199,7 +208,7 @@ export async function clashesOf(owner: string): Promise<Clash[]> {
 }
 
 export async function settled(owner: string, spell: string): Promise<void> {
-  await (await db()).delete('known', [owner, clashing + spell]);
+  await forget(owner, clashing + spell);
   tell('clashes');
 }
 

@@ -2,9 +2,6 @@ import { api, type Asked } from '../api/client';
 import { ask } from '../core/core';
 import { clockAhead, owner, partsOf, putParts, type Part } from './device';
 
-/** So long after it was made a pack is asked for anew, ms: forecasts come by the hour. */
-const stale = 20 * 60_000;
-
 /** Whose pack the core was given, and of when. */
 let given: { owner: string; at: string } | undefined;
 
@@ -52,30 +49,4 @@ export async function packedAt(whose: string, water: string): Promise<{ made?: s
   const data = parts.find((p) => p.name === `water ${water}`)?.data;
   const issued = data && (JSON.parse(data) as { Feed?: { IssuedAt?: string } }).Feed?.IssuedAt;
   return issued ? { made: at, issued } : { made: at };
-}
-
-/**
- * Keeps the pack fresh while the page is open, where the page can be opened with no signal at all. The
- * first time waits until the page has settled.
- */
-export function keepPacked(first = 4_000): () => void {
-  if (!navigator.serviceWorker) return () => undefined;
-  let at = 0;
-  const now = () => {
-    if (document.visibilityState !== 'visible' || Date.now() - at < stale) return;
-    at = Date.now();
-    void refreshPack().catch(() => {
-      at = 0;
-    });
-  };
-  const begin = setTimeout(now, first);
-  const each = setInterval(now, stale / 10);
-  window.addEventListener('online', now);
-  document.addEventListener('visibilitychange', now);
-  return () => {
-    clearTimeout(begin);
-    clearInterval(each);
-    window.removeEventListener('online', now);
-    document.removeEventListener('visibilitychange', now);
-  };
 }

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { beforeAll, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
-import { keepFor, putParts, wipe } from './device';
-import { signal, standReady } from './stand';
+import { keepFor, putParts, recall, remember, wipe } from './device';
+import { renewKept, signal, standReady } from './stand';
 
 const json = (body: unknown) =>
   Promise.resolve(
@@ -70,6 +70,42 @@ describe('with no signal', () => {
     fetched.mockImplementation(silent);
     expect(await api.ahead([])).toEqual({ spots: [2] });
     await expect(api.advise({ spot_id: 'a', target: 'b' } as never)).rejects.toThrow('cannot be reached');
+  });
+  it('asks for anew what an older program kept, once, and forgets what there is not any more', async () => {
+    const older = (path: string, query: string, api?: string) =>
+      remember(
+        'wren',
+        `${path}?`,
+        { type: 'application/json', body: new TextEncoder().encode('[]').buffer, query, api },
+        new Date(),
+      );
+    await wipe('wren');
+    await older('/v1/kit', '', 'before');
+    await older('/v1/chart', 'time=2026-11-20T09%3A00%3A00Z', 'before');
+    await older('/v1/plans/gone', '');
+    await remember('tern', '/v1/limits?', { type: '', body: new ArrayBuffer(0), api: 'before' }, new Date());
+    const asked: string[] = [];
+    fetched.mockImplementation((request) => {
+      const url = (request as Request).url;
+      asked.push(url.slice(url.indexOf('/v1')));
+      return url.includes('gone')
+        ? Promise.resolve(new Response('{}', { status: 404 }))
+        : json([{ id: 'fresh' }]);
+    });
+    await renewKept();
+    await settled();
+    expect(asked.sort()).toEqual(['/v1/chart?time=2026-11-20T09%3A00%3A00Z', '/v1/kit?', '/v1/plans/gone?']);
+    expect(await recall('wren', '/v1/plans/gone?')).toBeUndefined();
+    asked.length = 0;
+    await renewKept();
+    expect(asked).toEqual([]);
+
+    await older('/v1/limits', '', 'before');
+    fetched.mockImplementation(silent);
+    await renewKept();
+    expect(await api.kit()).toEqual([{ id: 'fresh' }]);
+    expect(await api.limits()).toEqual([]);
+    await wipe('wren');
   });
   it('passes on what the server says, and keeps no refusal', async () => {
     fetched.mockImplementation(() =>

@@ -1,6 +1,6 @@
-import { standIn, type Asked } from '../api/client';
+import { askAgain, standIn, type Asked } from '../api/client';
 import { answerOf, loadPack } from './pack';
-import { owner, recall, remember } from './device';
+import { forget, knownTo, owner, recall, remember } from './device';
 
 /** Questions whose last answer is kept for when there is no signal to ask again. */
 const keptOnes = [
@@ -19,9 +19,15 @@ const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;
 const workedOut =
   /^\/v1\/(advise(\/compare)?|edge|keep|day-card|care(\/ice|\/live-bait)?|conditions|ahead(\/windows)?|spots\/[^/]+\/(state|ribbon|elsewhere|visits))$/;
 
+/** What questions and answers look like in this program: a mark of its API document. */
+declare const __API__: string;
+
 interface KeptAnswer {
   type: string;
   body: ArrayBuffer;
+  /** As it was asked, and of which API; one of before these were kept has neither. */
+  query?: string;
+  api?: string;
 }
 
 const ownerOf = (path: string) => (nobodys.test(path) ? '' : owner());
@@ -61,7 +67,15 @@ export function standReady() {
       // That it cannot be kept (no room, a private window) is no reason not to show it.
       void response
         .arrayBuffer()
-        .then((body) => remember(whose, nameOf(asked), { type, body } satisfies KeptAnswer, new Date()))
+        .then((body) => {
+          const { query } = asked;
+          return remember(
+            whose,
+            nameOf(asked),
+            { type, body, query, api: __API__ } satisfies KeptAnswer,
+            new Date(),
+          );
+        })
         .catch(() => undefined);
     },
     async answer(asked) {
@@ -79,6 +93,22 @@ export function standReady() {
       });
     },
   });
+}
+
+/**
+ * Asks for anew what an older program kept: a page of this one may look for what was not in it yet. What the
+ * server has no answer to any more is forgotten.
+ */
+export async function renewKept(): Promise<void> {
+  for (const { owner: whose, name, value } of await knownTo(['', owner()])) {
+    const [path, query] = name.split('?', 2);
+    const kept = value as Partial<KeptAnswer> | undefined;
+    if (!path?.startsWith('/v1/') || !kept?.body || kept.api === __API__) continue;
+    if (whose !== '' && whose !== owner()) return;
+    const response = await askAgain(path, kept.query ?? query ?? '');
+    if (!heard) return;
+    if (response.status === 404 || response.status === 422) await forget(whose, name);
+  }
 }
 
 /** The server's clock went on since it was last heard. */

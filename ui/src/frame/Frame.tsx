@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
 import { EntryContext, type Entry, type OnScreen } from '../entry/entry';
@@ -7,15 +7,17 @@ import { typing } from '../moment/typing';
 import { FoldedRibbon } from '../ribbon/FoldedRibbon';
 import { Ribbon } from '../ribbon/Ribbon';
 import { Day } from './Day';
+import { MishapsSaid } from './Mishap';
 import { Signal } from './Signal';
 import { SpotSelect } from './SpotSelect';
 import { momentMatters, useFold } from './fold';
+import { page } from './page';
 import { usePageTop } from './usePageTop';
 import './frame.css';
 import { frame as say } from '../words/frame';
 
 /** Not of the first load: who opens the program wants to see, before they log. */
-const QuickEntry = lazy(() => import('../entry/QuickEntry'));
+const QuickEntry = page(() => import('../entry/QuickEntry'));
 
 const places = [
   { to: '/ahead', name: say.ahead },
@@ -30,7 +32,7 @@ export function Frame() {
   const here = usePlace();
   const ribbon = momentMatters(useLocation().pathname);
   const fold = useFold();
-  const page = usePageTop<HTMLElement>();
+  const top = usePageTop<HTMLElement>();
   const [entry, setEntry] = useState<Entry | null>(null);
   /** Once asked for it stays, so that it can close as it opened. */
   const [asked, setAsked] = useState(false);
@@ -96,25 +98,35 @@ export function Frame() {
         <header className="head">
           <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
           {ribbon && <Day />}
-          {ribbon && <ConditionStrip />}
+          {ribbon && (
+            <MishapsSaid part>
+              <ConditionStrip />
+            </MishapsSaid>
+          )}
           <Signal />
+          <MishapsSaid part>
+            <Suspense>{asked && <QuickEntry entry={entry} onClose={() => setEntry(null)} />}</Suspense>
+          </MishapsSaid>
         </header>
         {/* It scrolls, and must do so by the keyboard alone. */}
         {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-        <main className="main" id="main" tabIndex={0} {...page}>
-          <Outlet />
+        <main className="main" id="main" tabIndex={0} {...top}>
+          <MishapsSaid>
+            <Outlet />
+          </MishapsSaid>
         </main>
         {ribbon && (
           <footer className="foot">
-            {fold.folded ? (
-              <FoldedRibbon onOpen={fold.toggle} />
-            ) : (
-              <Ribbon onFold={fold.can ? fold.toggle : undefined} />
-            )}
+            <MishapsSaid part>
+              {fold.folded ? (
+                <FoldedRibbon onOpen={fold.toggle} />
+              ) : (
+                <Ribbon onFold={fold.can ? fold.toggle : undefined} />
+              )}
+            </MishapsSaid>
           </footer>
         )}
       </div>
-      <Suspense>{asked && <QuickEntry entry={entry} onClose={() => setEntry(null)} />}</Suspense>
     </EntryContext>
   );
 }

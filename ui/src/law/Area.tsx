@@ -1,12 +1,13 @@
 import { useQueries, useQuery } from '@tanstack/react-query';
 import { Input, Select } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { api, type Schemas } from '../api/client';
 import { keys } from '../api/keys';
+import { page } from '../frame/page';
 import { law as say } from '../words/law';
 
 // With the map's library, fetched when an area is drawn.
-const AreaMap = lazy(() => import('./AreaMap'));
+const AreaMap = page(() => import('./AreaMap'));
 
 type AreaBody = Schemas['AreaBody'];
 const written = 'written';

@@ -7,7 +7,7 @@ import { speak } from '../format/spoken';
 import { MomentProvider } from '../moment/MomentProvider';
 import { chosenSpot } from '../moment/usePlaceState';
 import { keepFor, wipe } from '../device/device';
-import { keepPacked } from '../device/pack';
+import { keepFresh } from '../device/fresh';
 import { AskUnits } from './AskUnits';
 import { forgetDevice } from './device';
 import { SessionContext } from './session';
@@ -47,7 +47,7 @@ export function Gate({ children, begin }: { children: ReactNode; begin: ReactNod
     staleTime: 60_000,
   });
   const name = who.data?.name;
-  useEffect(() => (name ? keepPacked() : undefined), [name]);
+  useEffect(() => (name ? keepFresh() : undefined), [name]);
   const opened = who.data?.now;
   const now = useMemo(() => new Date(opened ?? 0), [opened]);
 

@@ -3,14 +3,15 @@ import { Invented } from '../begin/Invented';
 import { useTitle } from '../frame/useTitle';
 import { show } from '../format/spoken';
 import { Segmented } from 'antd';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import type { Frame } from '../api/client';
+import { page } from '../frame/page';
 import { useMoment, usePlace } from '../moment/moment';
 import { SectionPlace } from './SectionPlace';
 import './water.css';
 import { water as say } from '../words/water';
 
-const MapPlace = lazy(() => import('./MapPlace'));
+const MapPlace = page(() => import('./MapPlace'));
 
 const surfaces: Record<Frame['surface'], string> = {
   glassy: say.glassyWater,

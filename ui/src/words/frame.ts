@@ -41,6 +41,17 @@ export const frame = {
       .filter(Boolean)
       .join(' '),
 
+  // Mishap.tsx
+  notDrawn: 'This page could not be drawn.',
+  partNotDrawn: 'This part could not be drawn.',
+  notFetched: 'This page could not be fetched: there is no signal, or the program was renewed meanwhile.',
+  nothingLost: 'What you logged, and every touch of an outing, is kept. The other pages work as before.',
+  keptByAnOlder:
+    'There is no signal, and what is kept here may be of an older program. With signal it is asked for anew.',
+  tryAgain: 'Try again',
+  loadAnew: 'Load the program anew',
+  whatItSaid: (error: string) => `What it said: ${error}`,
+
   // LeaveGuard.tsx
   leaveWhatYouChanged: 'Leave what you changed?',
   itIsNotKeptYet: 'It is not kept yet.',
