@@ -37,6 +37,9 @@ func Load(ctx context.Context, s *store.Store, book *playbook.Book, now time.Tim
 			if err := a.rules(ctx, s); err != nil {
 				return fmt.Errorf("demo: the bylaws of %s: %w", a.name, err)
 			}
+			if err := a.notebook(ctx, s); err != nil {
+				return fmt.Errorf("demo: the notebook of %s: %w", a.name, err)
+			}
 		}
 		return nil
 	}); err != nil {
@@ -155,6 +158,9 @@ func Coast(ctx context.Context, s *store.Store, book *playbook.Book, somebody uu
 		}
 		if err := a.fish(ctx, s, book); err != nil {
 			return fmt.Errorf("demo: the log: %w", err)
+		}
+		if err := a.usual(ctx, s); err != nil {
+			return fmt.Errorf("demo: what is usual: %w", err)
 		}
 		if err := a.forecast(ctx, s, now); err != nil {
 			return err

@@ -105,6 +105,12 @@ func (f *fisher) spell(ctx context.Context, at int, start time.Time, length time
 
 // ask gives the advice of that moment with the weather as it was.
 func (f *fisher) ask(target *playbook.Target, at int, t time.Time) (advise.Advice, error) {
+	return advise.Ask(advise.Question{Book: f.book, Belief: rate.Priors{Book: f.book}, Target: target, Time: t, Most: 6,
+		Spot: f.spots[at].With(observed(t))})
+}
+
+// observed is the weather of a time as the angler saw it.
+func observed(t time.Time) conditions.Readings {
 	var seen []conditions.Reading
 	w := Weather(t)
 	for _, k := range conditions.Kinds() {
@@ -112,8 +118,7 @@ func (f *fisher) ask(target *playbook.Target, at int, t time.Time) (advise.Advic
 			seen = append(seen, conditions.Reading{Kind: k, Value: v, Time: t, Origin: conditions.Observed, Source: conditions.TheAngler})
 		}
 	}
-	return advise.Ask(advise.Question{Book: f.book, Belief: rate.Priors{Book: f.book}, Target: target, Time: t, Most: 6,
-		Spot: f.spots[at].With(conditions.Sorted(seen))})
+	return conditions.Sorted(seen)
 }
 
 // lengthOf a fish in metres, to the half centimetre.

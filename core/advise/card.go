@@ -7,6 +7,7 @@ import (
 
 	"greypebble/core/kit"
 	"greypebble/core/prose"
+	"greypebble/core/quantity"
 	"greypebble/core/words"
 )
 
@@ -71,6 +72,15 @@ func strike(pattern string) string {
 	return words.StrikeWhenTheLineTightens
 }
 
+// weighed is what a thing is called, with what it weighs as the reader speaks of it where its name does not say.
+func weighed(item kit.Item, sys quantity.Units) string {
+	shown := sys.ShowWeight(item.WeightKg)
+	if item.WeightKg == 0 || strings.Contains(item.Name, shown) {
+		return item.Name
+	}
+	return item.Name + ", " + shown
+}
+
 // fitOut finds in the kit what the rig takes, and says what is missing.
 func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) (uses, lacks []string) {
 	sys := q.Units
@@ -84,7 +94,7 @@ func fitOut(q *Question, r *rankedOption, pattern, size string, leader float64) 
 		case kit.Fits:
 			uses = append(uses, item.Name)
 		case kit.Near:
-			lacks = append(lacks, fmt.Sprintf(words.NearestYouHave, what, item.Name))
+			lacks = append(lacks, fmt.Sprintf(words.NearestYouHave, what, weighed(item, sys)))
 		case kit.Missing:
 			lacks = append(lacks, what)
 		}

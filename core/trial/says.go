@@ -73,12 +73,15 @@ func Judge(first, second string, a, b Arm) (Verdict, error) {
 // rarest chance that is told as a number.
 const rarest = 1e-4
 
+// everyday chance: what comes once in two such trials is not told as odds.
+const everyday = 0.4
+
 // onceIn so many such trials.
 func onceIn(p float64) string {
 	if p < rarest {
 		return words.OnceInMore
 	}
-	return fmt.Sprintf(words.AboutOnceIn, math.Max(1, math.Round(1/p)))
+	return fmt.Sprintf(words.AboutOnceIn, math.Round(1/p))
 }
 
 // SaysShares of two arms: so many of all of each (landed of hooked).
@@ -87,9 +90,12 @@ func SaysShares(first, second string, t Table) (Estimate, string, error) {
 	if err != nil {
 		return e, "", err
 	}
-	sentence := words.PartOfTheFishNot
-	if e.P <= 1-Confidence {
-		sentence = words.PartOfTheFishShown
+	parts := []any{t.A, t.A + t.B, first, t.C, t.C + t.D, second}
+	switch {
+	case e.P >= everyday:
+		return e, fmt.Sprintf(words.PartOfTheFishAlike, parts...), nil
+	case e.P > 1-Confidence:
+		return e, fmt.Sprintf(words.PartOfTheFishNot, append(parts, onceIn(e.P))...), nil
 	}
-	return e, fmt.Sprintf(sentence, t.A, t.A+t.B, first, t.C, t.C+t.D, second, onceIn(e.P)), nil
+	return e, fmt.Sprintf(words.PartOfTheFishShown, append(parts, onceIn(e.P))...), nil
 }

@@ -41,5 +41,8 @@ func TestWhatATrialShowedInWords(t *testing.T) {
 	assert.Contains(t, words, "7 of 10 on chrome, 1 of 14 on black: the shares differ")
 	_, words, err = trial.SaysShares("a", "b", trial.Table{A: 3, B: 1, C: 2, D: 2})
 	require.NoError(t, err)
-	assert.Contains(t, words, "that may be chance, it comes once in 1")
+	assert.Equal(t, "3 of 4 on a, 2 of 4 on b: nothing that tells them apart.", words)
+	_, words, err = trial.SaysShares("a", "b", trial.Table{A: 6, B: 2, C: 3, D: 6})
+	require.NoError(t, err)
+	assert.Contains(t, words, "that may be chance, it comes once in 7")
 }

@@ -86,7 +86,7 @@ const (
 	IsThereByTheBook  = "%s: there, by the book; say how warm the water usually is, and more can be told."
 	StaysSo           = "%s: %s, and so it stays."
 	TheWaterWarmsTo   = "%s: %s until the water warms to what it feeds in, usually about %s."
-	GoesFromTo        = "%s: %s now, %s in four weeks."
+	GoesFromTo        = "%s: now %s; in four weeks %s."
 	TheRunComesAbout  = "%s: not in the river yet; by its warmth the spring run comes about %s, to the first bend."
 	TheRunIsNotYet    = "%s: not in the river yet, by its warmth."
 	TheRunIsAtNow     = "%s: the spring run is most likely %s now."

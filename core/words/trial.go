@@ -13,6 +13,7 @@ const (
 	NoTrialShowsThat    = "No number of hours one would fish shows a difference so small."
 	PartOfTheFishShown  = "%d of %d on %s, %d of %d on %s: the shares differ; by chance that comes once in %s."
 	PartOfTheFishNot    = "%d of %d on %s, %d of %d on %s: that may be chance, it comes once in %s."
+	PartOfTheFishAlike  = "%d of %d on %s, %d of %d on %s: nothing that tells them apart."
 	OnceInMore          = "many thousands"
 	AboutOnceIn         = "%.0f"
 )

@@ -64,7 +64,7 @@ func TestAdviceComesFromTheKit(t *testing.T) {
 		assert.Equal(t, c.Offering, c.Uses[0])
 		if c.Offering == "Cut mullet, frozen" {
 			assert.Contains(t, c.Uses, "2/0 circles")
-			assert.Contains(t, strings.Join(c.Lacks, "; "), "egg sinker (nearest you have: 4 oz grip)")
+			assert.Contains(t, strings.Join(c.Lacks, "; "), "egg sinker (nearest you have: 4 oz grip, 113 g)")
 			assert.Contains(t, strings.Join(c.Lacks, "; "), "fluorocarbon")
 		}
 	}
