@@ -28,6 +28,7 @@ export const keys = {
   plans: ['plans'],
   /** What this device keeps; the server does not know of it yet. */
   outing: ['outing'],
+  waiting: ['waiting'],
   clashes: ['clashes'],
   seasons: ['seasons'],
   imports: ['imports'],

@@ -20,6 +20,7 @@ import { MoreOfCatch } from './MoreOfCatch';
 import { Photos } from './Photos';
 import { Sightings } from './Sightings';
 import { SavedFilters } from './SavedFilters';
+import { Unsent } from './Unsent';
 import { useFilters, type Filters } from './useFilters';
 import './back.css';
 import '../conditions/conditions.css';
@@ -130,6 +131,7 @@ export default function BackPage() {
         <Link to="/back/measures">{say.measures2.title}</Link>
         <Link to={`/back/files?${address}`}>{say.files.title}</Link>
       </p>
+      <Unsent />
       {log.error && (
         <p role="alert" className="panel">
           {log.error.message}

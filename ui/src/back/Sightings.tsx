@@ -4,6 +4,9 @@ import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type Schemas } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { owner } from '../device/device';
+import { sendOrKeep } from '../device/outbox';
+import { usePost } from '../device/post';
 import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
 import { clock, dayOfYear } from '../format/time';
@@ -95,16 +98,31 @@ function Form(props: { kinds: readonly string[]; spot?: string; onDone: () => vo
   const [signs, setSigns] = useState<string[]>([]);
   const [note, setNote] = useState('');
   const [ago, setAgo] = useState(0);
+  const { sendNow } = usePost();
+  // Made once, so that sending again after a lost answer writes nothing twice.
+  const [id] = useState(() => v7());
   const save = useMutation({
-    mutationFn: () =>
-      api.putSighting(v7(), {
+    mutationFn: async () => {
+      const body = {
         spot_id: spot!,
         seen_at: new Date(here.present().getTime() - ago * 60_000).toISOString(),
         signs,
         note: note.trim(),
-      }),
-    onSuccess: async () => {
-      await invalidate('sightings');
+      };
+      const place = here.spots.find((s) => s.id === spot);
+      return sendOrKeep({
+        kind: 'sighting',
+        id,
+        owner: owner(),
+        at: here.present().toISOString(),
+        spot: place?.name ?? '',
+        zone: place?.time_zone ?? 'UTC',
+        body,
+      });
+    },
+    onSuccess: async (sent) => {
+      if (sent) await invalidate('sightings');
+      else sendNow();
       props.onDone();
     },
   });

@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 } from 'uuid';
 import type { Schemas } from '../api/client';
 import type { Said, Touch } from '../fish/touch';
+import type { Waiting } from './entries';
 
 /** An outing as this device keeps it, beside its touches. */
 export interface Kept {
@@ -28,12 +29,14 @@ interface Schema extends DBSchema {
   known: { key: [string, string]; value: { owner: string; name: string; at: string; value: unknown } };
   /** What the core in the browser needs, as last sent. */
   packs: { key: string; value: Pack };
+  /** Entries for the log that the server has not got yet. */
+  entries: { key: string; value: Waiting; indexes: { owner: string } };
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | undefined;
 
-function db() {
-  opened ??= openDB<Schema>('greypebble', 2, {
+export function db() {
+  opened ??= openDB<Schema>('greypebble', 3, {
     upgrade(d, before) {
       if (before < 1) {
         d.createObjectStore('outings', { keyPath: 'id' }).createIndex('owner', 'owner');
@@ -41,6 +44,7 @@ function db() {
         d.createObjectStore('known', { keyPath: ['owner', 'name'] });
       }
       if (before < 2) d.createObjectStore('packs', { keyPath: 'owner' });
+      if (before < 3) d.createObjectStore('entries', { keyPath: 'id' }).createIndex('owner', 'owner');
     },
     // A newer program in another tab wants to change what is kept here: this one opens it anew.
     blocking(_, __, e) {
@@ -61,7 +65,7 @@ export function heard(f: () => void): () => void {
   return () => others?.removeEventListener('message', f);
 }
 const here = new Set<() => void>();
-function tell(what: string) {
+export function tell(what: string) {
   others?.postMessage(what);
   for (const f of here) f();
 }
@@ -148,9 +152,10 @@ export async function adopt(o: Omit<Kept, 'count' | 'sent' | 'over'>, touches: T
   tell('written');
 }
 
-/** How many touches of somebody's the server has not got yet. */
+/** How many touches and entries of somebody's the server has not got yet. */
 export async function unsent(owner: string): Promise<number> {
-  return (await outingsOf(owner)).reduce((n, o) => n + o.count - o.sent, 0);
+  const entries = await (await db()).countFromIndex('entries', 'owner', owner);
+  return (await outingsOf(owner)).reduce((n, o) => n + o.count - o.sent, entries);
 }
 
 /** The server has so many touches of an outing. One that is over and sent is not needed here any more. */

@@ -11,7 +11,7 @@ const keptOnes = [
   /^\/v1\/plans\/[^/]+\/sheet$/,
   /^\/v1\/rigs\/[^/]+\/card$/,
   /^\/v1\/waters\/[^/]+\/grid\.bin$/,
-  /^\/v1\/spells$/,
+  /^\/v1\/(spells|sightings)$/,
 ];
 /** Nobody's: they are asked before it is known who is there. */
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;

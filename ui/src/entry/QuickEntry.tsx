@@ -10,6 +10,11 @@ import { useSpotState } from '../conditions/useSpotState';
 import { useKinds, type Kind, type Kinds, write } from '../conditions/kinds';
 import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
+import { owner } from '../device/device';
+import { keptOf } from '../device/entries';
+import { sendOrKeep } from '../device/outbox';
+import { usePost } from '../device/post';
+import { useWaiting } from '../device/useWaiting';
 import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
 import { useLeaveGuard } from '../frame/unkept';
 import { Verdict } from '../law/Verdict';
@@ -33,7 +38,7 @@ export default function QuickEntry({ entry, onClose }: { entry: Entry | null; on
       destroyOnHidden
       placement="right"
       size={Math.min(460, window.innerWidth)}
-      title={entry?.spell ? say.changeThisSpell : say.intoTheLog}
+      title={entry?.spell || entry?.waiting ? say.changeThisSpell : say.intoTheLog}
       styles={{ body: { paddingTop: 14 } }}
     >
       {entry && <EntryForm entry={entry} onClose={close} onChange={() => setChanged(true)} />}
@@ -69,49 +74,78 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const kinds = useKinds();
   const invalidate = useInvalidate();
   const { message } = App.useApp();
+  const waiting = useWaiting();
+  const { sendNow } = usePost();
   const state = useSpotState();
   const overridable = askedFor(kinds, state.data?.shown ?? []);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const [kind, setKind] = useState(entry.kind);
   // Ids are made once, so that sending again after a lost answer writes nothing twice.
+  const unsent = entry.waiting?.body;
   const [ids] = useState(() => ({
-    spell: entry.spell?.id ?? v7(),
-    fish: v7(),
-    others: Array.from({ length: most - 1 }, () => v7()),
+    spell: entry.spell?.id ?? entry.waiting?.id ?? v7(),
+    fish: Array.from({ length: most }, (_, i) => unsent?.catches?.[i]?.id ?? v7()),
   }));
   const [form] = Form.useForm<Fields>();
-  const zone = here.spot.time_zone;
   const old = entry.spell;
+  const before = old ?? unsent;
+  const zone = old?.time_zone ?? entry.waiting?.zone ?? here.spot.time_zone;
+  const spot = before?.spot_id ?? here.spot.id;
+  const spotName = old?.spot_name ?? entry.waiting?.spot ?? here.spot.name;
   // A fish cannot be caught at a time to come: then it is logged for now.
   const [present] = useState(here.present);
   const ahead = !!moment.frame && Date.parse(moment.frame.time) > present.getTime() + 300_000;
-  const ended = old ? old.ended_at : moment.frame && !ahead ? moment.frame.time : present.toISOString();
+  const ended = before ? before.ended_at : moment.frame && !ahead ? moment.frame.time : present.toISOString();
   // What is sought on screen, else what was logged last.
   const sought = soughtLast();
   const seed = { ...last(), ...(sought ? { target: sought } : {}), ...dropEmpty(entry) };
   // What was used last may have been at another spot.
   const marks = (moment.ribbon?.marks ?? []).map((k) => k.name);
-  const mark = old ? old.mark : seed.mark && marks.includes(seed.mark) ? seed.mark : undefined;
+  const mark = before ? before.mark : seed.mark && marks.includes(seed.mark) ? seed.mark : undefined;
   // The tide kept with a spell is that of its middle, so that is what is shown.
   const minutes = Form.useWatch('minutes', form) ?? 30;
   const length = Form.useWatch('length_m', form);
   const kept = Form.useWatch('kept', form);
   const target = Form.useWatch('target', form);
   const middle = Date.parse(ended) - minutes * 30_000;
-  const filled = moment.ribbon?.frames[nearest(moment.ribbon.frames, middle)];
+  // One that waits may be of another spot, or of a time the ribbon does not reach.
+  const near =
+    spot === here.spot.id ? moment.ribbon?.frames[nearest(moment.ribbon.frames, middle)] : undefined;
+  const filled = near && Math.abs(Date.parse(near.time) - middle) < 3_600_000 ? near : undefined;
 
   const save = useMutation({
-    mutationFn: (f: Fields & { sure?: boolean }) => api.putSpell(ids.spell, body(f)),
-    onSuccess: (s) => {
-      remember({
-        target: s.target,
-        approach: s.approach,
-        offering: s.offering,
-        mark: s.mark,
-        ...(seed.way?.offering === s.offering ? { way: seed.way } : {}),
+    mutationFn: async (f: Fields & { sure?: boolean }) => {
+      const b = body(f);
+      const sent = await sendOrKeep({
+        kind: 'spell',
+        id: ids.spell,
+        owner: owner(),
+        at: here.present().toISOString(),
+        spot: spotName,
+        zone,
+        body: b,
       });
-      void invalidate('log');
-      void message.success(old ? 'Changed.' : s.blank ? say.theBlankIsInThe : say.theCatchIsInThe);
+      return { b, sent };
+    },
+    onSuccess: ({ b, sent }) => {
+      remember({
+        target: b.target,
+        approach: b.approach,
+        offering: b.offering,
+        mark: b.mark,
+        ...(seed.way?.offering === b.offering ? { way: seed.way } : {}),
+      });
+      if (sent) void invalidate('log');
+      else sendNow();
+      void message.success(
+        !sent
+          ? say.keptHere
+          : old
+            ? say.changed
+            : kind === 'blank'
+              ? say.theBlankIsInThe
+              : say.theCatchIsInThe,
+      );
       onClose();
     },
   });
@@ -126,13 +160,13 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       .map((r) => ({ kind: r.kind, value: r.value }) as ReadingIn);
     // Several in one go: the measures are of the first.
     const others = (g: Fields) =>
-      ids.others.slice(0, Math.max(Math.round(g.many ?? 1) - 1, 0)).map((id) => ({
+      ids.fish.slice(1, Math.max(Math.round(g.many ?? 1), 1)).map((id) => ({
         id,
         target: g.target,
         ...(g.kept ? { kept: true } : {}),
       }));
     const fish = {
-      id: ids.fish,
+      id: ids.fish[0]!,
       target: f.target,
       ...(f.length_m ? { length_m: f.length_m } : {}),
       ...(f.mass_kg ? { mass_kg: f.mass_kg } : {}),
@@ -140,16 +174,19 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       ...(f.sure ? { sure: true } : {}),
     };
     return {
-      spot_id: old?.spot_id ?? here.spot.id,
+      spot_id: spot,
       target: f.target,
       started_at: new Date(Date.parse(ended) - f.minutes * 60000).toISOString(),
       ended_at: ended,
-      ...(old ? { rods: old.rods } : {}),
+      ...(before?.rods ? { rods: before.rods } : {}),
       ...(f.mark ? { mark: f.mark } : {}),
       ...(f.approach ? { approach: f.approach as SpellIn['approach'] } : {}),
       ...(f.offering ? { offering: f.offering } : {}),
       ...(f.note ? { note: f.note } : {}),
-      ...(!old && f.offering && seed.way?.offering === f.offering
+      ...(unsent?.presentation && unsent.offering === f.offering
+        ? { presentation: unsent.presentation }
+        : {}),
+      ...(!before && f.offering && seed.way?.offering === f.offering
         ? {
             presentation: {
               ...seed.way,
@@ -159,7 +196,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         : {}),
       ...(readings.length + kept.length ? { readings: [...readings, ...kept] } : {}),
       ...(kind === 'catch' && !old?.catches.length ? { catches: [fish, ...others(f)] } : {}),
-      ...(old ? { revision: old.revision } : {}),
+      ...(before?.revision ? { revision: before.revision } : {}),
     };
   }
 
@@ -178,13 +215,20 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       onFinish={(f: Fields) => save.mutate(f)}
       onValuesChange={onChange}
       initialValues={{
-        minutes: old ? (Date.parse(old.ended_at) - Date.parse(old.started_at)) / 60000 : 30,
-        target: old?.target ?? seed.target,
-        approach: (old ? old.approach : seed.approach) || undefined,
-        offering: old ? old.offering : seed.offering,
+        minutes: before ? (Date.parse(before.ended_at) - Date.parse(before.started_at)) / 60000 : 30,
+        target: before?.target ?? seed.target,
+        approach: (before ? before.approach : seed.approach) || undefined,
+        offering: before ? before.offering : seed.offering,
         mark: mark || undefined,
-        note: old?.note ?? entry?.note,
-        readings: observed(kinds, old, given.readings),
+        note: before?.note ?? entry?.note,
+        readings: observed(kinds, old, unsent?.readings ?? given.readings),
+        ...(unsent?.catches?.[0]
+          ? {
+              length_m: unsent.catches[0].length_m,
+              mass_kg: unsent.catches[0].mass_kg,
+              kept: unsent.catches[0].kept,
+            }
+          : {}),
       }}
     >
       {!old && (
@@ -202,7 +246,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       )}
       <div className="entry-where">
         <p>
-          <b>{old?.spot_name ?? here.spot.name}</b>, {day(ended, zone)} {clock(ended, zone)}
+          <b>{spotName}</b>, {day(ended, zone)} {clock(ended, zone)}
         </p>
         <p className="quiet small">
           {old
@@ -242,7 +286,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           <Form.Item label={say.weight} name="mass_kg">
             <NumberField measure="fish" min={0.01} max={499} />
           </Form.Item>
-          <Form.Item label={say.howMany} name="many" initialValue={1}>
+          <Form.Item label={say.howMany} name="many" initialValue={Math.max(unsent?.catches?.length ?? 1, 1)}>
             <NumberField min={1} max={most} />
           </Form.Item>
           <Form.Item label=" " name="kept" valuePropName="checked">
@@ -254,9 +298,10 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         <Verdict
           fish={{
             species: target,
-            spot_id: here.spot.id,
+            spot_id: spot,
             time: ended,
-            catch_id: ids.fish,
+            catch_id: ids.fish[0]!,
+            kept: keptOf(waiting.filter((e) => e.id !== ids.spell)),
             ...(length ? { length_m: length } : {}),
           }}
         />

@@ -1,10 +1,13 @@
+import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useEffect } from 'react';
 import { afterEach, beforeEach, describe, expect, it, vi, type MockInstance } from 'vitest';
 import { api, Problem, type Spell, type SpellIn } from '../api/client';
 import { useGiven, useMoment } from '../moment/moment';
 import { iso, noon, serve, show, spell } from '../testkit/coast';
-import type { Entry } from './entry';
+import { keepFor } from '../device/device';
+import { entriesOf } from '../device/entries';
+import type { Entry, WaitingSpell } from './entry';
 import { last } from './entry';
 import QuickEntry from './QuickEntry';
 
@@ -28,6 +31,7 @@ type Props = { entry: Entry; onClose: () => void; moved?: number; water?: number
 let put: MockInstance<typeof api.putSpell>;
 beforeEach(() => {
   localStorage.clear();
+  keepFor('heron', 0);
   serve();
   put = vi.spyOn(api, 'putSpell').mockImplementation((_, s) => Promise.resolve(answer(s)));
   window.matchMedia ??= () => ({ matches: false, addListener: () => 0, removeListener: () => 0 }) as never;
@@ -141,12 +145,12 @@ describe('quick entry', () => {
     expect(new Set(catches?.map((c) => c.id)).size).toBe(3);
     expect(catches?.filter((c) => c.length_m)).toHaveLength(1);
   });
-  it('keeps what was typed when the server fails, and sends the same spell again', async () => {
-    put.mockRejectedValueOnce(new Problem(0, 'The server cannot be reached.'));
+  it('keeps what was typed when the server refuses, and sends the same spell again', async () => {
+    put.mockRejectedValueOnce(new Problem(422, 'The spot is gone.'));
     const onClose = await opened({ kind: 'catch', target: 'drum' });
     type('Note', 'by the post');
     send('Log the catch');
-    expect((await screen.findByRole('alert')).textContent).toBe('The server cannot be reached.');
+    expect((await screen.findByRole('alert')).textContent).toBe('The spot is gone.');
     expect(onClose).not.toHaveBeenCalled();
     expect(field('Note').value).toBe('by the post');
     send('Log the catch');
@@ -154,6 +158,33 @@ describe('quick entry', () => {
     const [first, second] = put.mock.calls;
     expect(second![0]).toBe(first![0]);
     expect(second![1].catches![0]!.id).toBe(first![1].catches![0]!.id);
+  });
+  it('waits on this device where the server is not heard, and can be changed there', async () => {
+    put.mockRejectedValue(new Problem(0, 'The server cannot be reached.'));
+    const onClose = await opened({ kind: 'catch', target: 'drum' });
+    type('Length', '52');
+    type('How many', '2');
+    send('Log the catch');
+    await waitFor(() => expect(onClose).toHaveBeenCalled());
+    const [first] = await entriesOf('heron');
+    expect(first).toMatchObject({
+      kind: 'spell',
+      spot: 'Shell Bar',
+      body: { target: 'drum', ended_at: iso(noon) },
+    });
+    cleanup();
+    put.mockReset();
+    put.mockImplementation((_, s) => Promise.resolve(answer(s)));
+    await opened({ kind: 'catch', waiting: first as WaitingSpell }, { moved: -120 });
+    expect(field('Length').value).toBe('52');
+    type('Length', '54');
+    send('Log the catch');
+    const s = await sent();
+    expect(put.mock.calls[0]![0]).toBe(first!.id);
+    expect(s.ended_at).toBe(iso(noon));
+    expect(s.catches).toMatchObject([{ length_m: 0.54 }, {}]);
+    expect(s.catches!.map((c) => c.id)).toEqual((first as WaitingSpell).body.catches!.map((c) => c.id));
+    await waitFor(async () => expect(await entriesOf('heron')).toEqual([]));
   });
   it('asks about a fish longer than any known, and logs it when told to', async () => {
     put.mockRejectedValueOnce(

@@ -1,5 +1,6 @@
 import { createContext, useContext, useEffect } from 'react';
-import type { Spell } from '../api/client';
+import type { Spell, SpellIn } from '../api/client';
+import type { Waiting } from '../device/entries';
 
 /** A presentation the book knows, by its ids: with it the log learns of what is taken too. */
 export interface Way {
@@ -8,6 +9,11 @@ export interface Way {
   rig_id: string;
   style?: string;
 }
+
+export type WaitingSpell = Extract<Waiting, { kind: 'spell' }>;
+
+/** Whether the body of a spell says that nothing was caught. */
+export const isBlank = (b: SpellIn) => !b.catches?.length;
 
 /** What quick entry is opened with. */
 export interface Entry {
@@ -21,6 +27,8 @@ export interface Entry {
   note?: string;
   /** A stored spell to change. */
   spell?: Spell;
+  /** One that waits on this device to be sent, to change. */
+  waiting?: WaitingSpell;
 }
 
 /** What a page shows being fished with: an entry begun meanwhile starts from it. */

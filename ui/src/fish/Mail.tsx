@@ -1,7 +1,8 @@
 import { outingsOf, touchesOf } from '../device/device';
+import { entriesOf } from '../device/entries';
 import { useSession } from '../signin/session';
 import { download } from './alarm';
-import type { Post } from './outbox';
+import type { Post } from '../device/outbox';
 import { fish as say } from '../words/fish';
 
 /** How what is kept stands with the server, in a line anyone understands. */
@@ -26,5 +27,6 @@ async function copyOf(owner: string) {
   const outings = [];
   for (const o of await outingsOf(owner))
     if (o.count > o.sent) outings.push({ id: o.id, spot: o.spot, touches: await touchesOf(o.id) });
-  download('outings.json', 'application/json', JSON.stringify({ outings }, null, 2));
+  const entries = (await entriesOf(owner)).map(({ id, kind, spot, body }) => ({ id, kind, spot, ...body }));
+  download('outings.json', 'application/json', JSON.stringify({ outings, entries }, null, 2));
 }

@@ -1,7 +1,7 @@
-import { born, outingsOf, restore, touchesOf, type Kept } from '../device/device';
+import { born, outingsOf, restore, touchesOf, unsent, type Kept } from '../device/device';
 import type { Touch } from './touch';
 
-/** The outing in hand as the device keeps it, and how many touches of all outings wait to be sent. */
+/** The outing in hand as the device keeps it, and how much waits to be sent. */
 export interface InHand {
   kept: Kept | null;
   touches: Touch[];
@@ -20,7 +20,7 @@ export async function inHand(owner: string): Promise<InHand> {
   const touches = kept ? await touchesOf(kept.id) : [];
   // Cleared away while it was read: what was read is of two storages, or of none.
   if ((await born()) !== now) return inHand(owner);
-  const read = { kept, touches, waiting: list.reduce((n, o) => n + o.count - o.sent, 0) };
+  const read = { kept, touches, waiting: await unsent(owner) };
   last = { ...read, owner, born: now };
   return read;
 }

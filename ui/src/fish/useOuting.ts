@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
 import type { Elsewhere, Window } from '../api/client';
-import { keys, useInvalidate } from '../api/keys';
+import { keys } from '../api/keys';
 import { ask } from '../core/core';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
-import { heard, write, type Kept } from '../device/device';
+import { changed, write, type Kept } from '../device/device';
+import { usePost, type Post } from '../device/post';
 import { inHand } from './inHand';
-import { Outbox, type Post } from './outbox';
 import type { Said, Told, Touch } from './touch';
 import { wayAt } from './way';
 
@@ -43,10 +43,8 @@ export interface Outing {
 export function useOuting(): Outing {
   const { name } = useSession();
   const { present } = usePlace();
-  const invalidate = useInvalidate();
-  const [failed, setFailed] = useState<Post['failed']>();
+  const { failed, sendNow } = usePost();
   const [unkept, setUnkept] = useState('');
-  const box = useRef<Outbox>(undefined);
 
   const { data: read, refetch } = useQuery({
     queryKey: [...keys.outing, name],
@@ -54,18 +52,7 @@ export function useOuting(): Outing {
     staleTime: 0,
   });
 
-  useEffect(() => heard(() => void refetch()), [refetch]);
-
-  useEffect(() => {
-    const told = (p: Post) => {
-      setFailed(p.failed);
-      void refetch();
-    };
-    const mine = new Outbox(name, present, told, () => void invalidate('log'));
-    box.current = mine;
-    mine.now();
-    return () => mine.stop();
-  }, [name, present, invalidate, refetch]);
+  useEffect(() => changed(() => void refetch()), [refetch]);
 
   const add = async (o: Kept, said: Said) => {
     try {
@@ -76,7 +63,7 @@ export function useOuting(): Outing {
       setUnkept(e instanceof Error ? e.message : String(e));
     }
     await refetch();
-    box.current?.now();
+    sendNow();
   };
   return {
     kept: read?.kept,
@@ -103,7 +90,7 @@ export function useOuting(): Outing {
         said,
       );
     },
-    sendNow: () => box.current?.now(),
+    sendNow,
     unkept,
   };
 }

@@ -1,6 +1,7 @@
 import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { ConditionStrip } from '../conditions/ConditionStrip';
+import { PostOffice } from '../device/PostOffice';
 import { EntryContext, type Entry, type OnScreen } from '../entry/entry';
 import { usePlace } from '../moment/moment';
 import { typing } from '../moment/typing';
@@ -65,68 +66,70 @@ export function Frame() {
   }, [entries]);
 
   return (
-    <EntryContext value={entries}>
-      <div className={fold.short ? 'frame short' : 'frame'}>
-        <a className="skip" href="#main">
-          {say.toThePageItself}
-        </a>
-        <nav className="rail" aria-label={say.places}>
-          <div className="rail-name">
-            {say.grey}
-            <br />
-            {say.pebble}
-          </div>
-          <div className="rail-places">
-            {places.map((p) => (
-              <NavLink key={p.to} to={p.to}>
-                {p.name}
-              </NavLink>
-            ))}
-          </div>
-          <NavLink className="rail-setup" to="/set-up">
-            {say.setUp}
-          </NavLink>
-          <div className="rail-log">
-            <button onClick={() => entries.open({ kind: 'catch' })} title={say.logACatchC}>
-              {say.catchWord}
-            </button>
-            <button onClick={() => entries.open({ kind: 'blank' })} title={say.logABlankB}>
-              {say.blank}
-            </button>
-          </div>
-        </nav>
-        <header className="head">
-          <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
-          {ribbon && <Day />}
+    <PostOffice>
+      <EntryContext value={entries}>
+        <div className={fold.short ? 'frame short' : 'frame'}>
+          <a className="skip" href="#main">
+            {say.toThePageItself}
+          </a>
+          <nav className="rail" aria-label={say.places}>
+            <div className="rail-name">
+              {say.grey}
+              <br />
+              {say.pebble}
+            </div>
+            <div className="rail-places">
+              {places.map((p) => (
+                <NavLink key={p.to} to={p.to}>
+                  {p.name}
+                </NavLink>
+              ))}
+            </div>
+            <NavLink className="rail-setup" to="/set-up">
+              {say.setUp}
+            </NavLink>
+            <div className="rail-log">
+              <button onClick={() => entries.open({ kind: 'catch' })} title={say.logACatchC}>
+                {say.catchWord}
+              </button>
+              <button onClick={() => entries.open({ kind: 'blank' })} title={say.logABlankB}>
+                {say.blank}
+              </button>
+            </div>
+          </nav>
+          <header className="head">
+            <SpotSelect spots={here.spots} chosen={here.spot.id} onChoose={here.choose} />
+            {ribbon && <Day />}
+            {ribbon && (
+              <MishapsSaid part>
+                <ConditionStrip />
+              </MishapsSaid>
+            )}
+            <Signal />
+            <MishapsSaid part>
+              <Suspense>{asked && <QuickEntry entry={entry} onClose={() => setEntry(null)} />}</Suspense>
+            </MishapsSaid>
+          </header>
+          {/* It scrolls, and must do so by the keyboard alone. */}
+          {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
+          <main className="main" id="main" tabIndex={0} {...top}>
+            <MishapsSaid>
+              <Outlet />
+            </MishapsSaid>
+          </main>
           {ribbon && (
-            <MishapsSaid part>
-              <ConditionStrip />
-            </MishapsSaid>
+            <footer className="foot">
+              <MishapsSaid part>
+                {fold.folded ? (
+                  <FoldedRibbon onOpen={fold.toggle} />
+                ) : (
+                  <Ribbon onFold={fold.can ? fold.toggle : undefined} />
+                )}
+              </MishapsSaid>
+            </footer>
           )}
-          <Signal />
-          <MishapsSaid part>
-            <Suspense>{asked && <QuickEntry entry={entry} onClose={() => setEntry(null)} />}</Suspense>
-          </MishapsSaid>
-        </header>
-        {/* It scrolls, and must do so by the keyboard alone. */}
-        {/* eslint-disable-next-line jsx-a11y/no-noninteractive-tabindex */}
-        <main className="main" id="main" tabIndex={0} {...top}>
-          <MishapsSaid>
-            <Outlet />
-          </MishapsSaid>
-        </main>
-        {ribbon && (
-          <footer className="foot">
-            <MishapsSaid part>
-              {fold.folded ? (
-                <FoldedRibbon onOpen={fold.toggle} />
-              ) : (
-                <Ribbon onFold={fold.can ? fold.toggle : undefined} />
-              )}
-            </MishapsSaid>
-          </footer>
-        )}
-      </div>
-    </EntryContext>
+        </div>
+      </EntryContext>
+    </PostOffice>
   );
 }

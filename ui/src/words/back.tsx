@@ -310,6 +310,15 @@ export const back = {
   },
 
   // Sightings.tsx
+  unsent: {
+    title: 'On this device, not in the log yet',
+    the: 'The entry',
+    sendNow: 'Send now',
+    fish: (n: number, name: string) => `${n} ${name}`,
+    again: 'Send again',
+    drop: 'Throw away',
+    refused: (why: string) => `The server refused it: ${why}`,
+  },
   sightings: {
     title: 'Seen without fishing',
     the: 'The sighting',

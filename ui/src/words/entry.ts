@@ -4,6 +4,10 @@ export const entry = {
   intoTheLog: 'Into the log',
   theBlankIsInThe: 'The blank is in the log. It counts.',
   theCatchIsInThe: 'The catch is in the log.',
+  changed: 'Changed.',
+  keptHere: 'Kept on this device: it is sent when the server is heard again.',
+  notKept: (why: string) =>
+    `The server is not heard, and this device could not keep it: it has no room, or this is a private window. Write it down. (${why})`,
   catchOrBlank: 'Catch or blank',
   catchWord: 'Catch',
   blank: 'Blank',

@@ -1,9 +1,11 @@
 import { api, Problem } from '../api/client';
-import { clash, outingsOf, sent, touchesOf, unsent } from '../device/device';
+import { clash, outingsOf, sent, touchesOf, unsent } from './device';
+import { dropEntry, entriesOf, keepEntry, refuseEntry, type Waiting } from './entries';
+import { entry as say } from '../words/entry';
 
 /** How sending stands. */
 export interface Post {
-  /** Touches the server has not got yet. */
+  /** Touches and entries the server has not got yet. */
   waiting: number;
   /** Why the last attempt failed; 0 is no signal. */
   failed?: { status: number; message: string };
@@ -12,7 +14,39 @@ export interface Post {
 const soonest = 2_000;
 const latest = 120_000;
 
-/** Sends what is kept, outing by outing, in order; begun again with back-off, and whenever signal comes. */
+/** What went wrong with one; with no signal, or signed out, the others fare the same. */
+function failure(e: unknown): NonNullable<Post['failed']> & { all: boolean } {
+  const { status, message } = e instanceof Problem ? e : { status: 0, message: String(e) };
+  return { status, message, all: status === 0 || status === 401 || status >= 500 };
+}
+
+const put = (e: Waiting) => (e.kind === 'spell' ? api.putSpell(e.id, e.body) : api.putSighting(e.id, e.body));
+
+/**
+ * Sends an entry, or keeps it here where the server is not heard (or does not know who one is any more): true where
+ * it has it. What it refuses, and what cannot be kept, is thrown.
+ */
+export async function sendOrKeep(e: Waiting): Promise<boolean> {
+  try {
+    await put(e);
+  } catch (x) {
+    if (!failure(x).all) throw x;
+    try {
+      await keepEntry(e);
+    } catch (full) {
+      throw new Error(say.notKept(full instanceof Error ? full.message : String(full)), { cause: full });
+    }
+    return false;
+  }
+  // It may have waited here before it was changed.
+  await dropEntry(e.id).catch(() => undefined);
+  return true;
+}
+
+/**
+ * Sends what is kept, outing by outing, in order, then entry by entry; begun again with back-off, and whenever signal
+ * comes.
+ */
 export class Outbox {
   #owner: string;
   #told: (p: Post) => void;
@@ -49,7 +83,7 @@ export class Outbox {
     }
     this.#busy = true;
     clearTimeout(this.#timer);
-    let failed: Post['failed'];
+    let failed: ReturnType<typeof failure> | undefined;
     let any = false;
     try {
       for (const o of await outingsOf(this.#owner)) {
@@ -69,12 +103,21 @@ export class Outbox {
           await sent(o.id, touches.length);
           any = true;
         } catch (e) {
-          failed =
-            e instanceof Problem
-              ? { status: e.status, message: e.message }
-              : { status: 0, message: String(e) };
-          // With no signal, or signed out, the others fare the same; what is refused holds up only itself.
-          if (failed.status === 0 || failed.status === 401 || failed.status >= 500) break;
+          failed = failure(e);
+          // What is refused holds up only itself.
+          if (failed.all) break;
+        }
+      }
+      for (const e of await entriesOf(this.#owner)) {
+        if (failed?.all) break;
+        if (e.refused) continue;
+        try {
+          await put(e);
+          await dropEntry(e.id);
+          any = true;
+        } catch (x) {
+          failed = failure(x);
+          if (!failed.all) await refuseEntry(e, failed.message);
         }
       }
       const waiting = await unsent(this.#owner);

@@ -1,0 +1,96 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { Button } from 'antd';
+import { api } from '../api/client';
+import { keys } from '../api/keys';
+import { dropEntry, keepEntry, type Waiting } from '../device/entries';
+import { usePost } from '../device/post';
+import { useWaiting } from '../device/useWaiting';
+import { isBlank, useEntry } from '../entry/entry';
+import { Fault } from '../frame/Fault';
+import { useUndo } from '../frame/useUndo';
+import { clock, dayOfYear } from '../format/time';
+import './unsent.css';
+import { back as say } from '../words/back';
+
+/** What was written with no signal and is not in the log yet: it waits, or was refused. */
+export function Unsent() {
+  const waiting = useWaiting();
+  const { sendNow } = usePost();
+  if (waiting.length === 0) return null;
+  return (
+    <section className="unsent" aria-label={say.unsent.title}>
+      <div className="unsent-head">
+        <h2>{say.unsent.title}</h2>
+        {waiting.some((e) => !e.refused) && (
+          <button className="plain" onClick={sendNow}>
+            {say.unsent.sendNow}
+          </button>
+        )}
+      </div>
+      <ul className="panel">
+        {waiting.map((e) => (
+          <Row key={e.id} e={e} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Row({ e }: { e: Waiting }) {
+  const entry = useEntry();
+  const undo = useUndo();
+  const { sendNow } = usePost();
+  const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
+  const name = (id: string) => targets.data?.find((t) => t.id === id)?.name_in_sentence ?? id;
+  const from = e.kind === 'spell' ? e.body.started_at : e.body.seen_at;
+  const drop = useMutation({
+    mutationFn: () => dropEntry(e.id),
+    onSuccess: () => undo(say.unsent.the, () => keepEntry(e)),
+  });
+  const again = useMutation({
+    mutationFn: async () => {
+      const { refused: _, ...clean } = e;
+      await keepEntry(clean);
+      sendNow();
+    },
+  });
+  return (
+    <li className="unsent-row">
+      <span className="log-time">
+        {dayOfYear(from, e.zone)} {clock(from, e.zone)}
+      </span>
+      <b>
+        {e.kind === 'sighting'
+          ? say.sightings.signs(e.body.signs)
+          : isBlank(e.body)
+            ? `${say.blank} ${say.forWord(name(e.body.target))}`
+            : say.unsent.fish(e.body.catches!.length, name(e.body.catches![0]!.target ?? e.body.target))}
+      </b>
+      <span>{e.spot}</span>
+      <span className="form-acts">
+        {e.refused && (
+          <Button size="small" loading={again.isPending} onClick={() => again.mutate()}>
+            {say.unsent.again}
+          </Button>
+        )}
+        {e.kind === 'spell' && (
+          <Button
+            size="small"
+            onClick={() => entry.open({ kind: isBlank(e.body) ? 'blank' : 'catch', waiting: e })}
+          >
+            {say.change}
+          </Button>
+        )}
+        <Button size="small" loading={drop.isPending} onClick={() => drop.mutate()}>
+          {say.unsent.drop}
+        </Button>
+      </span>
+      {e.refused && (
+        <p className="caution" role="alert">
+          {say.unsent.refused(e.refused)}
+        </p>
+      )}
+      <Fault of={[drop, again]} />
+    </li>
+  );
+}
