@@ -186,3 +186,75 @@ func TestAPageThatCannotBeDrawnLeavesTheRest(t *testing.T) {
 	require.NoError(t, p.Go("/ahead/seasons"))
 	require.NoError(t, p.WaitText("The next four weeks"))
 }
+
+// What is written with Catch, Blank and on a walk with the server stopped waits on the device, through the end of the
+// browser, and is in the log once when it is heard; what the server refuses is shown with why, and can be changed.
+func TestEntriesWithoutSignalAreKeptAndSentOnce(t *testing.T) {
+	s := newSite(t)
+	chrome, p, dir := installed(t, s)
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.WaitText("Silver bar"))
+	assert.Equal(t, 200, eval[int](t, p, `fetch('/api/v1/bylaws/'+crypto.randomUUID(), {method: 'PUT',
+		headers: {'Content-Type': 'application/json'}, body: JSON.stringify({species: ['red drum'], bag: 2, source: 'Leaflet 7',
+		checked: '2026-11-01'})}).then((r) => r.status)`))
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.WaitText("Silver bar"))
+	require.NoError(t, p.Wait(packed))
+	s.stop()
+	catch := func(length, many, verdict string) {
+		t.Helper()
+		require.NoError(t, p.Click("Catch"))
+		require.NoError(t, p.WaitText("Into the log"))
+		if many != "1" { // the next begins with what was sought last
+			require.NoError(t, p.Click("Sought"))
+			require.NoError(t, p.Click("Red drum"))
+		}
+		require.NoError(t, p.Fill("Length", length))
+		require.NoError(t, p.Fill("How many", many))
+		require.NoError(t, p.Click("kept"))
+		require.NoError(t, p.WaitText(verdict))
+		require.NoError(t, p.Click("Log the catch"))
+		require.NoError(t, p.WaitText("Kept on this device"))
+		require.NoError(t, p.Wait(`!document.querySelector('[role=dialog] form')`))
+	}
+	catch("52", "2", "Keeping is allowed")
+	require.NoError(t, p.WaitText("2 red drum"))
+	require.NoError(t, p.Click("Blank"))
+	require.NoError(t, p.WaitText("Into the log"))
+	require.NoError(t, p.Fill("Fished for", "40"))
+	require.NoError(t, p.Click("Log the blank"))
+	require.NoError(t, p.WaitText("Blank for red drum"))
+	require.NoError(t, p.Click("Write down what you saw without fishing"))
+	require.NoError(t, p.Click("birds"))
+	require.NoError(t, p.Click("Keep it"))
+	require.NoError(t, p.WaitText("Birds"))
+	catch("390", "1", "Release it") // the two that wait here filled the bag
+	require.NoError(t, p.WaitText("Kept here: 4."))
+	picture(t, p, "unsent-phone")
+
+	require.NoError(t, chrome.Quit())
+	chrome, err := browser.OpenIn(dir)
+	require.NoError(t, err)
+	t.Cleanup(chrome.Close)
+	p, err = chrome.Own("http://"+s.addr, browser.Phone)
+	require.NoError(t, err)
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.WaitText("On this device, not in the log yet"))
+	assert.Equal(t, 4, eval[int](t, p, `document.querySelectorAll('.unsent-row').length`))
+
+	s.start()
+	require.NoError(t, p.Wait(`(document.querySelector('.unsent-head .plain')?.click(), document.querySelectorAll('.unsent-row').length === 1)`))
+	require.NoError(t, p.WaitText("The server refused it"))
+	noViolations(t, p, "an entry that was refused")
+	picture(t, p, "refused-phone")
+	require.NoError(t, p.Click("Change"))
+	require.NoError(t, p.WaitText("Change this spell"))
+	require.NoError(t, p.Fill("Length", "61"))
+	require.NoError(t, p.Click("Log the catch"))
+	require.NoError(t, p.Wait(`!document.querySelector('.unsent')`))
+	require.NoError(t, p.Wait(`document.querySelectorAll('.log [data-spell]').length === 4`))
+	assert.Equal(t, "0,0,1,2", eval[string](t, p, `fetch('/api/v1/spells').then((r) => r.json())
+		.then((l) => l.spells.map((s) => s.catches.length).sort().join())`))
+	assert.Equal(t, "birds", eval[string](t, p, `fetch('/api/v1/sightings').then((r) => r.json())
+		.then((l) => l.sightings.map((s) => s.signs.join()).join())`))
+}

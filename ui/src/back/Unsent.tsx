@@ -56,17 +56,17 @@ function Row({ e }: { e: Waiting }) {
   });
   return (
     <li className="unsent-row">
-      <span className="log-time">
+      <span className="unsent-when quiet">
         {dayOfYear(from, e.zone)} {clock(from, e.zone)}
       </span>
-      <b>
+      <b className="unsent-what">
         {e.kind === 'sighting'
           ? say.sightings.signs(e.body.signs)
           : isBlank(e.body)
             ? `${say.blank} ${say.forWord(name(e.body.target))}`
             : say.unsent.fish(e.body.catches!.length, name(e.body.catches![0]!.target ?? e.body.target))}
       </b>
-      <span>{e.spot}</span>
+      <span className="unsent-where">{e.spot}</span>
       <span className="form-acts">
         {e.refused && (
           <Button size="small" loading={again.isPending} onClick={() => again.mutate()}>
@@ -85,12 +85,14 @@ function Row({ e }: { e: Waiting }) {
           {say.unsent.drop}
         </Button>
       </span>
-      {e.refused && (
-        <p className="caution" role="alert">
-          {say.unsent.refused(e.refused)}
-        </p>
-      )}
-      <Fault of={[drop, again]} />
+      <div className="unsent-why">
+        {e.refused && (
+          <p className="caution" role="alert">
+            {say.unsent.refused(e.refused)}
+          </p>
+        )}
+        <Fault of={[drop, again]} />
+      </div>
     </li>
   );
 }

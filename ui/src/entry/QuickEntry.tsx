@@ -137,15 +137,17 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       });
       if (sent) void invalidate('log');
       else sendNow();
-      void message.success(
-        !sent
+      void message.open({
+        type: 'success',
+        key: 'logged',
+        content: !sent
           ? say.keptHere
           : old
             ? say.changed
             : kind === 'blank'
               ? say.theBlankIsInThe
               : say.theCatchIsInThe,
-      );
+      });
       onClose();
     },
   });

@@ -1,4 +1,4 @@
-import type { Verdict as Said } from '../api/client';
+import { Problem, type Verdict as Said } from '../api/client';
 import { law as say } from '../words/law';
 import { useVerdict, type FishInHand } from './useVerdict';
 import './verdict.css';
@@ -11,7 +11,7 @@ export function Verdict({ fish }: { fish: FishInHand | undefined }) {
   if (v.error)
     return (
       <p role="alert" className="caution small">
-        {v.error.message}
+        {v.error instanceof Problem && v.error.status === 0 ? say.notKnownHere : v.error.message}
       </p>
     );
   return v.data ? <Shown v={v.data} /> : null;

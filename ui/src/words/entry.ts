@@ -5,7 +5,7 @@ export const entry = {
   theBlankIsInThe: 'The blank is in the log. It counts.',
   theCatchIsInThe: 'The catch is in the log.',
   changed: 'Changed.',
-  keptHere: 'Kept on this device: it is sent when the server is heard again.',
+  keptHere: 'Kept on this device; sent when there is signal.',
   notKept: (why: string) =>
     `The server is not heard, and this device could not keep it: it has no room, or this is a private window. Write it down. (${why})`,
   catchOrBlank: 'Catch or blank',

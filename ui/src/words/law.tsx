@@ -145,6 +145,8 @@ export const law = {
   // Verdict.tsx
   words: { keep: 'Keeping is allowed', release: 'Release it', 'not known': 'Not known' } as const,
   allowedWhenLookedUp: 'It was allowed when last looked up',
+  notKnownHere:
+    'Not known: there is no signal, and no rules are kept on this device yet. When in doubt put it back.',
   bag2: 'Left today',
   you: 'you',
   boat: 'the boat',
