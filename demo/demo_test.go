@@ -6,6 +6,7 @@ import (
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
+	"greypebble/core/conditions"
 	"greypebble/core/ground"
 )
 
@@ -49,4 +50,17 @@ func TestTheCoastHasWhatIsLookedFor(t *testing.T) {
 	assert.Positive(t, found[ground.Channel])
 	assert.Positive(t, found[ground.Cut])
 	assert.Positive(t, found[ground.Step])
+}
+
+// What is usual of the coast is what its made-up weather comes to.
+func TestWhatIsUsualFollowsTheWeather(t *testing.T) {
+	u := usually()
+	require.NoError(t, u.Validate())
+	for _, k := range conditions.UsualKinds {
+		for month, m := range u[k] {
+			assert.True(t, m.Known(), "%s of month %d", k, month+1)
+		}
+	}
+	warm := u[conditions.WaterTemp]
+	assert.Greater(t, warm[7].Mean, warm[1].Mean+8, "August over February")
 }

@@ -127,18 +127,19 @@ func (a angler) tagged(ctx context.Context, s *store.Store, spots map[string]*st
 			return err
 		}
 		row := store.Spell{ID: a.own("tagged " + f.from.String()), SpellEntry: store.SpellEntry{SpotID: sp.ID, Target: "red-drum",
-			StartedAt: f.from, EndedAt: to, Rods: 1, Mark: f.mark, Approach: "natural bait", Offering: "Cut mullet"},
+			StartedAt: f.from, EndedAt: to, Rods: 1, Mark: f.mark, Approach: "cut bait", Offering: "Cut mullet"},
 			SpellWater: store.WaterAt(m), Readings: store.ReadingsAt(m)}
-		row.Catches = []store.Catch{{ID: a.own("tag " + f.from.String()), CatchEntry: store.CatchEntry{Target: "red-drum", LengthM: &length,
-			CaughtAt:  f.from.Add(50 * time.Minute),
-			CatchMore: store.CatchMore{Measured: "board", TagNumber: f.tag, TagSide: "left", TagProgramme: tagProgramme}}}}
+		fish := store.Catch{ID: a.own("tag " + f.from.String())}
+		fish.CatchEntry = store.CatchEntry{Target: "red-drum", LengthM: &length, CaughtAt: f.from.Add(50 * time.Minute),
+			CatchMore: store.CatchMore{Measured: "board", TagNumber: f.tag, TagSide: "left", TagProgramme: tagProgramme}}
+		row.Catches = []store.Catch{fish}
 		if _, _, err := s.PutSpell(ctx, a.id(), row); err != nil {
 			return err
 		}
 	}
 	longer := 0.44
 	at := spots["Cutwater Pier"]
-	return s.PutTagList(ctx, a.id(), "met by others, "+invented, []store.TagReport{{ID: a.own("met TH 0418"), Number: "TH 0418",
+	return s.PutTagList(ctx, a.id(), "the Board's list, "+invented, []store.TagReport{{ID: a.own("met TH 0418"), Number: "TH 0418",
 		Programme: tagProgramme, Species: "red-drum", MetAt: time.Date(2026, 8, 29, 19, 0, 0, 0, time.UTC), Lat: at.Lat, Lon: at.Lon,
 		LengthM: &longer}})
 }
@@ -148,8 +149,8 @@ const tagProgramme = "Tern Head tags"
 // compared is a trial that was fished to its end and shows less than one would think.
 func (a angler) compared(ctx context.Context, s *store.Store, spots map[string]*store.Spot) error {
 	tail := func(name, offering, finish string) trial.Choice {
-		return trial.Choice{Name: name, Presentation: outing.Presentation{Approach: "lure", OfferingID: offering, Finish: finish, RigID: "weedless-hook",
-			WeightKg: 0.007, SizeM: 0.09}}
+		return trial.Choice{Name: name, Presentation: outing.Presentation{Approach: "lure", OfferingID: offering, Finish: finish,
+			RigID: "weedless-hook", WeightKg: 0.007, SizeM: 0.09}}
 	}
 	began := time.Date(2026, 10, 24, 12, 0, 0, 0, time.UTC)
 	t := store.Trial{ID: a.own("trial of two tails"), MadeAt: began.Add(-20 * time.Hour)}

@@ -30,6 +30,14 @@ type Offering struct {
 	bit    Set
 }
 
+// ButForFinish says whether two offerings of the book are one thing in two finishes; not where it knows either not.
+func (b *Book) ButForFinish(first, second string) bool {
+	o, known := b.Offering(first)
+	p, too := b.Offering(second)
+	return known && too && o.Kind == p.Kind && o.Approach == p.Approach && o.Finish != p.Finish && o.LengthM == p.LengthM &&
+		o.WeightKg == p.WeightKg && o.RatedM == p.RatedM && o.MediumMS == p.MediumMS
+}
+
 // Dressed is the offering with another finish.
 func (o *Offering) Dressed(finish string) *Offering {
 	if finish == "" || finish == o.Finish {

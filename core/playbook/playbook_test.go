@@ -306,3 +306,14 @@ func TestMeasuresOfTheBookCanBeWritten(t *testing.T) {
 		}
 	}
 }
+
+// One lure in two colours is one thing; a smaller one, another kind, or what the book does not know, is another.
+func TestOneLureInTwoColours(t *testing.T) {
+	b := builtinBook(t)
+	assert.True(t, b.ButForFinish("paddle-tail-white", "paddle-tail-dark"))
+	assert.True(t, b.ButForFinish("walking-plug", "dark-walking-plug"))
+	for _, pair := range [][2]string{{"paddle-tail-white", "small-paddle-tail"}, {"paddle-tail-white", "paddle-tail-white"},
+		{"paddle-tail-dark", "jerk-shad"}, {"live-shrimp", "cut-mullet"}, {"paddle-tail-white", "of my own"}, {"", ""}} {
+		assert.False(t, b.ButForFinish(pair[0], pair[1]), pair)
+	}
+}

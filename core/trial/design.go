@@ -38,15 +38,18 @@ type Design struct {
 	Sides []string `json:"sides,omitempty"`
 }
 
-// Differences of two presentations, in words: they should differ in one thing, which is what the trial is about.
-func Differences(a, b outing.Presentation) (out []string) {
+// Differences of two presentations, in words: they should differ in one thing, which is what the trial is about. Two
+// offerings may be one thing in two finishes, by their ids: then the colour is what differs.
+func Differences(a, b outing.Presentation, oneThing func(a, b string) bool) (out []string) {
 	say := func(differs bool, word string) {
 		if differs {
 			out = append(out, word)
 		}
 	}
-	say(a.OfferingID != b.OfferingID || a.OfferingID == "" && !strings.EqualFold(a.Offering, b.Offering), words.TheBaitOrLure)
-	say(a.Finish != b.Finish, words.TheColour)
+	another := a.OfferingID != b.OfferingID || a.OfferingID == "" && !strings.EqualFold(a.Offering, b.Offering)
+	dressed := another && oneThing(a.OfferingID, b.OfferingID)
+	say(another && !dressed, words.TheBaitOrLure)
+	say(dressed || a.Finish != b.Finish, words.TheColour)
 	say(a.RigID != b.RigID, words.TheRig)
 	say(a.Style != b.Style, words.HowItIsMoved)
 	say(a.SizeM != b.SizeM, words.TheSize)
@@ -57,11 +60,11 @@ func Differences(a, b outing.Presentation) (out []string) {
 }
 
 // Unalike says of a design's arms what else than one thing differs, pair by pair with the first; empty where they are
-// alike but for one thing.
-func (d *Design) Unalike() (out []string) {
+// alike but for one thing; oneThing as [Differences] asks it.
+func (d *Design) Unalike(oneThing func(a, b string) bool) (out []string) {
 	for i := 1; i < len(d.Arms); i++ {
 		a, b := &d.Arms[0], &d.Arms[i]
-		switch differ := Differences(a.Presentation, b.Presentation); len(differ) {
+		switch differ := Differences(a.Presentation, b.Presentation, oneThing); len(differ) {
 		case 0:
 			out = append(out, fmt.Sprintf(words.TheyAreTheSame, a.Name, b.Name))
 		case 1:

@@ -3,6 +3,7 @@ package trial_test
 import (
 	"fmt"
 	"math"
+	"strings"
 	"testing"
 	"time"
 
@@ -101,12 +102,24 @@ func TestAnArmJoins(t *testing.T) {
 // Arms alike but for one thing; what else differs is said.
 func TestWhatElseDiffers(t *testing.T) {
 	d := design()
-	assert.Empty(t, d.Unalike())
+	tails := func(a, b string) bool {
+		return strings.HasPrefix(a, "paddle-tail-") && strings.HasPrefix(b, "paddle-tail-")
+	}
+	assert.Empty(t, d.Unalike(tails))
 	d.Arms[1].WeightKg = 0.02
-	require.Len(t, d.Unalike(), 1)
-	assert.Contains(t, d.Unalike()[0], "the colour, the weight")
+	require.Len(t, d.Unalike(tails), 1)
+	assert.Contains(t, d.Unalike(tails)[0], "the colour, the weight")
 	d.Arms[1].Presentation = d.Arms[0].Presentation
-	assert.Contains(t, d.Unalike()[0], "nothing is tried")
+	assert.Contains(t, d.Unalike(tails)[0], "nothing is tried")
+
+	// A lure the book has in two finishes is one lure in two colours; another lure is another.
+	d.Arms[0].Presentation = outing.Presentation{OfferingID: "paddle-tail-white", Finish: "white"}
+	d.Arms[1].Presentation = outing.Presentation{OfferingID: "paddle-tail-dark", Finish: "dark"}
+	assert.Empty(t, d.Unalike(tails))
+	assert.Equal(t, []string{"the colour"}, trial.Differences(d.Arms[0].Presentation, d.Arms[1].Presentation, tails))
+	d.Arms[1].OfferingID = "small-paddle-tail"
+	assert.Equal(t, []string{"the bait or lure", "the colour"},
+		trial.Differences(d.Arms[0].Presentation, d.Arms[1].Presentation, tails))
 }
 
 // What a design would show: by simulation in exact_test; here that it is the power of its hours.

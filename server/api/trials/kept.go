@@ -101,12 +101,16 @@ func (s service) one(ctx context.Context, as *web.Scope, in *wire.ByID) (*trialO
 	if err != nil {
 		return nil, err
 	}
+	book, err := as.Book(ctx)
+	if err != nil {
+		return nil, err
+	}
 	d := &t.Design.V
 	out := &trialOutput{}
 	b := &out.Body
 	b.ID, b.Revision, b.MadeAt, b.Design, b.LastsMin = t.ID.String(), t.Revision, t.MadeAt, bodyOf(d), d.Lasts().Minutes()
-	b.Turns, b.Blocks, b.Unalike, b.Changed = []TurnOut{}, []BlockOut{}, append([]string{}, d.Unalike()...), append([]string{},
-		t.Changed.V...)
+	b.Turns, b.Blocks = []TurnOut{}, []BlockOut{}
+	b.Unalike, b.Changed = append([]string{}, d.Unalike(book.ButForFinish)...), append([]string{}, t.Changed.V...)
 	done := map[int]bool{}
 	for i := range blocks {
 		k := blockOut(&blocks[i], as.Now())

@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import { api, type Seasons } from '../api/client';
 import { keys } from '../api/keys';
 import { useTitle } from '../frame/useTitle';
-import { show } from '../format/spoken';
+import { fixed } from '../format/measure';
+import { fromSI, unitOf, way } from '../format/spoken';
 import { usePlace } from '../moment/moment';
 import { Wide } from '../frame/Wide';
 import { ahead as say } from '../words/ahead';
@@ -73,9 +74,11 @@ function WaterYear({ water: w, now }: { water: Seasons['waters'][number]; now: n
             </tr>
             {warm.size > 0 && (
               <tr className="quiet small">
-                <th scope="row">{say.usualWarmth}</th>
+                <th scope="row">{say.usualWarmth(unitOf('temperature'))}</th>
                 {say.months.map((m, i) => (
-                  <td key={m}>{warm.has(i + 1) ? show('temperature', warm.get(i + 1)!, 0) : ''}</td>
+                  <td key={m}>
+                    {warm.has(i + 1) ? fixed(fromSI(way('temperature'), warm.get(i + 1)!), 0) : ''}
+                  </td>
                 ))}
               </tr>
             )}

@@ -5,6 +5,7 @@ import { rate } from '../format/measure';
 import { fromSI, show, unitOf, way } from '../format/spoken';
 import { keepPreviousData, useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query';
 import { Button, Input, Segmented, Select } from 'antd';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Spell } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
@@ -18,7 +19,7 @@ import { Calendar } from './Calendar';
 import { LogTable } from './LogTable';
 import { MoreOfCatch } from './MoreOfCatch';
 import { Photos } from './Photos';
-import { Sightings } from './Sightings';
+import { SeenRow, useSightings, WriteSighting, type Sighting } from './Sightings';
 import { SavedFilters } from './SavedFilters';
 import { Unsent } from './Unsent';
 import { useFilters, type Filters } from './useFilters';
@@ -51,9 +52,20 @@ export default function BackPage() {
   const d = log.data?.pages[0];
   const spells = log.data?.pages.flatMap((p) => p.spells) ?? [];
   const filtered = Object.keys(f).length > 0;
+  // Those of the days that are shown; a filter that speaks of spells leaves them out.
+  const oldest = log.hasNextPage ? (spells.at(-1)?.started_at ?? '') : '';
+  const onlySpot = Object.keys(f).every((k) => k === 'spot_id');
+  const seenThere = useSightings(f.spot_id);
+  const sightings = onlySpot ? seenThere.filter((g) => g.seen_at >= oldest) : [];
+  // On a phone the filters would fill the screen before the log.
+  const [asking, setAsking] = useState(false);
+  const open = asking || filtered;
   return (
     <div className="back">
-      <div className="filters">
+      <Button className="filters-fold" aria-expanded={open} onClick={() => setAsking(!open)}>
+        {say.filter}
+      </Button>
+      <div className={open ? 'filters open' : 'filters'}>
         <Select
           aria-label={say.target}
           allowClear
@@ -161,10 +173,11 @@ export default function BackPage() {
           )}
         </div>
       )}
-      {seen === 'days' && d && <Sightings {...(f.spot_id ? { spot: f.spot_id } : {})} />}
+      {seen === 'days' && d && <WriteSighting {...(f.spot_id ? { spot: f.spot_id } : {})} />}
       {seen === 'calendar' && <Calendar f={f} now={here.present()} />}
       {seen === 'table' && d && d.total > 0 && <LogTable spells={spells} />}
-      {seen === 'days' && byDay(spells).map(([day, list]) => <Day key={day} day={day} spells={list} />)}
+      {seen === 'days' &&
+        byDay(spells, sightings).map(([day, list]) => <Day key={day} day={day} entries={list} />)}
       {seen !== 'calendar' && d && log.hasNextPage && (
         <p>
           <Button loading={log.isFetchingNextPage} onClick={() => void log.fetchNextPage()}>
@@ -176,23 +189,34 @@ export default function BackPage() {
   );
 }
 
-function byDay(spells: Spell[]): [string, Spell[]][] {
-  const days = new Map<string, Spell[]>();
-  for (const s of spells) {
-    const d = dayOfYear(s.started_at, s.time_zone);
-    days.set(d, [...(days.get(d) ?? []), s]);
+/** What a day brought: spells, and what was seen without fishing. */
+type Entry = { at: string; zone: string } & ({ spell: Spell } | { sighting: Sighting });
+
+function byDay(spells: Spell[], sightings: Sighting[]): [string, Entry[]][] {
+  const all: Entry[] = [
+    ...spells.map((spell) => ({ at: spell.started_at, zone: spell.time_zone, spell })),
+    ...sightings.map((sighting) => ({ at: sighting.seen_at, zone: sighting.time_zone, sighting })),
+  ].sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
+  const days = new Map<string, Entry[]>();
+  for (const e of all) {
+    const d = dayOfYear(e.at, e.zone);
+    days.set(d, [...(days.get(d) ?? []), e]);
   }
   return [...days];
 }
 
-function Day({ day, spells }: { day: string; spells: Spell[] }) {
+function Day({ day, entries }: { day: string; entries: Entry[] }) {
   return (
     <section className="log-day">
       <h2>{day}</h2>
       <ul className="panel log">
-        {spells.map((s) => (
-          <SpellRow key={s.id} s={s} />
-        ))}
+        {entries.map((e) =>
+          'spell' in e ? (
+            <SpellRow key={e.spell.id} s={e.spell} />
+          ) : (
+            <SeenRow key={e.sighting.id} g={e.sighting} />
+          ),
+        )}
       </ul>
     </section>
   );

@@ -8,13 +8,20 @@ import { Fault } from '../frame/Fault';
 import { Wide } from '../frame/Wide';
 import { useTitle } from '../frame/useTitle';
 import { fixed } from '../format/measure';
-import { distance, show } from '../format/spoken';
+import { distance, show, unitOf } from '../format/spoken';
 import { day } from '../format/time';
 import { ChooseFile } from '../file/ChooseFile';
 import { useColumns } from '../file/MapColumns';
 import { soughtLast } from '../tie/asking';
 import './evidence.css';
 import { back as say } from '../words/back';
+
+/** Met nearer than this it was met at the same place, m. */
+const near = 50;
+
+/** A day's growth, finer than fish are measured. */
+const finely = (metres: number) =>
+  unitOf('fish_length') === 'in' ? show('fish_length', metres, 3) : say.measures2.mm(fixed(metres * 1000, 2));
 
 /** Fish that come again, and what many of one kind tell by their measures. */
 export default function MeasuresPage() {
@@ -86,12 +93,14 @@ export default function MeasuresPage() {
               first: place(r.first),
               again: place(r.again),
               days: Math.round(r.days),
-              way: distance(r.straight_m),
-              round: r.over_water_m === undefined ? undefined : distance(r.over_water_m),
+              ...(r.straight_m < near
+                ? { way: say.measures2.samePlace, round: undefined }
+                : {
+                    way: say.measures2.flies(distance(r.straight_m)),
+                    round: r.over_water_m === undefined ? undefined : distance(r.over_water_m),
+                  }),
               grown:
-                r.growth_m_per_day === undefined
-                  ? undefined
-                  : say.measures2.aDay((r.growth_m_per_day * 1000).toFixed(2)),
+                r.growth_m_per_day === undefined ? undefined : say.measures2.aDay(finely(r.growth_m_per_day)),
               doubt: r.doubt,
             })}
           </p>

@@ -9,46 +9,45 @@ import { sendOrKeep } from '../device/outbox';
 import { usePost } from '../device/post';
 import { Fault } from '../frame/Fault';
 import { useUndo } from '../frame/useUndo';
-import { clock, dayOfYear } from '../format/time';
+import { clock } from '../format/time';
 import { metres } from '../format/measure';
 import { usePlace } from '../moment/moment';
 import './sightings.css';
 import { back as say } from '../words/back';
 
-/** What was seen without fishing: written down, and looked back at. */
-export function Sightings({ spot }: { spot?: string }) {
+export type Sighting = Schemas['SightingOut'];
+
+const asked = (spot?: string) => ({
+  queryKey: ['sightings', spot],
+  queryFn: () => api.sightings(spot ? { spot_id: spot, most: 1000 } : { most: 1000 }),
+});
+
+/** What was seen without fishing, at a spot or anywhere, newest first. */
+export function useSightings(spot: string | undefined): Sighting[] {
+  return useQuery(asked(spot)).data?.sightings ?? [];
+}
+
+/** The way to write down what was seen. */
+export function WriteSighting({ spot }: { spot?: string }) {
   const [writing, write] = useState(false);
-  const list = useQuery({
-    queryKey: ['sightings', spot],
-    queryFn: () => api.sightings(spot ? { spot_id: spot, most: 20 } : { most: 20 }),
-  });
-  const seen = list.data?.sightings ?? [];
+  const list = useQuery(asked(spot));
   return (
     <section className="sightings" aria-label={say.sightings.title}>
-      <div className="sightings-head">
-        {seen.length > 0 && <h2>{say.sightings.title}</h2>}
-        {!writing && (
-          <button className="plain" onClick={() => write(true)}>
-            {say.sightings.write}
-          </button>
-        )}
-      </div>
+      {!writing && (
+        <button className="plain" onClick={() => write(true)}>
+          {say.sightings.write}
+        </button>
+      )}
       <Fault of={[list]} />
       {writing && list.data && (
         <Form kinds={list.data.kinds} {...(spot ? { spot } : {})} onDone={() => write(false)} />
-      )}
-      {seen.length > 0 && (
-        <ul className="panel log">
-          {seen.map((g) => (
-            <Seen key={g.id} g={g} />
-          ))}
-        </ul>
       )}
     </section>
   );
 }
 
-function Seen({ g }: { g: Schemas['SightingOut'] }) {
+/** One of them among the spells of its day. */
+export function SeenRow({ g }: { g: Sighting }) {
   const invalidate = useInvalidate();
   const undo = useUndo();
   const follow = () => invalidate('sightings');
@@ -72,21 +71,27 @@ function Seen({ g }: { g: Schemas['SightingOut'] }) {
   });
   return (
     <li className="sighting">
-      <span className="log-time">
-        {dayOfYear(g.seen_at, g.time_zone)} {clock(g.seen_at, g.time_zone)}
-      </span>
-      <span>
+      <svg className="sighting-eye" width="30" height="24" viewBox="0 0 30 24" role="img">
+        <title>{say.sightings.title}</title>
+        <path d="M3 12c6-8 18-8 24 0-6 8-18 8-24 0z" />
+        <circle cx="15" cy="12" r="3.4" />
+      </svg>
+      <span className="sighting-when">{clock(g.seen_at, g.time_zone)}</span>
+      <span className="sighting-what">
         <b>{say.sightings.signs(g.signs)}</b>
         {g.note && <span className="quiet"> {g.note}</span>}
       </span>
-      <span>{g.spot_name}</span>
-      <span className="log-stage">
+      <span className="sighting-where">
+        {g.spot_name}
+        {g.mark ? `, ${g.mark.toLowerCase()}` : ''}
+      </span>
+      <span className="sighting-tide">
         {g.tide_stage} <span className="quiet">{metres(g.tide_level_m)}</span>
       </span>
-      <Fault of={[remove]} />
       <button className="plain small" onClick={() => remove.mutate()}>
         {say.remove}
       </button>
+      <Fault of={[remove]} />
     </li>
   );
 }

@@ -202,7 +202,7 @@ export const ahead = {
   fromAbout: (water: string, when: string) => `${water} from about ${when}`,
   fish: 'Fish',
   months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],
-  usualWarmth: 'Usual water',
+  usualWarmth: (unit: string) => `Usual water, ${unit}`,
   nobodyHasSaidHowWarm: 'Nobody has said how warm this water usually is.',
   sayIt: 'Say it',
   theNextFourWeeks: 'The next four weeks',

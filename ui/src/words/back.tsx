@@ -5,6 +5,7 @@ export const back = {
     ebb: { whole: 'ebb', thirds: ['ebb, first third', 'ebb, middle third', 'ebb, last third'] },
   },
   target: 'Target',
+  filter: 'Filter the log',
   anyTarget: 'any target',
   spot: 'Spot',
   anySpot: 'any spot',
@@ -134,7 +135,10 @@ export const back = {
     nothing: (target: string) => `No ${target} is measured or weighed in your log yet.`,
     again: 'Tags',
     noTags: 'No tag in your log yet. A tag is told with its catch, under “more of it”.',
-    aDay: (mm: string) => `${mm} mm a day`,
+    aDay: (grown: string) => `${grown} a day`,
+    mm: (x: string) => `${x} mm`,
+    samePlace: 'at the same place',
+    flies: (far: string) => `${far} away as the gull flies`,
     recapture: (r: {
       fish: string;
       number: string;
@@ -146,7 +150,7 @@ export const back = {
       grown: string | undefined;
       doubt: string | undefined;
     }) =>
-      `${r.fish} ${r.number}: ${r.first}, and again ${r.again}. ${r.days} days at liberty, ${r.way} away as the gull flies${r.round ? `, ${r.round} over water` : ''}${r.grown ? `, ${r.grown}` : ''}.${
+      `${r.fish} ${r.number}: ${r.first}, and again ${r.again}. ${r.days} days at liberty, ${r.way}${r.round ? `, ${r.round} over water` : ''}${r.grown ? `, ${r.grown}` : ''}.${
         r.doubt === 'shrunk'
           ? ' It is shorter than it was: measure again, or it is another fish.'
           : r.doubt
