@@ -243,7 +243,8 @@ func TestEntriesWithoutSignalAreKeptAndSentOnce(t *testing.T) {
 	assert.Equal(t, 4, eval[int](t, p, `document.querySelectorAll('.unsent-row').length`))
 
 	s.start()
-	require.NoError(t, p.Wait(`(document.querySelector('.unsent-head .plain')?.click(), document.querySelectorAll('.unsent-row').length === 1)`))
+	require.NoError(t, p.Wait(`(document.querySelector('.unsent-head .plain')?.click(),
+		document.querySelectorAll('.unsent-row').length === 1)`))
 	require.NoError(t, p.WaitText("The server refused it"))
 	noViolations(t, p, "an entry that was refused")
 	picture(t, p, "refused-phone")
