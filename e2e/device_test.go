@@ -259,3 +259,43 @@ func TestEntriesWithoutSignalAreKeptAndSentOnce(t *testing.T) {
 	assert.Equal(t, "birds", eval[string](t, p, `fetch('/api/v1/sightings').then((r) => r.json())
 		.then((l) => l.sightings.map((s) => s.signs.join()).join())`))
 }
+
+// A trial is fished with no signal: blocks, what came in them, what is next, through a reload; the server has each once.
+func TestATrialIsFishedWithNoSignal(t *testing.T) {
+	s := newSite(t)
+	_, p, _ := installed(t, s)
+	id := eval[string](t, p, `(async () => {
+		const id = crypto.randomUUID();
+		const spots = await fetch('/api/v1/spots').then((r) => r.json());
+		const arm = (name, finish) => ({name, approach: 'lure', offering: 'Paddle tail', finish});
+		await fetch('/api/v1/trials/' + id, {method: 'PUT', headers: {'Content-Type': 'application/json'}, body: JSON.stringify({
+			question: 'Dark or white?', target: 'red-drum', spot_id: spots[0].id, block_min: 20, rounds: 2,
+			arms: [arm('Dark', 'dark'), arm('White', 'white')]})});
+		return id;
+	})()`)
+	require.NoError(t, p.Go("/back/trials/"+id))
+	require.NoError(t, p.WaitText("Block 1 of 4"))
+	s.stop()
+	require.NoError(t, p.Click("Begin"))
+	landed := `[...document.querySelectorAll('.trial-counters button')].find((b) => b.innerText.includes('landed'))`
+	require.NoError(t, p.Wait(landed))
+	for n := range 2 {
+		require.NoError(t, p.Wait(`(`+landed+`.click(), true)`))
+		require.NoError(t, p.Wait(landed+`.innerText.startsWith('`+string(rune('1'+n))+`')`))
+	}
+	require.NoError(t, p.Wait(`(document.querySelector('.trial-row .chosen').click(), true)`))
+	require.NoError(t, p.WaitText("Block 2 of 4"))
+	require.NoError(t, p.Click("Begin"))
+	require.NoError(t, p.Wait(landed))
+	require.NoError(t, p.Go("/back/trials/"+id))
+	require.NoError(t, p.WaitText("Block 2 of 4"))
+	require.NoError(t, p.Wait(landed))
+	picture(t, p, "trial-unsent-phone")
+	s.start()
+	require.NoError(t, p.Wait(`(`+landed+`?.click(), true)`))
+	blocks := `fetch('/api/v1/trials/` + id + `').then((r) => r.json()).then((t) => t.blocks.map((b) => [b.turn, b.landed ?? 0,
+		!!b.ended_at].join()).join(' '))`
+	require.NoError(t, p.Wait(`(`+blocks+`.then((b) => { window.had = b }), window.had === '0,2,true 1,1,false')`))
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.Wait(`document.querySelector('.back') && !document.querySelector('.unsent')`))
+}

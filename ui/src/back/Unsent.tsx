@@ -42,7 +42,15 @@ function Row({ e }: { e: Waiting }) {
   const { sendNow } = usePost();
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const name = (id: string) => targets.data?.find((t) => t.id === id)?.name_in_sentence ?? id;
-  const from = e.kind === 'spell' ? e.body.started_at : e.body.seen_at;
+  const from = e.kind === 'sighting' ? e.body.seen_at : e.body.started_at;
+  const what = () => {
+    if (e.kind === 'sighting') return say.sightings.signs(e.body.signs);
+    if (e.kind === 'block') return say.unsent.block;
+    const sought = name(e.body.target);
+    if (e.body.revision) return say.unsent.changeOf(sought);
+    if (isBlank(e.body)) return `${say.blank} ${say.forWord(sought)}`;
+    return say.unsent.fish(e.body.catches!.length, name(e.body.catches![0]!.target ?? e.body.target));
+  };
   const drop = useMutation({
     mutationFn: () => dropEntry(e.id),
     onSuccess: () => undo(say.unsent.the, () => keepEntry(e)),
@@ -59,13 +67,7 @@ function Row({ e }: { e: Waiting }) {
       <span className="unsent-when quiet">
         {dayOfYear(from, e.zone)} {clock(from, e.zone)}
       </span>
-      <b className="unsent-what">
-        {e.kind === 'sighting'
-          ? say.sightings.signs(e.body.signs)
-          : isBlank(e.body)
-            ? `${say.blank} ${say.forWord(name(e.body.target))}`
-            : say.unsent.fish(e.body.catches!.length, name(e.body.catches![0]!.target ?? e.body.target))}
-      </b>
+      <b className="unsent-what">{what()}</b>
       <span className="unsent-where">{e.spot}</span>
       <span className="form-acts">
         {e.refused && (

@@ -17,7 +17,7 @@ export function PostOffice({ children }: { children: ReactNode }) {
       name,
       present,
       (p) => setFailed(p.failed),
-      () => void Promise.all([invalidate('log'), invalidate('sightings')]),
+      () => void Promise.all([invalidate('log'), invalidate('sightings'), invalidate('trials')]),
     );
     box.current = mine;
     mine.now();

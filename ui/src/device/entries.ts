@@ -3,7 +3,7 @@ import { db, tell } from './device';
 
 export type SightingIn = Schemas['SightingInputBody'];
 
-/** What was written for the log with no signal: kept here until the server has it. */
+/** What was written for the log, or of a trial, with no signal: kept here until the server has it. */
 export type Waiting = {
   /** The client's, as the server is to know it: sent twice it is there once. */
   id: string;
@@ -15,7 +15,12 @@ export type Waiting = {
   zone: string;
   /** What the server had against it; it is not sent again until somebody says so. */
   refused?: string;
-} & ({ kind: 'spell'; body: SpellIn } | { kind: 'sighting'; body: SightingIn });
+} & (
+  | { kind: 'spell'; body: SpellIn }
+  | { kind: 'sighting'; body: SightingIn }
+  /** Of a trial, by its id. */
+  | { kind: 'block'; trial: string; body: Schemas['BlockInputBody'] }
+);
 
 /** Keeps one, in place of what was kept by its id; done when it is written. */
 export async function keepEntry(e: Waiting): Promise<void> {

@@ -71,7 +71,7 @@ describe('an entry for the log', () => {
     expect(await sendOrKeep(spell('b', 'wren'))).toBe(false);
     // Changed before it went: there is one.
     expect(await sendOrKeep(spell('b', 'wren', 'a fine one'))).toBe(false);
-    expect((await entriesOf('wren')).map((e) => [e.id, e.body.note])).toEqual([['b', 'a fine one']]);
+    expect(await entriesOf('wren')).toMatchObject([{ id: 'b', body: { note: 'a fine one' } }]);
     expect(keptOf(await entriesOf('wren')).map((f) => f.id)).toEqual(['f']);
     expect(await unsent('wren')).toBe(1);
     expect(await post('wren')).toMatchObject({ waiting: 1, failed: { status: 0 }, any: 0 });
@@ -118,5 +118,28 @@ describe('an entry for the log', () => {
     await refuseEntry(spell('yy', 'reed'), 'too long a fish?');
     server.refuses = '';
     expect(await post('reed')).toEqual({ waiting: 0, any: 1 });
+  });
+
+  it('that is a block of a trial goes over what the server had of it, where an answer was lost', async () => {
+    await keepEntry({
+      ...spell('b1', 'ibis'),
+      kind: 'block',
+      trial: 't1',
+      body: { turn: 0, started_at: '2026-11-20T08:30:00Z', landed: 2, revision: 0 },
+    });
+    const had: [string, number | undefined][] = [];
+    fetched.mockImplementation(async (r) => {
+      const request = r as Request;
+      if (request.method === 'GET')
+        return new Response(JSON.stringify({ blocks: [{ id: 'b1', revision: 3 }] }), { status: 200 });
+      const { revision } = (await request.json()) as { revision?: number };
+      had.push([request.url.slice(request.url.indexOf('/v1/')), revision]);
+      return new Response('{}', { status: revision === 3 ? 200 : 409 });
+    });
+    expect(await post('ibis')).toEqual({ waiting: 0, any: 1 });
+    expect(had).toEqual([
+      ['/v1/trials/t1/blocks/b1', 0],
+      ['/v1/trials/t1/blocks/b1', 3],
+    ]);
   });
 });

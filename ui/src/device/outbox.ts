@@ -20,7 +20,27 @@ function failure(e: unknown): NonNullable<Post['failed']> & { all: boolean } {
   return { status, message, all: status === 0 || status === 401 || status >= 500 };
 }
 
-const put = (e: Waiting) => (e.kind === 'spell' ? api.putSpell(e.id, e.body) : api.putSighting(e.id, e.body));
+const put = (e: Waiting): Promise<unknown> =>
+  e.kind === 'spell'
+    ? api.putSpell(e.id, e.body)
+    : e.kind === 'sighting'
+      ? api.putSighting(e.id, e.body)
+      : api.putBlock(e.trial, e.id, e.body);
+
+/**
+ * Sends one that waited. A block is touched many times: where the answer to an earlier touch was lost, what this device
+ * has is what the block came to.
+ */
+async function putWaiting(e: Waiting) {
+  try {
+    await put(e);
+  } catch (x) {
+    if (e.kind !== 'block' || !(x instanceof Problem) || x.status !== 409) throw x;
+    const stands = (await api.trial(e.trial)).blocks.find((b) => b.id === e.id);
+    if (!stands) throw x;
+    await put({ ...e, body: { ...e.body, revision: stands.revision } });
+  }
+}
 
 /**
  * Sends an entry, or keeps it here where the server is not heard (or does not know who one is any more): true where
@@ -112,7 +132,7 @@ export class Outbox {
         if (failed?.all) break;
         if (e.refused) continue;
         try {
-          await put(e);
+          await putWaiting(e);
           await dropEntry(e.id);
           any = true;
         } catch (x) {

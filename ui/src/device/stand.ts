@@ -6,12 +6,12 @@ import { forget, knownTo, owner, recall, remember } from './device';
 const keptOnes = [
   /^\/v1\/(me|readings\/kinds|ground\/words|spots|targets|playbook|kit|limits|waters|plans|ahead|outlook|seasons|knots|chart|bylaws)$/,
   /^\/v1\/ahead\/windows$/,
-  /^\/v1\/(spots|waters|plans)\/[^/]+$/,
+  /^\/v1\/(spots|waters|plans|trials)\/[^/]+$/,
   /^\/v1\/spots\/[^/]+\/(month|tide|pier)$/,
   /^\/v1\/plans\/[^/]+\/sheet$/,
   /^\/v1\/rigs\/[^/]+\/card$/,
   /^\/v1\/waters\/[^/]+\/grid\.bin$/,
-  /^\/v1\/(spells|sightings)$/,
+  /^\/v1\/(spells|sightings|trials)$/,
 ];
 /** Nobody's: they are asked before it is known who is there. */
 const nobodys = /^\/v1\/(me|readings\/kinds|ground\/words)$/;

@@ -89,6 +89,8 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const [form] = Form.useForm<Fields>();
   const old = entry.spell;
   const before = old ?? unsent;
+  /** It changes a spell the log has. */
+  const edits = !!before?.revision;
   const zone = old?.time_zone ?? entry.waiting?.zone ?? here.spot.time_zone;
   const spot = before?.spot_id ?? here.spot.id;
   const spotName = old?.spot_name ?? entry.waiting?.spot ?? here.spot.name;
@@ -142,7 +144,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         key: 'logged',
         content: !sent
           ? say.keptHere
-          : old
+          : edits
             ? say.changed
             : kind === 'blank'
               ? say.theBlankIsInThe
@@ -207,7 +209,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const doubted = error?.fields.some(
     (f) => /\.(length_m|mass_kg)$/.test(f.location) && f.message.includes('?'),
   );
-  const adding = kind === 'catch' && !old?.catches.length;
+  const adding = kind === 'catch' && !old?.catches.length && !unsent?.revision;
   return (
     <Form
       form={form}
@@ -233,7 +235,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           : {}),
       }}
     >
-      {!old && (
+      {!edits && (
         <Segmented
           block
           size="large"
@@ -366,7 +368,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       )}
       <div className="entry-save">
         <Button type="primary" htmlType="submit" size="large" block loading={save.isPending}>
-          {old ? say.save : kind === 'catch' ? say.logTheCatch : say.logTheBlank}
+          {edits ? say.save : kind === 'catch' ? say.logTheCatch : say.logTheBlank}
         </Button>
       </div>
     </Form>

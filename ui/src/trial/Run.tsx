@@ -2,8 +2,11 @@ import { useMutation } from '@tanstack/react-query';
 import { Input } from 'antd';
 import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
-import { api, type Block, type Trial } from '../api/client';
+import type { Block, Trial } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { owner } from '../device/device';
+import { sendOrKeep } from '../device/outbox';
+import { usePost } from '../device/post';
 import { sound } from '../fish/alarm';
 import type { Said } from '../fish/touch';
 import { useOuting } from '../fish/useOuting';
@@ -23,7 +26,9 @@ const counters = [
 
 /** The block in hand: which arm, how long still, what came; the next one when it is over. */
 export function Run({ trial: t }: { trial: Trial }) {
-  const { present } = usePlace();
+  const { present, spots } = usePlace();
+  const spot = spots.find((s) => s.id === t.design.spot_id);
+  const { sendNow } = usePost();
   const invalidate = useInvalidate();
   const outing = useOuting();
   const [why, setWhy] = useState('');
@@ -36,7 +41,19 @@ export function Run({ trial: t }: { trial: Trial }) {
   const put = useMutation({
     mutationFn: ({ id, body }: { id: string; body: Partial<Block> }) => {
       const { id: _id, rod_hours: _hours, ...rest } = { ...block, ...body } as Block;
-      return api.putBlock(t.id, id, rest);
+      return sendOrKeep({
+        kind: 'block',
+        id,
+        trial: t.id,
+        owner: owner(),
+        at: present().toISOString(),
+        spot: spot?.name ?? '',
+        zone: spot?.time_zone ?? 'UTC',
+        body: rest,
+      });
+    },
+    onSuccess: (sent) => {
+      if (!sent) sendNow();
     },
     onSettled: () => invalidate('trials'),
   });

@@ -3,9 +3,12 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api } from '../api/client';
 import { useInvalidate } from '../api/keys';
+import { owner } from '../device/device';
+import { entriesOf } from '../device/entries';
 import { useTitle } from '../frame/useTitle';
 import { Result } from './Result';
 import { Run } from './Run';
+import { withWaiting } from './withWaiting';
 import './trial.css';
 import { trial as say } from '../words/trial';
 
@@ -14,7 +17,11 @@ export default function TrialPage() {
   const { id } = useParams();
   const go = useNavigate();
   const invalidate = useInvalidate();
-  const q = useQuery({ queryKey: ['trial', id], queryFn: () => api.trial(id!), enabled: !!id });
+  const q = useQuery({
+    queryKey: ['trial', id],
+    queryFn: async () => withWaiting(await api.trial(id!), await entriesOf(owner()).catch(() => [])),
+    enabled: !!id,
+  });
   // Looked at as it stood after so many blocks; each further look is one more.
   const [lookedAt, look] = useState<number>();
   const remove = useMutation({

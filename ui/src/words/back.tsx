@@ -319,6 +319,8 @@ export const back = {
     the: 'The entry',
     sendNow: 'Send now',
     fish: (n: number, name: string) => `${n} ${name}`,
+    block: 'A block of a trial',
+    changeOf: (name: string) => `A spell for ${name}, changed`,
     again: 'Send again',
     drop: 'Throw away',
     refused: (why: string) => `The server refused it: ${why}`,
