@@ -36,7 +36,7 @@ export default function TrialPage() {
   if (q.error) return <p role="alert">{q.error.message}</p>;
   if (!t) return null;
   const told = t.blocks.filter((b) => b.ended_at).length;
-  const done = t.next ? t.next.n : t.turns.length;
+  const done = t.blocks.filter((b) => b.ended_at && !b.dropped).length;
   return (
     <div className="trial">
       <p>
