@@ -47,17 +47,21 @@ $(KNOWN): ui/node_modules/.stamp ui/scripts/stations.mjs
 
 ui: ui/dist/index.html $(KNOWN)
 
-api: ui/node_modules/.stamp ## the API document and the types made from it
-	@mkdir -p bin
-	go run ./cmd/greypebble openapi > bin/openapi.yaml && mv bin/openapi.yaml ui/openapi.yaml
-	go run ./cmd/greypebble units > bin/units.json && mv bin/units.json ui/src/format/units.json
+# What the program tells of itself. Built, not "go run": of every version that is run so, Go keeps the executable, and
+# a disk was full of them.
+.PHONY: told
+told:
+	@go build -o bin/told ./cmd/greypebble
+	@bin/told openapi > bin/openapi.yaml
+	@bin/told units > bin/units.json
+
+api: ui/node_modules/.stamp told ## the API document and the types made from it
+	mv bin/openapi.yaml ui/openapi.yaml
+	mv bin/units.json ui/src/format/units.json
 	cd ui && npx openapi-typescript openapi.yaml -o src/api/schema.d.ts
 
-check-api: ui/node_modules/.stamp ## fail when they are stale
-	@mkdir -p bin
-	@go run ./cmd/greypebble openapi > bin/openapi.yaml
+check-api: ui/node_modules/.stamp told ## fail when they are stale
 	@cmp -s bin/openapi.yaml ui/openapi.yaml || { echo "ui/openapi.yaml is stale: run make api"; exit 1; }
-	@go run ./cmd/greypebble units > bin/units.json
 	@cmp -s bin/units.json ui/src/format/units.json || { echo "ui/src/format/units.json is stale: run make api"; exit 1; }
 	@cd ui && npx openapi-typescript openapi.yaml -o ../bin/schema.d.ts >/dev/null
 	@cmp -s bin/schema.d.ts ui/src/api/schema.d.ts || { echo "ui/src/api/schema.d.ts is stale: run make api"; exit 1; }
