@@ -64,27 +64,27 @@ describe('an entry for the log', () => {
   afterEach(() => void vi.unstubAllGlobals());
 
   it('is with the server where it is heard, and waits here where not, whole, until it is', async () => {
-    keepFor('wren', 0);
-    expect(await sendOrKeep(spell('a', 'wren'))).toBe(true);
-    expect(await entriesOf('wren')).toEqual([]);
+    keepFor('plover', 0);
+    expect(await sendOrKeep(spell('a', 'plover'))).toBe(true);
+    expect(await entriesOf('plover')).toEqual([]);
     server.hears = false;
-    expect(await sendOrKeep(spell('b', 'wren'))).toBe(false);
+    expect(await sendOrKeep(spell('b', 'plover'))).toBe(false);
     // Changed before it went: there is one.
-    expect(await sendOrKeep(spell('b', 'wren', 'a fine one'))).toBe(false);
-    expect(await entriesOf('wren')).toMatchObject([{ id: 'b', body: { note: 'a fine one' } }]);
-    expect(keptOf(await entriesOf('wren')).map((f) => f.id)).toEqual(['f']);
-    expect(await unsent('wren')).toBe(1);
-    expect(await post('wren')).toMatchObject({ waiting: 1, failed: { status: 0 }, any: 0 });
+    expect(await sendOrKeep(spell('b', 'plover', 'a fine one'))).toBe(false);
+    expect(await entriesOf('plover')).toMatchObject([{ id: 'b', body: { note: 'a fine one' } }]);
+    expect(keptOf(await entriesOf('plover')).map((f) => f.id)).toEqual(['f']);
+    expect(await unsent('plover')).toBe(1);
+    expect(await post('plover')).toMatchObject({ waiting: 1, failed: { status: 0 }, any: 0 });
     // It stays for its owner when they sign out, and nobody else is shown or sends it.
-    await wipe('wren');
+    await wipe('plover');
     server.hears = true;
     server.had = [];
     expect(await post('tern')).toMatchObject({ waiting: 0, any: 0 });
     expect(await entriesOf('tern')).toEqual([]);
-    expect(await post('wren')).toEqual({ waiting: 0, any: 1 });
+    expect(await post('plover')).toEqual({ waiting: 0, any: 1 });
     expect(server.had).toEqual(['PUT spells/b']);
-    expect(await entriesOf('wren')).toEqual([]);
-    await post('wren');
+    expect(await entriesOf('plover')).toEqual([]);
+    await post('plover');
     expect(server.had).toHaveLength(1);
   });
 

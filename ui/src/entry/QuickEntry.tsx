@@ -4,17 +4,17 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Drawer, Form, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
-import { api, Problem, type ReadingIn, type Spell, type SpellIn } from '../api/client';
+import { api, Problem, type ReadingIn, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useSpotState } from '../conditions/useSpotState';
 import { useKinds, type Kind, type Kinds, write } from '../conditions/kinds';
 import { metres } from '../format/measure';
 import { clock, day } from '../format/time';
 import { owner } from '../device/device';
-import { keptOf } from '../device/entries';
+import { keptOf, type Waiting } from '../device/entries';
 import { sendOrKeep } from '../device/outbox';
 import { usePost } from '../device/post';
-import { useWaiting } from '../device/useWaiting';
+import { useWaitingIfKnown } from '../device/useWaiting';
 import { nearest, useGiven, useMoment, usePlace } from '../moment/moment';
 import { useLeaveGuard } from '../frame/unkept';
 import { Verdict } from '../law/Verdict';
@@ -26,6 +26,7 @@ import { entry as say } from '../words/entry';
 export default function QuickEntry({ entry, onClose }: { entry: Entry | null; onClose: () => void }) {
   const [changed, setChanged] = useState(false);
   const { letGo, leave } = useLeaveGuard(changed);
+  const waiting = useWaitingIfKnown();
   const close = () => {
     letGo();
     setChanged(false);
@@ -41,7 +42,9 @@ export default function QuickEntry({ entry, onClose }: { entry: Entry | null; on
       title={entry?.spell || entry?.waiting ? say.changeThisSpell : say.intoTheLog}
       styles={{ body: { paddingTop: 14 } }}
     >
-      {entry && <EntryForm entry={entry} onClose={close} onChange={() => setChanged(true)} />}
+      {entry && waiting && (
+        <EntryForm entry={entry} waiting={waiting} onClose={close} onChange={() => setChanged(true)} />
+      )}
     </Drawer>
   );
 }
@@ -66,31 +69,34 @@ interface Fields {
   readings?: Partial<Record<Kind, number | null>>;
 }
 
-function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => void }) {
-  const { entry, onClose, onChange } = props;
+function EntryForm(props: { entry: Entry; waiting: Waiting[]; onClose: () => void; onChange: () => void }) {
+  const { entry, waiting, onClose, onChange } = props;
   const here = usePlace();
   const moment = useMoment();
   const given = useGiven();
   const kinds = useKinds();
   const invalidate = useInvalidate();
   const { message } = App.useApp();
-  const waiting = useWaiting();
   const { sendNow } = usePost();
   const state = useSpotState();
   const overridable = askedFor(kinds, state.data?.shown ?? []);
   const targets = useQuery({ queryKey: keys.targets, queryFn: api.targets, staleTime: Infinity });
   const [kind, setKind] = useState(entry.kind);
   // Ids are made once, so that sending again after a lost answer writes nothing twice.
-  const unsent = entry.waiting?.body;
+  const waits = entry.waiting ?? waiting.find((e) => e.id === entry.spell?.id);
+  const [unsent] = useState(() => (waits?.kind === 'spell' ? waits.body : undefined));
   const [ids] = useState(() => ({
     spell: entry.spell?.id ?? entry.waiting?.id ?? v7(),
     fish: Array.from({ length: most }, (_, i) => unsent?.catches?.[i]?.id ?? v7()),
   }));
   const [form] = Form.useForm<Fields>();
   const old = entry.spell;
-  const before = old ?? unsent;
+  // What was changed here and waits goes over what the log has.
+  const before = unsent ?? old;
+  const told = unsent?.readings ?? old?.readings.filter((r) => r.origin === 'observed');
   /** It changes a spell the log has. */
   const edits = !!before?.revision;
+  const adding = kind === 'catch' && !edits;
   const zone = old?.time_zone ?? entry.waiting?.zone ?? here.spot.time_zone;
   const spot = before?.spot_id ?? here.spot.id;
   const spotName = old?.spot_name ?? entry.waiting?.spot ?? here.spot.name;
@@ -159,8 +165,8 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
       const v = f.readings?.[kind];
       return typeof v === 'number' ? [{ kind, value: v }] : [];
     });
-    const kept = (old?.readings ?? [])
-      .filter((r) => r.origin === 'observed' && !overridable.some((n) => n.kind === r.kind))
+    const kept = (told ?? [])
+      .filter((r) => !overridable.some((n) => n.kind === r.kind))
       .map((r) => ({ kind: r.kind, value: r.value }) as ReadingIn);
     // Several in one go: the measures are of the first.
     const others = (g: Fields) =>
@@ -199,7 +205,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
           }
         : {}),
       ...(readings.length + kept.length ? { readings: [...readings, ...kept] } : {}),
-      ...(kind === 'catch' && !old?.catches.length ? { catches: [fish, ...others(f)] } : {}),
+      ...(adding ? { catches: [fish, ...others(f)] } : {}),
       ...(before?.revision ? { revision: before.revision } : {}),
     };
   }
@@ -209,7 +215,6 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
   const doubted = error?.fields.some(
     (f) => /\.(length_m|mass_kg)$/.test(f.location) && f.message.includes('?'),
   );
-  const adding = kind === 'catch' && !old?.catches.length && !unsent?.revision;
   return (
     <Form
       form={form}
@@ -225,7 +230,7 @@ function EntryForm(props: { entry: Entry; onClose: () => void; onChange: () => v
         offering: before ? before.offering : seed.offering,
         mark: mark || undefined,
         note: before?.note ?? entry?.note,
-        readings: observed(kinds, old, unsent?.readings ?? given.readings),
+        readings: observed(kinds, told ?? given.readings),
         ...(unsent?.catches?.[0]
           ? {
               length_m: unsent.catches[0].length_m,
@@ -388,9 +393,11 @@ function dropEmpty<T extends object>(o: T): Partial<T> {
 const written = (n: ReturnType<Kinds['of']>, value: number) =>
   n ? Number(value.toFixed(n.decimals)) : value;
 
-/** The readings the angler gave: those of a stored spell, or those overruled on screen. */
-function observed(kinds: Kinds, old: Spell | undefined, current: ReadingIn[]): Partial<Record<Kind, number>> {
-  const list = old ? old.readings.filter((r) => r.origin === 'observed') : current;
+/** The readings the angler gave, as they are written: those of a spell, or those overruled on screen. */
+function observed(
+  kinds: Kinds,
+  list: readonly { kind: string; value?: number | undefined }[],
+): Partial<Record<Kind, number>> {
   return Object.fromEntries(
     list.map((r) => [r.kind, r.value === undefined ? undefined : written(kinds.of(r.kind), r.value)]),
   );

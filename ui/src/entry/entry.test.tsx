@@ -6,7 +6,7 @@ import { api, Problem, type Spell, type SpellIn } from '../api/client';
 import { useGiven, useMoment } from '../moment/moment';
 import { iso, noon, serve, show, spell } from '../testkit/coast';
 import { keepFor } from '../device/device';
-import { entriesOf } from '../device/entries';
+import { dropEntry, entriesOf } from '../device/entries';
 import type { Entry, WaitingSpell } from './entry';
 import { last } from './entry';
 import QuickEntry from './QuickEntry';
@@ -31,7 +31,7 @@ type Props = { entry: Entry; onClose: () => void; moved?: number; water?: number
 let put: MockInstance<typeof api.putSpell>;
 beforeEach(() => {
   localStorage.clear();
-  keepFor('heron', 0);
+  keepFor('', 0);
   serve();
   put = vi.spyOn(api, 'putSpell').mockImplementation((_, s) => Promise.resolve(answer(s)));
   window.matchMedia ??= () => ({ matches: false, addListener: () => 0, removeListener: () => 0 }) as never;
@@ -166,7 +166,7 @@ describe('quick entry', () => {
     type('How many', '2');
     send('Log the catch');
     await waitFor(() => expect(onClose).toHaveBeenCalled());
-    const [first] = await entriesOf('heron');
+    const [first] = await entriesOf('');
     expect(first).toMatchObject({
       kind: 'spell',
       spot: 'Shell Bar',
@@ -184,7 +184,21 @@ describe('quick entry', () => {
     expect(s.ended_at).toBe(iso(noon));
     expect(s.catches).toMatchObject([{ length_m: 0.54 }, {}]);
     expect(s.catches!.map((c) => c.id)).toEqual((first as WaitingSpell).body.catches!.map((c) => c.id));
-    await waitFor(async () => expect(await entriesOf('heron')).toEqual([]));
+    await waitFor(async () => expect(await entriesOf('')).toEqual([]));
+  });
+  it('changes a spell of the log here too, and goes on from what waits', async () => {
+    const stored = spell({ id: 'stored', revision: 3, note: 'ebb', catches: [] });
+    put.mockRejectedValue(new Problem(0, 'The server cannot be reached.'));
+    for (const note of ['ebb, weed', 'ebb, weed, dolphins']) {
+      const onClose = await opened({ kind: 'blank', spell: stored });
+      if (note.includes('dolphins')) expect(field('Note').value).toBe('ebb, weed');
+      type('Note', note);
+      send('Save');
+      await waitFor(() => expect(onClose).toHaveBeenCalled());
+      expect(await entriesOf('')).toMatchObject([{ id: 'stored', body: { note, revision: 3 } }]);
+      cleanup();
+    }
+    await dropEntry('stored');
   });
   it('asks about a fish longer than any known, and logs it when told to', async () => {
     put.mockRejectedValueOnce(
