@@ -53,6 +53,33 @@ func TestOneSpotIsLaidOutAsAllAre(t *testing.T) {
 	assert.ErrorIs(t, err, store.ErrNotFound)
 }
 
+// Laid out one after the other a spot lies as it does by itself, whichever way one goes through the times.
+func TestThePastIsLaidOutAsOneByOne(t *testing.T) {
+	ctx := context.Background()
+	d, name, angler := laid(t)
+	past, err := d.Past(ctx, angler)
+	require.NoError(t, err)
+	require.Greater(t, len(past.Spots()), 10)
+	for _, spot := range []string{"Kettle Bar", "Long Strand"} {
+		for _, hours := range []int{0, -31, 50, -400, 24 * 300, 7, -24 * 90} {
+			at := testkit.Now.Add(time.Duration(hours)*time.Hour + 17*time.Minute)
+			one, err := d.Spot(ctx, angler, demo.IDOf(name, spot), at)
+			require.NoError(t, err)
+			among, err := past.Spot(ctx, demo.IDOf(name, spot), at)
+			require.NoError(t, err)
+			assert.Len(t, among.List, len(one.List), "%s at %s", spot, at)
+			a, _, err := one.At(at, 0, 0)
+			require.NoError(t, err)
+			b, _, err := among.At(at, 0, 0)
+			require.NoError(t, err)
+			assert.Equal(t, a.Believed, b.Believed, "%s at %s", spot, at)
+			assert.InDelta(t, a.LevelM, b.LevelM, 1e-12)
+		}
+	}
+	_, err = past.Spot(ctx, uuid.New(), testkit.Now)
+	assert.ErrorIs(t, err, store.ErrNotFound)
+}
+
 // What is said counts in what it is said of, and leaves the spot as it was.
 func TestWhatIsSaidIsIncluded(t *testing.T) {
 	ctx := context.Background()

@@ -286,17 +286,21 @@ func (r spellReading) reading() conditions.Reading {
 }
 
 func writeReadings(ctx context.Context, tx *sqlx.Tx, sp Spell) error {
-	if _, err := tx.ExecContext(ctx, `DELETE FROM spell_reading WHERE spell_id = ?`, sp.ID); err != nil {
-		return err
-	}
-	for _, r := range sp.Readings {
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (spell_id, kind, value, origin, time, source, place, spread)
-			VALUES (:spell_id, :kind, :value, :origin, :time, :source, :place, :spread)`,
-			spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source, r.Site, r.Spread}); err != nil {
+	if sp.Revision > 1 {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM spell_reading WHERE spell_id = ?`, sp.ID); err != nil {
 			return err
 		}
 	}
-	return nil
+	if len(sp.Readings) == 0 {
+		return nil
+	}
+	rows := make([]spellReading, len(sp.Readings))
+	for i, r := range sp.Readings {
+		rows[i] = spellReading{sp.ID, r.Kind, r.Value, r.Origin, r.Time, r.Source, r.Site, r.Spread}
+	}
+	_, err := tx.NamedExecContext(ctx, `INSERT INTO spell_reading (`+spellReadingColumns+`)
+		VALUES (:spell_id, :kind, :value, :origin, :time, :source, :place, :spread)`, rows)
+	return err
 }
 
 func readingsOf(ctx context.Context, tx *sqlx.Tx, spell uuid.UUID) ([]conditions.Reading, error) {

@@ -29,8 +29,9 @@ type coming struct {
 	partial bool
 	// sought where a line does not say; nil: not said either.
 	sought *playbook.Target
-	// places by their names in small letters.
+	// places by their names in small letters, and as they lay at each time.
 	places map[string]uuid.UUID
+	past   *desk.Past
 
 	spells         []comingSpell
 	fresh          []store.Spell
@@ -83,11 +84,10 @@ func (s service) coming(ctx context.Context, as *web.Scope, b *incomingBody) (*c
 			return nil, web.Wrong("body.target", err)
 		}
 	}
-	list, err := s.Store.Spots(ctx, as.Angler)
-	if err != nil {
+	if c.past, err = s.Desk.Past(ctx, as.Angler); err != nil {
 		return nil, err
 	}
-	for _, sp := range list {
+	for _, sp := range c.past.Spots() {
 		c.places[strings.ToLower(sp.Name)] = sp.ID
 	}
 	return c, nil
@@ -171,7 +171,7 @@ func (c *coming) spell(ctx context.Context, in *logcsv.Spell) error {
 		c.wrong(in.Line, "target", cmp.Or(targetErr, placeErr))
 		return nil
 	}
-	sp, err := c.s.Desk.Spot(ctx, c.as.Angler, place, in.Began.Time)
+	sp, err := c.past.Spot(ctx, place, in.Began.Time)
 	if errors.Is(err, store.ErrNotFound) {
 		return web.Wrong("body.spots", fmt.Errorf("you have no spot of the id that stands for %q", in.Spot))
 	}
