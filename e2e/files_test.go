@@ -105,6 +105,8 @@ func TestAFishWithItsPhotoAndWhatWasSeen(t *testing.T) {
 	picture(t, p, "sighting-form")
 	noViolations(t, p, "a sighting is written")
 	require.NoError(t, p.Wait(`(document.querySelector('.sighting-form button[type=submit]').click(), true)`))
+	require.NoError(t, p.WaitText("It is written down."))
+	require.NoError(t, p.Go("/back"))
 	require.NoError(t, p.WaitText("Birds, a run"))
 	require.NoError(t, p.Still())
 	picture(t, p, "sightings")

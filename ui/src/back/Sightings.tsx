@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { Button, Checkbox, Input, Select } from 'antd';
+import { App, Button, Checkbox, Input, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
 import { api, type Schemas } from '../api/client';
@@ -104,6 +104,7 @@ function Form(props: { kinds: readonly string[]; spot?: string; onDone: () => vo
   const [note, setNote] = useState('');
   const [ago, setAgo] = useState(0);
   const { sendNow } = usePost();
+  const { message } = App.useApp();
   // Made once, so that sending again after a lost answer writes nothing twice.
   const [id] = useState(() => v7());
   const save = useMutation({
@@ -126,6 +127,11 @@ function Form(props: { kinds: readonly string[]; spot?: string; onDone: () => vo
       });
     },
     onSuccess: async (sent) => {
+      void message.open({
+        type: 'success',
+        key: 'logged',
+        content: sent ? say.sightings.kept : say.sightings.waits,
+      });
       if (sent) await invalidate('sightings');
       else sendNow();
       props.onDone();

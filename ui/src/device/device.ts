@@ -64,15 +64,15 @@ export function heard(f: () => void): () => void {
   others?.addEventListener('message', f);
   return () => others?.removeEventListener('message', f);
 }
-const here = new Set<() => void>();
+const here = new Set<(what?: string) => void>();
 export function tell(what: string) {
   others?.postMessage(what);
-  for (const f of here) f();
+  for (const f of here) f(what);
 }
-/** What is kept of outings was changed, by this page or another. */
-export function changed(f: () => void): () => void {
+/** What is kept was changed: by this page, which says how, or by another. */
+export function changed(f: (what?: string) => void): () => void {
   here.add(f);
-  const not = heard(f);
+  const not = heard(() => f());
   return () => {
     here.delete(f);
     not();

@@ -6,8 +6,9 @@ import type { Post } from '../device/outbox';
 import { fish as say } from '../words/fish';
 
 /** How what is kept stands with the server, in a line anyone understands. */
-export function Mail({ post, sendNow }: { post: Post; sendNow: () => void }) {
+export function Mail({ post, sendNow }: { post: Partial<Post>; sendNow: () => void }) {
   const { name } = useSession();
+  if (post.waiting === undefined) return null;
   if (post.waiting === 0) return <p className="fish-mail quiet small">{say.allSent}</p>;
   return (
     <p className="fish-mail small" role="status">

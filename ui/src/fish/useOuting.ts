@@ -8,7 +8,8 @@ import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
 import { changed, write, type Kept } from '../device/device';
 import { usePost, type Post } from '../device/post';
-import { inHand } from './inHand';
+import { useUnsent } from '../device/useUnsent';
+import { inHand, noteTouch } from './inHand';
 import type { Said, Told, Touch } from './touch';
 import { wayAt } from './way';
 
@@ -31,7 +32,7 @@ export interface Outing {
   /** Read from the device: undefined until it has been, null where none goes on. */
   kept: Kept | null | undefined;
   touches: Touch[];
-  post: Post;
+  post: Partial<Post>;
   say: (said: Said) => Promise<void>;
   begin: (spot: string, said: Said, more: More) => Promise<void>;
   sendNow: () => void;
@@ -44,6 +45,7 @@ export function useOuting(): Outing {
   const { name } = useSession();
   const { present } = usePlace();
   const { failed, sendNow } = usePost();
+  const waiting = useUnsent();
   const [unkept, setUnkept] = useState('');
 
   const { data: read, refetch } = useQuery({
@@ -52,11 +54,18 @@ export function useOuting(): Outing {
     staleTime: 0,
   });
 
-  useEffect(() => changed(() => void refetch()), [refetch]);
+  // What this page writes it reads itself.
+  useEffect(
+    () =>
+      changed((own) => {
+        if (own !== 'written') void refetch();
+      }),
+    [refetch],
+  );
 
   const add = async (o: Kept, said: Said) => {
     try {
-      await write(o, said, present(), o.count > 0 ? read?.touches : []);
+      noteTouch(o.id, await write(o, said, present(), o.count > 0 ? read?.touches : []));
       setUnkept('');
     } catch (e) {
       // No room, or a window in which nothing is kept: nobody may take it for done.
@@ -68,7 +77,7 @@ export function useOuting(): Outing {
   return {
     kept: read?.kept,
     touches: read?.touches ?? [],
-    post: { waiting: read?.waiting ?? 0, ...(failed ? { failed } : {}) },
+    post: { ...(waiting === undefined ? {} : { waiting }), ...(failed ? { failed } : {}) },
     say: async (said) => {
       if (read?.kept) await add(read.kept, said);
     },

@@ -1,7 +1,7 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
-import { changed, unsent } from '../device/device';
 import { packedAt } from '../device/pack';
 import { signal } from '../device/stand';
+import { useUnsent } from '../device/useUnsent';
 import { clock } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { useSession } from '../signin/session';
@@ -13,12 +13,7 @@ export function Signal() {
   const { name } = useSession();
   const { spot } = usePlace();
   const [of, setOf] = useState<{ made?: string; issued?: string }>({});
-  const [kept, setKept] = useState(0);
-  useEffect(() => {
-    const count = () => void unsent(name).then(setKept, () => undefined);
-    count();
-    return changed(count);
-  }, [name]);
+  const kept = useUnsent() ?? 0;
   useEffect(() => {
     if (lost) void packedAt(name, spot.water_id).then(setOf, () => undefined);
   }, [lost, name, spot.water_id]);

@@ -329,6 +329,8 @@ export const back = {
     title: 'Seen without fishing',
     the: 'The sighting',
     write: 'Write down what you saw without fishing',
+    kept: 'It is written down.',
+    waits: 'Kept on this device; sent when there is signal.',
     what: 'What was there, or that nothing was',
     when: 'When',
     ago: [
