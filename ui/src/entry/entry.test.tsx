@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useEffect } from 'react';
-import { afterEach, beforeEach, describe, expect, it, vi, type MockInstance } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi, type Mock, type MockInstance } from 'vitest';
 import { api, Problem, type Spell, type SpellIn } from '../api/client';
 import { useGiven, useMoment } from '../moment/moment';
 import { iso, noon, serve, show, spell } from '../testkit/coast';
@@ -36,15 +36,23 @@ beforeEach(() => {
   put = vi.spyOn(api, 'putSpell').mockImplementation((_, s) => Promise.resolve(answer(s)));
   window.matchMedia ??= () => ({ matches: false, addListener: () => 0, removeListener: () => 0 }) as never;
 });
-afterEach(() => {
+afterEach(async () => {
+  // What is remembered once an entry is in must not be there for the next test.
+  const wrote: boolean = await Promise.resolve(put.mock.results.at(-1)?.value).then(
+    (s) => s !== undefined,
+    () => false,
+  );
+  if (wrote) await waitFor(() => expect(closed).toHaveBeenCalled());
   cleanup();
   vi.restoreAllMocks();
 });
 
 const answer = (s: SpellIn): Spell => ({ ...spell({}), ...s, blank: !s.catches?.length }) as Spell;
 
+let closed: Mock;
 async function opened(entry: Entry, more: Partial<Props> = {}) {
   const onClose = vi.fn();
+  closed = onClose;
   show(<Opened entry={entry} onClose={onClose} {...more} />);
   await screen.findByText('Fished for');
   // The readings asked for follow from the place.
