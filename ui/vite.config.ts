@@ -86,6 +86,11 @@ export default defineConfig({
     },
   },
   server: { proxy: { '/api': process.env.GREYPEBBLE_API ?? 'http://127.0.0.1:8080' } },
-  // Tests clean up after themselves, so that one page serves them all.
-  test: { environment: 'happy-dom', isolate: false },
+  // One page serves all tests: loading it for each file would take most of the time.
+  test: {
+    environment: 'happy-dom',
+    isolate: false,
+    setupFiles: 'src/testkit/setup.ts',
+    testTimeout: 120_000,
+  },
 });

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { keepFor, unsent, wipe } from './device';
 import { entriesOf, keepEntry, keptOf, refuseEntry, type Waiting } from './entries';
 import { Outbox, sendOrKeep, type Post } from './outbox';
+import { settled } from '../testkit/settled';
 
 const spell = (id: string, owner: string, note = ''): Waiting => ({
   kind: 'spell',
@@ -52,7 +53,7 @@ async function post(owner: string) {
     );
     box.now();
   });
-  await new Promise((r) => setTimeout(r, 5));
+  await settled();
   return { ...told, any };
 }
 
@@ -61,7 +62,6 @@ describe('an entry for the log', () => {
     vi.stubGlobal('fetch', fetched);
     Object.assign(server, { hears: true, status: 200, refuses: '', had: [] });
   });
-  afterEach(() => void vi.unstubAllGlobals());
 
   it('is with the server where it is heard, and waits here where not, whole, until it is', async () => {
     keepFor('plover', 0);

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
-import { beforeAll, describe, expect, it, vi } from 'vitest';
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
 import { keepFor, putParts, recall, remember, wipe } from './device';
+import { settled } from '../testkit/settled';
 import { renewKept, signal, standReady } from './stand';
 
 const json = (body: unknown) =>
@@ -11,16 +12,12 @@ const json = (body: unknown) =>
 const silent = () => Promise.reject(new TypeError('no signal'));
 const fetched = vi.fn<typeof fetch>();
 
-/** What is kept is written behind what is shown. */
-const settled = () => new Promise((r) => setTimeout(r, 20));
-
 describe('with no signal', () => {
   beforeAll(() => {
-    vi.stubGlobal('fetch', fetched);
     standReady();
     keepFor('wren', 0);
-    return () => vi.unstubAllGlobals();
   });
+  beforeEach(() => void vi.stubGlobal('fetch', fetched));
   it('gives the last answer to the same question, and says that there is no signal', async () => {
     fetched.mockImplementation(() => json([{ id: 'a' }]));
     expect(await api.targets()).toEqual([{ id: 'a' }]);

@@ -43,8 +43,6 @@ afterEach(async () => {
     () => false,
   );
   if (wrote) await waitFor(() => expect(closed).toHaveBeenCalled());
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 const answer = (s: SpellIn): Spell => ({ ...spell({}), ...s, blank: !s.catches?.length }) as Spell;

@@ -1,7 +1,7 @@
 import { act, cleanup, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { Spot, Target } from '../api/client';
 import { Going } from './Going';
 import type { Told } from './touch';
@@ -52,11 +52,6 @@ function before(minutes: number) {
 }
 
 describe('the time left until the way shuts', () => {
-  afterEach(() => {
-    cleanup();
-    vi.useRealTimers();
-    vi.restoreAllMocks();
-  });
   it('is large under an hour, largest at the margin', () => {
     before(150);
     expect(screen.getByText('The way shuts in 2 h 30').className).toBe('fish-left');
@@ -100,7 +95,6 @@ describe('the time left until the way shuts', () => {
     act(() => void vi.advanceTimersByTime(30_000));
     expect(vibrate).toHaveBeenCalledTimes(3);
     expect(screen.queryByRole('alert')).toBeNull();
-    vi.unstubAllGlobals();
   });
   it('offers the calendar, for a locked phone', () => {
     before(150);

@@ -5,10 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest';
 import { NumberIn, type NumberFieldProps } from './NumberField';
 import { metricSettings, speak, systemOf } from './spoken';
 
-afterEach(() => {
-  cleanup();
-  speak(metricSettings);
-});
+afterEach(() => speak(metricSettings));
 
 const kept: { v?: number | undefined } = {};
 function Form(p: NumberFieldProps & { first?: number }) {

@@ -2,7 +2,8 @@ import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-quer
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { Suspense } from 'react';
 import { Link, MemoryRouter, Outlet, Route, Routes } from 'react-router';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { beforeEach, expect, it, vi } from 'vitest';
+import { settled } from '../testkit/settled';
 import { MishapsSaid } from './Mishap';
 import { page } from './page';
 
@@ -48,15 +49,11 @@ function program() {
 }
 const press = async (name: string) => {
   fireEvent.click(screen.getByText(name));
-  await act(() => new Promise((r) => setTimeout(r, 20)));
+  await act(settled);
 };
 
 // React tells of each on the console, too.
 beforeEach(() => void vi.spyOn(console, 'error').mockImplementation(() => undefined));
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
-});
 
 it('says what cannot be drawn in its place, asks for it anew, and draws another page', async () => {
   answer = {};

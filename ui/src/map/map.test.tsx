@@ -1,7 +1,7 @@
 import { cleanup, render } from '@testing-library/react';
 import Feature from 'ol/Feature';
 import type { Style } from 'ol/style';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { DepthKey } from './DepthKey';
 import { contours, token } from './palette';
 import { ScaleBar } from './ScaleBar';
@@ -17,10 +17,6 @@ const classes = [
 beforeEach(() => {
   const brush = new Proxy({}, { get: () => () => ({}), set: () => true });
   vi.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(brush as never);
-});
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 describe('the scale bar', () => {

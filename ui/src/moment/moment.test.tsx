@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useLayoutEffect } from 'react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
 import { bar, iso, noon, serve, show } from '../testkit/coast';
 import { useGiven, useGoing, useMoment, usePlace, type Given, type Going, type Moment } from './moment';
@@ -42,10 +42,6 @@ const press = (key: string, on: Element = document.body) => act(() => void fireE
 beforeEach(() => {
   localStorage.clear();
   serve();
-});
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 async function opened() {

@@ -1,5 +1,5 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
 import { iso, noon, ribbon, serve, show, spell } from '../testkit/coast';
 import { Ribbon } from './Ribbon';
@@ -12,10 +12,6 @@ beforeEach(() => {
   serve();
   vi.spyOn(HTMLElement.prototype, 'clientWidth', 'get').mockImplementation(() => width);
   Element.prototype.setPointerCapture = () => undefined;
-});
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 async function drawn(at = 1000) {

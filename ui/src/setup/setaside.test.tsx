@@ -1,14 +1,10 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
-import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { beforeEach, expect, it, vi } from 'vitest';
 import { api } from '../api/client';
 import { serve, show } from '../testkit/coast';
 import { SetAside } from './SetAside';
 
 beforeEach(serve);
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
-});
 
 it('says what the playbook no longer knows, and takes out those that nobody called back', async () => {
   const calls = {

@@ -1,5 +1,5 @@
-import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { fireEvent, render, screen } from '@testing-library/react';
+import { describe, expect, it, vi } from 'vitest';
 import type { Advice, Drawing, Reason, School, Target } from '../api/client';
 import { Positions } from './Positions';
 import { MemoryRouter } from 'react-router';
@@ -8,8 +8,6 @@ import { Seen } from './Seen';
 import { Sketch } from './Sketch';
 import { Targets } from './Targets';
 import { Thresholds } from './Thresholds';
-
-afterEach(cleanup);
 
 const fish = (id: string, ...lives: string[]): Target => ({
   id,

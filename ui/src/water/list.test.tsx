@@ -1,10 +1,8 @@
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { afterEach, describe, expect, it, vi } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { ChartSpot } from '../api/client';
 import type { Reach } from './SpotFilter';
 import { SpotList } from './SpotList';
-
-afterEach(cleanup);
 
 const spot = (id: string, more: Partial<ChartSpot>) =>
   ({

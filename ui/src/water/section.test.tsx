@@ -1,5 +1,5 @@
 import { cleanup, render, screen } from '@testing-library/react';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Frame, SpotDetail } from '../api/client';
 import { bar, frame, iso, marks, noon } from '../testkit/coast';
 import { Section } from './Section';
@@ -27,10 +27,6 @@ const turns = [
 let width = 800;
 beforeEach(() => {
   vi.spyOn(HTMLElement.prototype, 'clientWidth', 'get').mockImplementation(() => width);
-});
-afterEach(() => {
-  cleanup();
-  vi.restoreAllMocks();
 });
 
 function drawn(more: Partial<Frame> = {}, spot: Partial<SpotDetail> = {}, at = 800) {
