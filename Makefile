@@ -86,9 +86,9 @@ RACED := ./cmd/... ./core/sweep ./demo ./server/account ./server/api ./server/ap
 
 go-test: ui ## all Go tests, with the race detector where goroutines meet
 	@scripts/setup.sh mariadb chromium gcc
-	go test -race -timeout 20m $(RACED)
-	go test -timeout 20m $$(go list ./... | grep -vxF "$$(go list $(RACED) ./e2e/...)")
-	go test -timeout 30m ./e2e/... # the server in it is raced by its own tests
+	go test -race -timeout 60m $(RACED)
+	go test -timeout 60m $$(go list ./... | grep -vxF "$$(go list $(RACED) ./e2e/...)")
+	go test -timeout 90m ./e2e/... # the server in it is raced by its own tests
 
 e2e: ui ## the interface driven in Chromium
 	@scripts/setup.sh mariadb chromium

@@ -108,7 +108,7 @@ func Keep(around Around, b *KeepBody) (*KeepOut, error) {
 		return nil, err
 	}
 	q.Fish.Species = speciesOf(book, b.Species)
-	logged, err := around.Caught(q.Time.Add(-aDay), q.Time.Add(aDay))
+	logged, err := around.Caught(q.Time.Add(-aDay-bylaw.HeldFor), q.Time.Add(aDay))
 	if err != nil {
 		return nil, err
 	}

@@ -107,14 +107,17 @@ type Object = map[string]any
 type Problem struct {
 	Status int
 	Detail string
-	Errors []struct{ Location, Message string }
+	Errors []struct {
+		Location, Message string
+		Value             any
+	}
 }
 
 // Client that is not signed in.
 func (s *Server) Client(t testing.TB) *Client {
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
-	return &Client{t: t, base: s.URL + "/api/v1", http: http.Client{Jar: jar, Timeout: 30 * time.Second}}
+	return &Client{t: t, base: s.URL + "/api/v1", http: http.Client{Jar: jar, Timeout: 2 * time.Minute}}
 }
 
 // Having says what a fresh angler has besides waters, spots and kit.

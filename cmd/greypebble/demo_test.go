@@ -62,7 +62,7 @@ func start(t *testing.T, data string) *running {
 	jar, err := cookiejar.New(nil)
 	require.NoError(t, err)
 	r := &running{t, exec.Command(binary, "demo"), fmt.Sprintf("http://127.0.0.1:%d", port),
-		&http.Client{Jar: jar, Timeout: 20 * time.Second}, &bytes.Buffer{}}
+		&http.Client{Jar: jar, Timeout: 2 * time.Minute}, &bytes.Buffer{}}
 	r.cmd.Env = append(os.Environ(), fmt.Sprintf("PORT=%d", port), "DATA="+data)
 	r.cmd.Stdout, r.cmd.Stderr = r.out, r.out
 	require.NoError(t, r.cmd.Start())
@@ -143,7 +143,7 @@ func TestWhatWasEnteredSurvivesStoppingAndKilling(t *testing.T) {
 	// kill -9 of the program: its database goes with it, the next start recovers.
 	require.NoError(t, r.cmd.Process.Signal(syscall.SIGKILL))
 	_ = r.cmd.Wait()
-	require.Eventually(t, func() bool { return len(databases(t, data)) == 0 }, 30*time.Second, 100*time.Millisecond)
+	require.Eventually(t, func() bool { return len(databases(t, data)) == 0 }, 2*time.Minute, 100*time.Millisecond)
 	r = start(t, data)
 	assert.Contains(t, r.spells(), second)
 	third := put(r)

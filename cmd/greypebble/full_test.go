@@ -42,7 +42,7 @@ func TestAFullDiskIsSaidAndPasses(t *testing.T) {
 	_, _ = io.Copy(f, zeros{}) // until there is no room
 	require.NoError(t, f.Close())
 
-	r.http.Timeout = 20 * time.Second
+	r.http.Timeout = 2 * time.Minute
 	note := strings.Repeat("x", 900)
 	spell := map[string]any{"spot_id": demo.SpotID("Kettle Bar"), "target": "red-drum", "started_at": "2026-11-19T12:00:00Z",
 		"ended_at": "2026-11-19T13:00:00Z", "note": note}
@@ -82,7 +82,7 @@ func TestAFullDiskIsSaidAndPasses(t *testing.T) {
 		began := time.Now()
 		status, answer := r.get(path)
 		assert.Equal(t, http.StatusOK, status, "%s: %.200s", path, answer)
-		assert.Less(t, time.Since(began), 10*time.Second, path)
+		assert.Less(t, time.Since(began), time.Minute, path)
 	}
 	_, log := r.get("/spells?most=1000")
 	for _, id := range kept[max(0, len(kept)-200):] {
@@ -90,7 +90,7 @@ func TestAFullDiskIsSaidAndPasses(t *testing.T) {
 	}
 
 	require.NoError(t, os.Remove(filler))
-	require.Eventually(t, func() bool { return r.do("PUT", "/spells/"+uuid.NewString(), spell) == http.StatusOK }, 30*time.Second,
+	require.Eventually(t, func() bool { return r.do("PUT", "/spells/"+uuid.NewString(), spell) == http.StatusOK }, 2*time.Minute,
 		200*time.Millisecond)
 	_, health = r.get("/health")
 	assert.Contains(t, health, `"status":"ok"`)

@@ -50,7 +50,7 @@ func serving(t *testing.T, data string, more ...string) *running {
 	require.NoError(t, err)
 	args := append([]string{"serve", "--embedded", "--data", data, "--listen", fmt.Sprintf("127.0.0.1:%d", port)}, more...)
 	r := &running{t, exec.Command(binary, args...), fmt.Sprintf("http://127.0.0.1:%d", port),
-		&http.Client{Jar: jar, Timeout: 20 * time.Second}, &bytes.Buffer{}}
+		&http.Client{Jar: jar, Timeout: 2 * time.Minute}, &bytes.Buffer{}}
 	said, err := r.cmd.StdoutPipe()
 	require.NoError(t, err)
 	r.cmd.Stderr = r.cmd.Stdout

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"time"
 
 	"greypebble/core/words"
 )
@@ -30,10 +31,12 @@ type Count struct {
 
 // counts says whether a fish kept before counts against the rule's number for the one asked about.
 func (r *Rule) counts(k *Kept, q *Asked) bool {
-	if !sameDay(k.Time, q.Time) || !r.Of(k.Species) {
-		return false
-	}
-	return !r.Each || k.Species.same(q.Fish.Species)
+	return sameDay(k.Time, q.Time) && r.ofNumber(k.Species, q)
+}
+
+// ofNumber says whether a species counts against the rule's number for the one asked about.
+func (r *Rule) ofNumber(s Species, q *Asked) bool {
+	return r.Of(s) && (!r.Each || s.same(q.Fish.Species))
 }
 
 // same fish by id, or by name where one has none.
@@ -115,7 +118,7 @@ func (v *Verdict) bag(held []*Rule, q *Asked) {
 			}
 		}
 		if r.Possession != nil {
-			v.Notes = append(v.Notes, fmt.Sprintf(words.PossessionCounts, *r.Possession))
+			v.Notes = append(v.Notes, r.saysPossession(q))
 		}
 	}
 	if boat != nil {
@@ -125,6 +128,34 @@ func (v *Verdict) bag(held []*Rule, q *Asked) {
 		v.Bag.Boat = boat
 		v.Bag.Left = min(v.Bag.Left, boat.Left)
 	}
+}
+
+// HeldFor is how far back fish that were kept are told of where possession is limited: what became of them, no log
+// knows (common practice, no source).
+const HeldFor = 30 * 24 * time.Hour
+
+// saysPossession says what counts for possession beside the day's fish. Those of earlier days may be eaten, so they
+// never make a verdict.
+func (r *Rule) saysPossession(q *Asked) string {
+	midnight := time.Date(q.Time.Year(), q.Time.Month(), q.Time.Day(), 0, 0, 0, 0, q.Time.Location())
+	from := midnight.Add(-HeldFor)
+	before := 0
+	for i := range q.Kept {
+		k := &q.Kept[i]
+		if k.Who == q.Who && !k.Time.Before(from) && k.Time.Before(midnight) && r.ofNumber(k.Species, q) {
+			before++
+		}
+	}
+	most := *r.Possession
+	if before == 0 {
+		return fmt.Sprintf(words.PossessionCounts, most)
+	}
+	since := from.Format(dayLayout)
+	// With this one.
+	if over := before + r.usedBy(q, q.Who) + 1 - most; over > 0 {
+		return fmt.Sprintf(words.PossessionFull, most, before, since, min(over, before))
+	}
+	return fmt.Sprintf(words.PossessionLogged, most, before, since)
 }
 
 // shared are the other species that count, as the rule names them.

@@ -263,6 +263,35 @@ func TestABagSharedAboard(t *testing.T) {
 	assert.Equal(t, 2, bylaw.Judge([]bylaw.Rule{r}, q).Bag.Left, "of each its own")
 }
 
+// What is at home counts, but what of the log was eaten nobody knows: it is said, and makes no verdict.
+func TestPossessionIsTold(t *testing.T) {
+	r := rule("Coast", func(r *bylaw.Rule) { r.Bag, r.Possession = fish(3), fish(6) }, "red-drum")
+	q := ask(redDrum, 20)
+	keep := func(who string, days int, s bylaw.Species) {
+		q.Kept = append(q.Kept, bylaw.Kept{Species: s, Who: who, Time: now.AddDate(0, 0, -days)})
+	}
+	keep("", 40, redDrum)
+	keep("", 3, drum)
+	keep("Heron", 3, redDrum)
+	keep("", 0, redDrum)
+	v := bylaw.Judge([]bylaw.Rule{r}, q)
+	assert.Equal(t, bylaw.Keep, v.Word)
+	assert.Equal(t, []string{"In possession at most 6: what is at home and on ice counts too."}, v.Notes)
+	for days := 1; days <= 4; days++ {
+		keep("", days, redDrum)
+	}
+	since := now.AddDate(0, 0, -30).Format("2 January 2006")
+	v = bylaw.Judge([]bylaw.Rule{r}, q)
+	assert.Equal(t, []string{"In possession at most 6: what is at home and on ice counts too, and the log has 4 kept since " + since +
+		", today's left out."}, v.Notes, "four, today's and this one are six")
+	keep("", 9, redDrum)
+	v = bylaw.Judge([]bylaw.Rule{r}, q)
+	assert.Equal(t, []string{"In possession at most 6, and the log has 5 kept since " + since +
+		", today's left out: release it, unless 1 or more of those were eaten or given away."}, v.Notes)
+	assert.Equal(t, bylaw.Keep, v.Word)
+	assert.Equal(t, 2, v.Bag.Left)
+}
+
 func TestAStaleRuleSaysSo(t *testing.T) {
 	r := rule("Coast", func(r *bylaw.Rule) { r.MinM = 11 * inch }, "florida-pompano")
 	r.CheckedOn = time.Date(2025, 5, 14, 0, 0, 0, 0, time.UTC)

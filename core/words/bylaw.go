@@ -36,6 +36,8 @@ const (
 	AnyLength           = "any length"
 	FewOver             = ", and %d a day over %s"
 	PossessionCounts    = "In possession at most %d: what is at home and on ice counts too."
+	PossessionLogged    = "In possession at most %d: what is at home and on ice counts too, and the log has %d kept since %s, today's left out."
+	PossessionFull      = "In possession at most %d, and the log has %d kept since %s, today's left out: release it, unless %d or more of those were eaten or given away."
 	TagAtOnce           = "Tag it before anything else%s."
 	TagWithin           = "Tag it by %s%s."
 	ReportAtOnce        = "Report it at once%s."

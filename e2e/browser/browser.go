@@ -8,6 +8,7 @@ import (
 	"errors"
 	"fmt"
 	"os"
+	"strconv"
 	"time"
 
 	"github.com/chromedp/cdproto/cdp"
@@ -96,8 +97,12 @@ type Page struct {
 	base   string
 }
 
-// patience is how long a person waits for something to appear.
-const patience = 15 * time.Second
+// patience is how long something is waited for. A person would not wait so long, but a machine that runs tests
+// may stand still for seconds, and what does not come is told as surely later.
+const patience = time.Minute
+
+// milliseconds of it, for the page.
+var milliseconds = strconv.FormatInt(patience.Milliseconds(), 10)
 
 // Page opens a tab on a site. Every page is a person of their own: it shares no
 // cookies with others.
@@ -192,7 +197,7 @@ func (p *Page) Wait(expression string) error {
 // and nothing has changed for a fifth of a second's frames.
 func (p *Page) Still() error {
 	rests, err := Eval[bool](p, `new Promise((done) => {
-		const until = performance.now() + `+fmt.Sprint(patience.Milliseconds())+`;
+		const until = performance.now() + `+milliseconds+`;
 		let same = 0, was = '';
 		const look = () => {
 			const now = document.documentElement.outerHTML;
@@ -261,11 +266,13 @@ const find = `((text) => {
 
 // settled gives the middle of what find gives once it stands still: what has just appeared
 // may still move.
-const settled = `((look) => new Promise((done) => {
-  let same = 0, was = '', tries = 300;
+var settled = `((look) => new Promise((done) => {
+  const until = performance.now() + ` + milliseconds + `;
+  let same = 0, was = '';
   const again = () => {
     const e = look();
-    if (!e || tries-- < 0) return done(null);
+    if (performance.now() > until) return done(null);
+    if (!e) { same = 0; return requestAnimationFrame(again); }
     const r = e.getBoundingClientRect();
     const at = [r.x + r.width / 2, r.y + r.height / 2];
     same = String(at) === was && !` + moving + `(e, false) ? same + 1 : 0;
@@ -314,7 +321,8 @@ func (p *Page) Pick(label, option string) error {
 		const box = input.closest('.ant-select');
 		box.dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
 		(box.querySelector('.ant-select-selector, .ant-select-content') ?? box).dispatchEvent(new MouseEvent('mousedown', {bubbles: true}));
-		for (let n = 0; n < 240; n++) {
+		const until = performance.now() + `+milliseconds+`;
+		for (let n = 0; performance.now() < until; n++) {
 			await frame();
 			const open = [...document.querySelectorAll('.ant-select-dropdown:not(.ant-select-dropdown-hidden)')].at(-1);
 			if (!open || moves(open, true)) continue;

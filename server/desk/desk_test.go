@@ -57,12 +57,30 @@ func TestOneSpotIsLaidOutAsAllAre(t *testing.T) {
 func TestThePastIsLaidOutAsOneByOne(t *testing.T) {
 	ctx := context.Background()
 	d, name, angler := laid(t)
+	times := make([]time.Time, 0, 7)
+	var readings []conditions.Reading
+	for i, hours := range []int{0, -31, 50, -400, 24 * 300, 7, -24 * 90} {
+		at := testkit.Now.Add(time.Duration(hours)*time.Hour + 17*time.Minute)
+		times = append(times, at)
+		// Of some times there is a reading; of the others, what is usual then.
+		if i%2 == 1 {
+			readings = append(readings, conditions.Reading{Kind: conditions.WaterTemp, Value: 10 + float64(i), Time: at.Add(-time.Hour),
+				Origin: conditions.Observed, Source: conditions.TheAngler})
+		}
+	}
+	usual := conditions.Year{}
+	for month := range usual {
+		usual[month] = conditions.Month{Mean: 3 + float64(month), Spread: 1}
+	}
+	bar, err := d.Spot(ctx, angler, demo.IDOf(name, "Kettle Bar"), testkit.Now)
+	require.NoError(t, err)
+	require.NoError(t, d.Store.AddReadings(ctx, angler, bar.Water.ID, readings))
+	require.NoError(t, d.Store.PutUsual(ctx, angler, bar.Water.ID, conditions.Usual{conditions.WaterTemp: usual}))
 	past, err := d.Past(ctx, angler)
 	require.NoError(t, err)
 	require.Greater(t, len(past.Spots()), 10)
 	for _, spot := range []string{"Kettle Bar", "Long Strand"} {
-		for _, hours := range []int{0, -31, 50, -400, 24 * 300, 7, -24 * 90} {
-			at := testkit.Now.Add(time.Duration(hours)*time.Hour + 17*time.Minute)
+		for _, at := range times {
 			one, err := d.Spot(ctx, angler, demo.IDOf(name, spot), at)
 			require.NoError(t, err)
 			among, err := past.Spot(ctx, demo.IDOf(name, spot), at)

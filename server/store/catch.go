@@ -131,7 +131,7 @@ func writeCatch(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, c Catch) (in
 		return old.Revision, nil
 	}
 	if c.Revision != old.Revision {
-		return 0, ConflictError{"catch", old.Revision, changed}
+		return 0, ConflictError{What: "catch", Revision: old.Revision, Changed: changed}
 	}
 	c.Revision = old.Revision + 1
 	_, err = tx.NamedExecContext(ctx, `UPDATE catch SET spell_id = :spell_id, revision = :revision, target = :target, species = :species,

@@ -55,7 +55,7 @@ func revised(what string, stored, read int, changed []string) (revision int, err
 	case stored > 0 && len(changed) == 0:
 		return 0, nil
 	case stored != read:
-		return 0, ConflictError{what, stored, changed}
+		return 0, ConflictError{What: what, Revision: stored, Changed: changed}
 	}
 	return stored + 1, nil
 }

@@ -3,6 +3,7 @@ package store
 import (
 	"cmp"
 	"context"
+	"errors"
 	"fmt"
 	"slices"
 	"sort"
@@ -94,10 +95,13 @@ type Spell struct {
 
 // ConflictError says that a row has changed since the writer read it.
 type ConflictError struct {
-	What     string
+	What string
+	// Revision that is stored: writing as of it writes over what was changed.
 	Revision int
 	// Changed names the fields that differ.
 	Changed []string
+	// Within names where the row stands in what was written: "catches[2]"; empty: it is what was written.
+	Within string
 }
 
 func (e ConflictError) Error() string {
@@ -172,15 +176,25 @@ func (s *Store) PutSpell(ctx context.Context, angler uuid.UUID, sp Spell) (revis
 		if revision, isNew, err = putSpell(ctx, tx, angler, sp); err != nil {
 			return err
 		}
-		for _, c := range sp.Catches {
+		for i, c := range sp.Catches {
 			c.SpellID = sp.ID
 			if _, err := writeCatch(ctx, tx, angler, c); err != nil {
-				return err
+				return within(fmt.Sprintf("catches[%d]", i), err)
 			}
 		}
 		return counted(ctx, tx, sp.ID)
 	})
 	return revision, isNew, err
+}
+
+// within says where the row of a conflict stands.
+func within(where string, err error) error {
+	var c ConflictError
+	if errors.As(err, &c) {
+		c.Within = where
+		return c
+	}
+	return err
 }
 
 // owned checks that a row of a table belongs to the angler.
@@ -222,7 +236,7 @@ func putSpell(ctx context.Context, tx *sqlx.Tx, angler uuid.UUID, sp Spell) (rev
 		return old.Revision, false, nil
 	}
 	if sp.Revision != old.Revision {
-		return 0, false, ConflictError{"spell", old.Revision, changed}
+		return 0, false, ConflictError{What: "spell", Revision: old.Revision, Changed: changed}
 	}
 	sp.Revision = old.Revision + 1
 	if _, err := tx.NamedExecContext(ctx, `UPDATE spell SET spot_id = :spot_id, target = :target, started_at = :started_at,

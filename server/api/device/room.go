@@ -9,6 +9,7 @@ import (
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/google/uuid"
 
+	"greypebble/core/bylaw"
 	"greypebble/interchange/pack"
 	"greypebble/server/api/web"
 	"greypebble/server/desk"
@@ -23,7 +24,8 @@ func Register(api huma.API, d *web.Deps) {
 	web.Signed(api, d, web.Get("/offline", "offline", "All a device needs to answer by itself, in parts with a mark each"), s.offline)
 }
 
-// caughtFor is how long fish that were caught may count for a day, before and after now.
+// caughtFor is how long fish that were caught may count for a day, before and after now; those kept count for longer
+// where possession is limited.
 const caughtFor = 48 * time.Hour
 
 type offlineInput struct {
@@ -83,7 +85,7 @@ func (s service) pack(ctx context.Context, as *web.Scope) (*pack.Pack, error) {
 	if p.Mine.Care, err = s.Store.OwnCares(ctx, as.Angler); err != nil {
 		return nil, err
 	}
-	if p.Caught, err = as.Caught(ctx, as.Now().Add(-caughtFor), as.Now().Add(caughtFor)); err != nil {
+	if p.Caught, err = as.Caught(ctx, as.Now().Add(-caughtFor-bylaw.HeldFor), as.Now().Add(caughtFor)); err != nil {
 		return nil, err
 	}
 	usual, err := s.Store.UsualOf(ctx, as.Angler)

@@ -80,6 +80,19 @@ func TestASpellIsFilledInAndWrittenOnce(t *testing.T) {
 	assert.Equal(t, http.StatusConflict, wren.Do("PUT", "/spells/"+id, stale, &p))
 	assert.Contains(t, p.Detail, "note")
 	assert.Contains(t, p.Detail, "readings")
+	require.Equal(t, "body.revision", p.Errors[0].Location)
+	stale["revision"] = p.Errors[0].Value
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, stale, &again), "told as what it goes over the other")
+	assert.Equal(t, 3, again.Revision)
+
+	one := object{"id": uuid.NewString(), "length_m": 0.4}
+	stale["catches"] = []object{{"id": uuid.NewString()}, one}
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, stale, nil))
+	one["length_m"] = 0.5
+	require.Equal(t, http.StatusConflict, wren.Do("PUT", "/spells/"+id, stale, &p))
+	assert.Equal(t, "body.catches[1].revision", p.Errors[0].Location)
+	one["revision"] = p.Errors[0].Value
+	require.Equal(t, http.StatusOK, wren.Do("PUT", "/spells/"+id, stale, nil))
 
 	assert.Equal(t, http.StatusNoContent, wren.Do("DELETE", "/spells/"+id, nil, nil))
 	assert.Equal(t, http.StatusNotFound, wren.Do("PUT", "/spells/"+id, stale, nil), "an edit of a spell deleted meanwhile")

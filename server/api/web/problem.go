@@ -115,11 +115,15 @@ func Failed(err error) error {
 	case errors.Is(err, store.ErrNotFound):
 		return huma.Error404NotFound("There is nothing here by that id.")
 	case errors.As(err, &conflict):
-		details := make([]error, len(conflict.Changed))
-		for i, f := range conflict.Changed {
-			details[i] = &huma.ErrorDetail{Location: "body." + f, Message: "differs from what is stored"}
+		at := "body."
+		if conflict.Within != "" {
+			at += conflict.Within + "."
 		}
-		return huma.Error409Conflict(conflict.Error(), details...)
+		details := []error{&huma.ErrorDetail{Location: at + "revision", Message: "is not the one that is stored", Value: conflict.Revision}}
+		for _, f := range conflict.Changed {
+			details = append(details, &huma.ErrorDetail{Location: at + f, Message: "differs from what is stored"})
+		}
+		return huma.Error409Conflict(strings.TrimPrefix(conflict.Error(), "store: "), details...)
 	}
 	return huma.Error500InternalServerError("", err)
 }

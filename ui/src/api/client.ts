@@ -85,7 +85,7 @@ export class Problem extends Error {
   constructor(
     readonly status: number,
     message: string,
-    readonly fields: { location: string; message: string }[] = [],
+    readonly fields: { location: string; message: string; value?: unknown }[] = [],
   ) {
     super(message);
   }
@@ -149,11 +149,11 @@ async function settle<T>(call: Promise<Result<T>>): Promise<T> {
     throw new Problem(0, say.theServerCannotBeReached);
   }
   if (result.response.ok) return result.data as T;
-  const p = (result.error ?? {}) as { detail?: string; errors?: { location?: string; message?: string }[] };
+  const p = (result.error ?? {}) as { detail?: string; errors?: Partial<Problem['fields'][number]>[] };
   throw new Problem(
     result.response.status,
     p.detail ?? say.somethingWentWrong,
-    (p.errors ?? []).map((e) => ({ location: e.location ?? '', message: e.message ?? '' })),
+    (p.errors ?? []).map((e) => ({ ...e, location: e.location ?? '', message: e.message ?? '' })),
   );
 }
 

@@ -11,6 +11,7 @@ import { useUndo } from '../frame/useUndo';
 import { clock, dayOfYear } from '../format/time';
 import './unsent.css';
 import { back as say } from '../words/back';
+import { entry as entrySay } from '../words/entry';
 
 /** What was written with no signal and is not in the log yet: it waits, or was refused. */
 export function Unsent() {
@@ -36,6 +37,14 @@ export function Unsent() {
   );
 }
 
+/** One that was refused, as it is to be sent again: over what was changed elsewhere, where that was against it. */
+function anew(e: Waiting): Waiting {
+  const { refused: _, ...clean } = e;
+  if (clean.kind !== 'spell' || !clean.over) return clean;
+  const { over, ...rest } = clean;
+  return { ...rest, body: over };
+}
+
 function Row({ e }: { e: Waiting }) {
   const entry = useEntry();
   const undo = useUndo();
@@ -51,14 +60,14 @@ function Row({ e }: { e: Waiting }) {
     if (isBlank(e.body)) return `${say.blank} ${say.forWord(sought)}`;
     return say.unsent.fish(e.body.catches!.length, name(e.body.catches![0]!.target ?? e.body.target));
   };
+  const over = e.kind === 'spell' && e.over;
   const drop = useMutation({
     mutationFn: () => dropEntry(e.id),
     onSuccess: () => undo(say.unsent.the, () => keepEntry(e)),
   });
   const again = useMutation({
     mutationFn: async () => {
-      const { refused: _, ...clean } = e;
-      await keepEntry(clean);
+      await keepEntry(anew(e));
       sendNow();
     },
   });
@@ -72,7 +81,7 @@ function Row({ e }: { e: Waiting }) {
       <span className="form-acts">
         {e.refused && (
           <Button size="small" loading={again.isPending} onClick={() => again.mutate()}>
-            {say.unsent.again}
+            {over ? entrySay.writeMine : say.unsent.again}
           </Button>
         )}
         {e.kind === 'spell' && (
@@ -90,7 +99,7 @@ function Row({ e }: { e: Waiting }) {
       <div className="unsent-why">
         {e.refused && (
           <p className="caution" role="alert">
-            {say.unsent.refused(e.refused)}
+            {over ? e.refused : say.unsent.refused(e.refused)}
           </p>
         )}
         <Fault of={[drop, again]} />

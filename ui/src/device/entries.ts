@@ -15,12 +15,14 @@ export type Waiting = {
   zone: string;
   /** What the server had against it; it is not sent again until somebody says so. */
   refused?: string;
-} & (
-  | { kind: 'spell'; body: SpellIn }
-  | { kind: 'sighting'; body: SightingIn }
-  /** Of a trial, by its id. */
-  | { kind: 'block'; trial: string; body: Schemas['BlockInputBody'] }
-);
+} &
+  /** Changed elsewhere meanwhile: as it is to be sent to be written over that. */
+  (
+    | { kind: 'spell'; body: SpellIn; over?: SpellIn }
+    | { kind: 'sighting'; body: SightingIn }
+    /** Of a trial, by its id. */
+    | { kind: 'block'; trial: string; body: Schemas['BlockInputBody'] }
+  );
 
 /** Keeps one, in place of what was kept by its id; done when it is written. */
 export async function keepEntry(e: Waiting): Promise<void> {
@@ -42,12 +44,12 @@ export async function dropEntry(id: string): Promise<void> {
   tell('sent');
 }
 
-/** Says what the server had against one, unless it was changed since it was sent. */
-export async function refuseEntry(e: Waiting, why: string): Promise<void> {
+/** Says what the server had against one, and what may go over it, unless it was changed since it was sent. */
+export async function refuseEntry(e: Waiting, why: string, over?: SpellIn): Promise<void> {
   const tx = (await db()).transaction('entries', 'readwrite');
   const now = await tx.store.get(e.id);
   if (now && JSON.stringify(now.body) === JSON.stringify(e.body))
-    await tx.store.put({ ...now, refused: why });
+    await tx.store.put({ ...now, refused: why, ...(over && now.kind === 'spell' ? { over } : {}) });
   await tx.done;
   tell('sent');
 }

@@ -5,7 +5,7 @@ import { entriesOf, keepEntry, keptOf, refuseEntry, type Waiting } from './entri
 import { Outbox, sendOrKeep, type Post } from './outbox';
 import { settled } from '../testkit/settled';
 
-const spell = (id: string, owner: string, note = ''): Waiting => ({
+const spell = (id: string, owner: string, note = ''): Extract<Waiting, { kind: 'spell' }> => ({
   kind: 'spell',
   id,
   owner,
@@ -118,6 +118,34 @@ describe('an entry for the log', () => {
     await refuseEntry(spell('yy', 'reed'), 'too long a fish?');
     server.refuses = '';
     expect(await post('reed')).toEqual({ waiting: 0, any: 1 });
+  });
+
+  it('that was changed elsewhere meanwhile says so, and has at hand what goes over it', async () => {
+    const mine = spell('sp', 'heron', 'mine');
+    await keepEntry({ ...mine, body: { ...mine.body, revision: 2 } });
+    fetched.mockImplementationOnce(() =>
+      Promise.resolve(
+        new Response(
+          JSON.stringify({
+            detail: 'this spell was changed elsewhere',
+            errors: [
+              { location: 'body.revision', message: 'is not the one that is stored', value: 5 },
+              { location: 'body.note', message: 'differs' },
+              { location: 'body.tide_says', message: 'differs' },
+            ],
+          }),
+          { status: 409 },
+        ),
+      ),
+    );
+    await post('heron');
+    expect(await entriesOf('heron')).toMatchObject([
+      {
+        refused: 'It was changed elsewhere meanwhile: the note, tide says.',
+        body: { note: 'mine', revision: 2 },
+        over: { note: 'mine', revision: 5 },
+      },
+    ]);
   });
 
   it('that is a block of a trial goes over what the server had of it, where an answer was lost', async () => {

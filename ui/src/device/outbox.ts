@@ -1,3 +1,4 @@
+import { clashOf } from '../api/clash';
 import { api, Problem } from '../api/client';
 import { clash, outingsOf, sent, touchesOf, unsent } from './device';
 import { dropEntry, entriesOf, keepEntry, refuseEntry, type Waiting } from './entries';
@@ -137,7 +138,9 @@ export class Outbox {
           any = true;
         } catch (x) {
           failed = failure(x);
-          if (!failed.all) await refuseEntry(e, failed.message);
+          const clash = e.kind === 'spell' && clashOf(x, e.body);
+          if (clash) await refuseEntry(e, clash.says, clash.over);
+          else if (!failed.all) await refuseEntry(e, failed.message);
         }
       }
       const waiting = await unsent(this.#owner);

@@ -4,6 +4,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { App, Button, Checkbox, Drawer, Form, Input, Segmented, Select } from 'antd';
 import { useState } from 'react';
 import { v7 } from 'uuid';
+import { clashOf } from '../api/clash';
 import { api, Problem, type ReadingIn, type SpellIn } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { useSpotState } from '../conditions/useSpotState';
@@ -122,8 +123,9 @@ function EntryForm(props: { entry: Entry; waiting: Waiting[]; onClose: () => voi
   const filled = near && Math.abs(Date.parse(near.time) - middle) < 3_600_000 ? near : undefined;
 
   const save = useMutation({
-    mutationFn: async (f: Fields & { sure?: boolean }) => {
-      const b = body(f);
+    mutationFn: async ({ over, ...f }: Fields & { sure?: boolean; over?: unknown }) => {
+      const mine = body(f);
+      const b = clashOf(over, mine)?.over ?? mine;
       const sent = await sendOrKeep({
         kind: 'spell',
         id: ids.spell,
@@ -211,6 +213,7 @@ function EntryForm(props: { entry: Entry; waiting: Waiting[]; onClose: () => voi
   }
 
   const error = save.error instanceof Problem ? save.error : null;
+  const clash = error && save.variables && clashOf(error, body(save.variables));
   // A fish longer than any known is asked about, not refused.
   const doubted = error?.fields.some(
     (f) => /\.(length_m|mass_kg)$/.test(f.location) && f.message.includes('?'),
@@ -356,11 +359,15 @@ function EntryForm(props: { entry: Entry; waiting: Waiting[]; onClose: () => voi
       </Form.Item>
       {save.error && (
         <div role="alert" className="entry-error">
-          {error?.status === 409
-            ? say.thisSpellWasChangedElsewhere(
-                error.fields.map((f) => f.location.replace('body.', '')).join(', '),
-              )
-            : save.error.message}
+          {clash?.says ?? save.error.message}
+          {clash && (
+            <>
+              {' '}
+              <Button size="small" onClick={() => save.mutate({ ...form.getFieldsValue(), over: error })}>
+                {say.writeMine}
+              </Button>
+            </>
+          )}
           {doubted && (
             <>
               {' '}

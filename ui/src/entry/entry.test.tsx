@@ -264,10 +264,34 @@ describe('changing a spell', () => {
     });
     expect(s).not.toHaveProperty('catches');
   });
-  it('names what was changed elsewhere meanwhile', async () => {
-    put.mockRejectedValue(new Problem(409, 'changed', [{ location: 'body.note', message: '' }]));
+  it('names what was changed elsewhere meanwhile, and goes over it when told to', async () => {
+    put.mockRejectedValueOnce(
+      new Problem(409, 'changed', [
+        { location: 'body.revision', message: '', value: 7 },
+        { location: 'body.note', message: '' },
+      ]),
+    );
     await opened({ kind: 'blank', spell: old });
     send('Save');
-    expect((await screen.findByRole('alert')).textContent).toContain('changed elsewhere meanwhile: note.');
+    expect((await screen.findByRole('alert')).textContent).toContain(
+      'changed elsewhere meanwhile: the note.',
+    );
+    expect(await sent()).toMatchObject({ revision: 3 });
+    type('Fished for', '20');
+    send('Write mine over it');
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect(await sent()).toMatchObject({
+      revision: 7,
+      started_at: iso(Date.parse(old.ended_at) - 20 * minute),
+    });
+  });
+  it('is put back when told to, where it was taken out elsewhere meanwhile', async () => {
+    put.mockRejectedValueOnce(new Problem(404, 'There is nothing here by that id.'));
+    await opened({ kind: 'blank', spell: old });
+    send('Save');
+    expect((await screen.findByRole('alert')).textContent).toContain('taken out of the log elsewhere');
+    send('Write mine over it');
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect(await sent()).not.toHaveProperty('revision');
   });
 });
