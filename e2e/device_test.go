@@ -4,6 +4,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/google/uuid"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 
@@ -258,6 +259,37 @@ func TestEntriesWithoutSignalAreKeptAndSentOnce(t *testing.T) {
 		.then((l) => l.spells.map((s) => s.catches.length).sort().join())`))
 	assert.Equal(t, "birds", eval[string](t, p, `fetch('/api/v1/sightings').then((r) => r.json())
 		.then((l) => l.sightings.map((s) => s.signs.join()).join())`))
+}
+
+// A spell is changed with no signal that was changed elsewhere before: with signal it is said what of it, and mine goes
+// over it when told to.
+func TestASpellChangedOnTwoDevices(t *testing.T) {
+	s := newSite(t)
+	_, p, _ := installed(t, s)
+	put := `((more) => fetch('/api/v1/spots').then((r) => r.json()).then((spots) => fetch('/api/v1/spells/` + uuid.NewString() + `', {
+		method: 'PUT', headers: {'Content-Type': 'application/json'}, body: JSON.stringify({spot_id: spots[0].id, target: 'red-drum',
+			started_at: '2026-11-19T12:00:00Z', ended_at: '2026-11-19T13:00:00Z', offering: 'Gold spoon', ...more})})))`
+	assert.Equal(t, 200, eval[int](t, p, put+`({}).then((r) => r.status)`))
+	require.NoError(t, p.Go("/back"))
+	require.NoError(t, p.WaitText("Gold spoon"))
+	assert.Equal(t, 200, eval[int](t, p, put+`({note: 'from the desk', revision: 1}).then((r) => r.status)`))
+	s.stop()
+	require.NoError(t, p.Wait(`([...document.querySelectorAll('.log summary')].find((e) => e.innerText.includes('Gold spoon')).click(), true)`))
+	require.NoError(t, p.Click("Change"))
+	require.NoError(t, p.WaitText("Change this spell"))
+	require.NoError(t, p.Fill("Fished for", "40"))
+	require.NoError(t, p.Click("Save"))
+	require.NoError(t, p.WaitText("A spell for red drum, changed"))
+	s.start()
+	require.NoError(t, p.Wait(`(document.querySelector('.unsent-head .plain')?.click(),
+		document.body.innerText.includes('It was changed elsewhere meanwhile; yours differs in the note, when it began.'))`))
+	noViolations(t, p, "a spell changed on two devices")
+	picture(t, p, "clash-phone")
+	require.NoError(t, p.Click("Write mine over it"))
+	require.NoError(t, p.Wait(`document.querySelector('.back') && !document.querySelector('.unsent')`))
+	assert.Equal(t, "40,,3", eval[string](t, p, `fetch('/api/v1/spells').then((r) => r.json()).then((l) => {
+		const s = l.spells.find((s) => s.offering === 'Gold spoon');
+		return [(Date.parse(s.ended_at) - Date.parse(s.started_at)) / 60000, s.note, s.revision].join() })`))
 }
 
 // A trial is fished with no signal: blocks, what came in them, what is next, through a reload; the server has each once.

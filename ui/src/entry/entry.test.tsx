@@ -274,7 +274,7 @@ describe('changing a spell', () => {
     await opened({ kind: 'blank', spell: old });
     send('Save');
     expect((await screen.findByRole('alert')).textContent).toContain(
-      'changed elsewhere meanwhile: the note.',
+      'changed elsewhere meanwhile; yours differs in the note.',
     );
     expect(await sent()).toMatchObject({ revision: 3 });
     type('Fished for', '20');

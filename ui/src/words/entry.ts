@@ -30,7 +30,7 @@ export const entry = {
   mark: 'Mark',
   leftEmptyTheGreyValue: 'Left empty, the grey value is kept with the spell and marked as not yours.',
   note: 'Note',
-  changedElsewhere: (fields: string[]) => `It was changed elsewhere meanwhile: ${fields.join(', ')}.`,
+  changedElsewhere: (fields: string[]) => `It was changed elsewhere meanwhile; yours differs in ${fields.join(', ')}.`,
   goneElsewhere: 'It was taken out of the log elsewhere meanwhile.',
   writeMine: 'Write mine over it',
   /** Of a spell or a catch, as the server calls them. */
