@@ -274,7 +274,8 @@ func TestASpellChangedOnTwoDevices(t *testing.T) {
 	require.NoError(t, p.WaitText("Gold spoon"))
 	assert.Equal(t, 200, eval[int](t, p, put+`({note: 'from the desk', revision: 1}).then((r) => r.status)`))
 	s.stop()
-	require.NoError(t, p.Wait(`([...document.querySelectorAll('.log summary')].find((e) => e.innerText.includes('Gold spoon')).click(), true)`))
+	require.NoError(t, p.Wait(`([...document.querySelectorAll('.log summary')].find((e) => e.innerText.includes('Gold spoon')).click(),
+		true)`))
 	require.NoError(t, p.Click("Change"))
 	require.NoError(t, p.WaitText("Change this spell"))
 	require.NoError(t, p.Fill("Fished for", "40"))
@@ -282,8 +283,9 @@ func TestASpellChangedOnTwoDevices(t *testing.T) {
 	require.NoError(t, p.WaitText("A spell for red drum, changed"))
 	s.start()
 	require.NoError(t, p.Wait(`(document.querySelector('.unsent-head .plain')?.click(),
-		document.body.innerText.includes('It was changed elsewhere meanwhile; yours differs in the note, when it began.'))`))
+		document.body.innerText.includes('It was changed elsewhere meanwhile; yours differs in the note and when it began.'))`))
 	noViolations(t, p, "a spell changed on two devices")
+	require.NoError(t, p.Wait(`(document.querySelector('.unsent').scrollIntoView(), true)`))
 	picture(t, p, "clash-phone")
 	require.NoError(t, p.Click("Write mine over it"))
 	require.NoError(t, p.Wait(`document.querySelector('.back') && !document.querySelector('.unsent')`))

@@ -283,11 +283,11 @@ func TestPossessionIsTold(t *testing.T) {
 	since := now.AddDate(0, 0, -30).Format("2 January 2006")
 	v = bylaw.Judge([]bylaw.Rule{r}, q)
 	assert.Equal(t, []string{"In possession at most 6: what is at home and on ice counts too, and the log has 4 kept since " + since +
-		", today's left out."}, v.Notes, "four, today's and this one are six")
+		" before today."}, v.Notes, "four, today's and this one are six")
 	keep("", 9, redDrum)
 	v = bylaw.Judge([]bylaw.Rule{r}, q)
 	assert.Equal(t, []string{"In possession at most 6, and the log has 5 kept since " + since +
-		", today's left out: release it, unless 1 or more of those were eaten or given away."}, v.Notes)
+		" before today: release it, unless 1 or more of those were eaten or given away."}, v.Notes)
 	assert.Equal(t, bylaw.Keep, v.Word)
 	assert.Equal(t, 2, v.Bag.Left)
 }

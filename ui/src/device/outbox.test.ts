@@ -141,7 +141,7 @@ describe('an entry for the log', () => {
     await post('heron');
     expect(await entriesOf('heron')).toMatchObject([
       {
-        refused: 'It was changed elsewhere meanwhile; yours differs in the note, tide says.',
+        refused: 'It was changed elsewhere meanwhile; yours differs in the note and tide says.',
         body: { note: 'mine', revision: 2 },
         over: { note: 'mine', revision: 5 },
       },

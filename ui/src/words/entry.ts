@@ -1,3 +1,5 @@
+import { allOf } from './joined';
+
 export const entry = {
   // QuickEntry.tsx
   changeThisSpell: 'Change this spell',
@@ -30,7 +32,8 @@ export const entry = {
   mark: 'Mark',
   leftEmptyTheGreyValue: 'Left empty, the grey value is kept with the spell and marked as not yours.',
   note: 'Note',
-  changedElsewhere: (fields: string[]) => `It was changed elsewhere meanwhile; yours differs in ${fields.join(', ')}.`,
+  changedElsewhere: (fields: string[]) =>
+    `It was changed elsewhere meanwhile; yours differs in ${allOf(fields)}.`,
   goneElsewhere: 'It was taken out of the log elsewhere meanwhile.',
   writeMine: 'Write mine over it',
   /** Of a spell or a catch, as the server calls them. */
