@@ -85,11 +85,18 @@ func showing(p *browser.Page, selector string, texts ...string) error {
 	return err
 }
 
-// fishing from a bar whose way shuts, with a fish landed.
+// top of what is shown, nothing in it being typed into.
+func top(p *browser.Page) error {
+	_, err := browser.Eval[any](p, `(document.activeElement.blur(), document.querySelector('.main').scrollTo(0, 0), 1)`)
+	return err
+}
+
+// fishing from a bank whose way shuts soon, with a fish landed.
 func fishing(p *browser.Page) error {
 	for _, step := range []func() error{
 		func() error { return p.WaitText("Go fishing") },
-		func() error { return p.Pick("Where", "Kettle Bar") },
+		func() error { return p.Fill("Where", "Withy") },
+		func() error { return p.Type("\r") },
 		func() error { return p.Fill("On the hook", "White paddle tail") },
 		func() error { return p.Click("Begin") },
 		func() error { return p.WaitText("Rod-hours") },
@@ -97,6 +104,7 @@ func fishing(p *browser.Page) error {
 		func() error { return p.Click("Landed") },
 		func() error { return p.WaitText("Landed: noted.") },
 		func() error { return p.WaitText("All told to the server.") },
+		func() error { return top(p) },
 	} {
 		if err := step(); err != nil {
 			return err
@@ -163,10 +171,7 @@ func firstPlace(p *browser.Page) error {
 		func() error {
 			return p.Wait(`[...document.querySelectorAll('.profile .depth')].some((e) => e.textContent === '2.60 m')`)
 		},
-		func() error {
-			_, err := browser.Eval[any](p, `(document.activeElement.blur(), document.querySelector('.main').scrollTo(0, 0), 1)`)
-			return err
-		},
+		func() error { return top(p) },
 	} {
 		if err := step(); err != nil {
 			return err
