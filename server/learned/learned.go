@@ -7,6 +7,8 @@ import (
 	"encoding/binary"
 	"fmt"
 	"hash/fnv"
+	"slices"
+	"strings"
 	"time"
 
 	"github.com/google/uuid"
@@ -58,10 +60,10 @@ type Spell struct {
 	Weighed evidence.Spell
 }
 
-// logKey of a log as it is written: whose, as of which count of their writings, at which spots, under which book.
+// logKey of a log as it is written: whose, as it stands, at which spots, under which book.
 type logKey struct {
 	angler uuid.UUID
-	count  int
+	log    store.LogState
 	spots  uint64
 	book   *playbook.Book
 }
@@ -79,6 +81,8 @@ const (
 	mostSpokes = 20_000
 	// mostSpells, the newest, are reckoned with.
 	mostSpells = 5000
+	// forgotten is an outing of that age, to be ended.
+	forgotten = 24 * time.Hour
 )
 
 // New learner over a store.
@@ -89,10 +93,11 @@ func New(s *store.Store, d desk.Desk) *Learner {
 		spokes: otter.Must(&otter.Options[spokeKey, []evidence.Spoke]{MaximumSize: mostSpokes})}
 }
 
-// Of an angler's log, under a book of theirs.
+// Of an angler's log, under a book of theirs. An outing that goes on teaches when it is ended: until then what came of
+// it is counted where one asks whether to stay, and would count twice.
 func (l *Learner) Of(ctx context.Context, angler uuid.UUID, book *playbook.Book, now time.Time) (*Learned, error) {
 	// The count first: what is read after it may be newer, never older.
-	count, err := l.store.Logged(ctx, angler)
+	log, err := l.store.Logged(ctx, angler, now.Add(-forgotten))
 	if err != nil {
 		return nil, err
 	}
@@ -108,12 +113,12 @@ func (l *Learner) Of(ctx context.Context, angler uuid.UUID, book *playbook.Book,
 		_ = binary.Write(h, binary.LittleEndian, int64(s.Revision))
 		_ = binary.Write(h, binary.LittleEndian, int64(s.Water.Revision))
 	}
-	key := logKey{angler, count, h.Sum64(), book}
+	key := logKey{angler, log, h.Sum64(), book}
 	if known, there := l.kept.GetIfPresent(key); there {
 		return known, nil
 	}
 	v, err, _ := l.once.Do(fmt.Sprintf("%v", key), func() (any, error) {
-		out, err := l.learn(context.WithoutCancel(ctx), angler, book, spots)
+		out, err := l.learn(context.WithoutCancel(ctx), key, spots)
 		if err == nil {
 			l.kept.Set(key, out)
 		}
@@ -125,11 +130,15 @@ func (l *Learner) Of(ctx context.Context, angler uuid.UUID, book *playbook.Book,
 	return v.(*Learned), nil
 }
 
-func (l *Learner) learn(ctx context.Context, angler uuid.UUID, book *playbook.Book, spots map[uuid.UUID]*desk.Laid) (*Learned, error) {
+func (l *Learner) learn(ctx context.Context, of logKey, spots map[uuid.UUID]*desk.Laid) (*Learned, error) {
+	angler, book := of.angler, of.book
 	spells, err := l.store.Listed(ctx, angler, store.Filter{Most: mostSpells})
 	if err != nil {
 		return nil, err
 	}
+	spells = slices.DeleteFunc(spells, func(k store.Spell) bool {
+		return k.Outing.Valid && strings.Contains(of.log.GoingOn, k.Outing.UUID.String())
+	})
 	told := make([]*evidence.Spell, len(spells))
 	errs := make([]error, len(spells))
 	sweep.Parallel(len(spells), func(i int) { told[i], errs[i] = l.weigh(book, spots[spells[i].SpotID], &spells[i]) })

@@ -105,7 +105,7 @@ type ConflictError struct {
 }
 
 func (e ConflictError) Error() string {
-	return fmt.Sprintf("store: this %s was changed elsewhere (it is at revision %d): %s differ", e.What, e.Revision,
+	return fmt.Sprintf("store: this %s was changed elsewhere (it is at revision %d): different in %s", e.What, e.Revision,
 		strings.Join(e.Changed, ", "))
 }
 

@@ -137,9 +137,19 @@ func (s *Store) Ground(ctx context.Context, angler uuid.UUID) (n int, err error)
 	return n, notFound(s.db.GetContext(ctx, &n, `SELECT ground FROM angler WHERE id = ?`, angler))
 }
 
-// Logged is the count of what was written of an angler's log. What is read after it is at least of that count.
-func (s *Store) Logged(ctx context.Context, angler uuid.UUID) (n int, err error) {
-	return n, notFound(s.db.GetContext(ctx, &n, `SELECT log FROM angler WHERE id = ?`, angler))
+// LogState of an angler: the count of what was written of their log, and the outings of it that go on.
+type LogState struct {
+	Count int `db:"log"`
+	// GoingOn are their ids, joined.
+	GoingOn string `db:"going_on"`
+}
+
+// Logged is how an angler's log stands; outings that began before a time go on no more. What is read after it is at
+// least of that count.
+func (s *Store) Logged(ctx context.Context, angler uuid.UUID, since time.Time) (l LogState, err error) {
+	return l, notFound(s.db.GetContext(ctx, &l, `SELECT a.log, COALESCE((SELECT GROUP_CONCAT(o.id ORDER BY o.id) FROM outing o
+		WHERE o.angler_id = a.id AND o.ended_at IS NULL AND o.began_at > ?), '') AS going_on FROM angler a WHERE a.id = ?`,
+		since.UTC(), angler))
 }
 
 // exec is a write of one statement.

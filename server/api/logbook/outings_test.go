@@ -138,6 +138,25 @@ func TestAnOutingIsToldOnce(t *testing.T) {
 	assert.Equal(t, id, list.Outings[0].ID)
 }
 
+// What came of an outing that goes on is counted by who asks whether to stay; it teaches when it is ended.
+func TestAnOutingTeachesWhenItIsEnded(t *testing.T) {
+	c := kit.Fresh(t, "wren")
+	id, touches, _ := anOuting(c.ID("Kettle Bar"))
+	type catch struct{ Median, Low, High float64 }
+	here := func() catch {
+		var out struct{ Here *catch }
+		require.Equal(t, http.StatusOK, c.Do("GET", "/spots/"+c.ID("Kettle Bar")+"/elsewhere?target=red-drum&time=2026-11-20T15:00:00Z",
+			nil, &out))
+		require.NotNil(t, out.Here)
+		return *out.Here
+	}
+	before := here()
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches[:len(touches)-1]}, nil))
+	assert.Equal(t, before, here())
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches}, nil))
+	assert.NotEqual(t, before, here())
+}
+
 type summary struct {
 	Total, Catches, Blanks int
 	RodHours               float64 `json:"rod_hours"`
