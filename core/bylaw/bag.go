@@ -138,7 +138,7 @@ const HeldFor = 30 * 24 * time.Hour
 // never make a verdict.
 func (r *Rule) saysPossession(q *Asked) string {
 	midnight := time.Date(q.Time.Year(), q.Time.Month(), q.Time.Day(), 0, 0, 0, 0, q.Time.Location())
-	from := midnight.Add(-HeldFor)
+	from := midnight.AddDate(0, 0, -int(HeldFor/(24*time.Hour))) // by the calendar: a day may have 23 hours
 	before := 0
 	for i := range q.Kept {
 		k := &q.Kept[i]

@@ -15,14 +15,17 @@ export type Waiting = {
   zone: string;
   /** What the server had against it; it is not sent again until somebody says so. */
   refused?: string;
-} &
-  /** Changed elsewhere meanwhile: as it is to be sent to be written over that. */
-  (
-    | { kind: 'spell'; body: SpellIn; over?: SpellIn }
-    | { kind: 'sighting'; body: SightingIn }
-    /** Of a trial, by its id. */
-    | { kind: 'block'; trial: string; body: Schemas['BlockInputBody'] }
-  );
+} & (
+  | {
+      kind: 'spell';
+      body: SpellIn;
+      /** As it is to be sent to be written over what was changed elsewhere meanwhile. */
+      over?: SpellIn;
+    }
+  | { kind: 'sighting'; body: SightingIn }
+  /** Of a trial, by its id. */
+  | { kind: 'block'; trial: string; body: Schemas['BlockInputBody'] }
+);
 
 /** Keeps one, in place of what was kept by its id; done when it is written. */
 export async function keepEntry(e: Waiting): Promise<void> {
