@@ -6,7 +6,9 @@ import (
 	"embed"
 	"fmt"
 	"io/fs"
+	"maps"
 
+	"github.com/go-sql-driver/mysql"
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
 )
@@ -17,9 +19,23 @@ var migrations embed.FS
 // versions is where goose keeps which steps were taken.
 const versions = "goose_db_version"
 
+// inPlace is how the steps change tables. Adding a foreign key or a check, MariaDB otherwise copies a
+// table and then puts the copy in its place: slow for a long log, and cut off between the two it may
+// lose the table's other foreign keys. What holds for rows that were there before is each step's own
+// business, and a step that cannot be taken in place is refused, unless it says "SET STATEMENT
+// alter_algorithm = 'COPY' FOR".
+var inPlace = map[string]string{"alter_algorithm": "'INPLACE'", "foreign_key_checks": "0", "check_constraint_checks": "0"}
+
 // migrate brings the schema up to date. One program does so at a time; cut off at any
 // moment, it can be done again, because each statement of each step can be repeated.
-func migrate(ctx context.Context, db *sqlx.DB) error {
+func migrate(ctx context.Context, c *mysql.Config) error {
+	c = c.Clone()
+	maps.Copy(c.Params, inPlace)
+	db, err := sqlx.Open("mysql", c.FormatDSN())
+	if err != nil {
+		return fmt.Errorf("store: %w", err)
+	}
+	defer db.Close()
 	alone, err := db.Connx(ctx)
 	if err != nil {
 		return fmt.Errorf("store: %w", err)

@@ -38,6 +38,9 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 		c.Params = map[string]string{}
 	}
 	c.Params["time_zone"] = "'+00:00'"
+	if err := migrate(ctx, c); err != nil {
+		return nil, err
+	}
 	db, err := sqlx.Open("mysql", c.FormatDSN())
 	if err != nil {
 		return nil, fmt.Errorf("store: %w", err)
@@ -45,10 +48,6 @@ func Open(ctx context.Context, dsn string) (*Store, error) {
 	db.SetMaxOpenConns(16)
 	db.SetMaxIdleConns(16)
 	db.SetConnMaxLifetime(10 * time.Minute)
-	if err := migrate(ctx, db); err != nil {
-		_ = db.Close()
-		return nil, err
-	}
 	return &Store{pool: db, db: db}, nil
 }
 

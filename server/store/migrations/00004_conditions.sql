@@ -20,7 +20,9 @@ ALTER TABLE station
   ADD COLUMN IF NOT EXISTS factor_high       DOUBLE NOT NULL DEFAULT 1 CHECK (factor_high > 0),
   ADD COLUMN IF NOT EXISTS factor_low        DOUBLE NOT NULL DEFAULT 1 CHECK (factor_low > 0),
   ADD COLUMN IF NOT EXISTS difference_high_m DOUBLE NOT NULL DEFAULT 0,
-  ADD COLUMN IF NOT EXISTS difference_low_m  DOUBLE NOT NULL DEFAULT 0,
+  ADD COLUMN IF NOT EXISTS difference_low_m  DOUBLE NOT NULL DEFAULT 0;
+-- A check of the whole table is added to a copy of it or not at all.
+SET STATEMENT alter_algorithm = 'COPY' FOR ALTER TABLE station
   ADD CONSTRAINT IF NOT EXISTS station_not_itself CHECK (reference_id IS NULL OR reference_id <> id);
 -- Dropped and added, not added where it is missing: after a power cut the key's index may be there
 -- without the key, and "if not exists" asks for the index.

@@ -2,11 +2,11 @@
 -- Readings are asked for by water and time.
 CREATE INDEX IF NOT EXISTS reading_time ON reading (water_id, time);
 
--- A TIMESTAMP ends in 2038.
-ALTER TABLE sessions MODIFY expiry DATETIME(6) NOT NULL;
+-- A TIMESTAMP ends in 2038. (A column changes its type in a copy of the table.)
+SET STATEMENT alter_algorithm = 'COPY' FOR ALTER TABLE sessions MODIFY expiry DATETIME(6) NOT NULL;
 
 -- One rule for names: capitals do not count, accents do.
-ALTER TABLE angler MODIFY name VARCHAR(60) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci NOT NULL;
+SET STATEMENT alter_algorithm = 'COPY' FOR ALTER TABLE angler MODIFY name VARCHAR(60) CHARACTER SET utf8mb4 COLLATE utf8mb4_uca1400_as_ci NOT NULL;
 
 -- What exported positions are moved by, so that nobody can work it out from the ids.
 ALTER TABLE angler ADD COLUMN IF NOT EXISTS secret VARBINARY(32) NULL;

@@ -16,7 +16,9 @@ CREATE TABLE IF NOT EXISTS log_import (
 ALTER TABLE catch ADD COLUMN IF NOT EXISTS species VARCHAR(80) NOT NULL DEFAULT '';
 
 ALTER TABLE spell ADD COLUMN IF NOT EXISTS import_id UUID NULL;
-ALTER TABLE spell ADD CONSTRAINT spell_import FOREIGN KEY IF NOT EXISTS (import_id) REFERENCES log_import (id) ON DELETE SET NULL;
+-- As in the fourth step: dropped and added, so that a power cut cannot leave the index without the key.
+ALTER TABLE spell DROP FOREIGN KEY IF EXISTS spell_import;
+ALTER TABLE spell ADD CONSTRAINT spell_import FOREIGN KEY (import_id) REFERENCES log_import (id) ON DELETE SET NULL;
 
 -- A photo of a catch, upright and without what the camera wrote; when, where and which way it was taken only where its
 -- owner wants that kept. A catch that is taken back and written again finds its photo, so it is no foreign key.
