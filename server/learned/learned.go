@@ -44,6 +44,8 @@ type Learned struct {
 	// Spells as they were taken, newest first, and how many could not be: without effort, at a spot without marks.
 	Spells  []Spell
 	LeftOut int
+	// GoingOn are spells of an outing that goes on: they will teach when it is ended.
+	GoingOn int
 }
 
 // Belief it comes to: of an empty log, the book's.
@@ -136,13 +138,14 @@ func (l *Learner) learn(ctx context.Context, of logKey, spots map[uuid.UUID]*des
 	if err != nil {
 		return nil, err
 	}
+	all := len(spells)
 	spells = slices.DeleteFunc(spells, func(k store.Spell) bool {
 		return k.Outing.Valid && strings.Contains(of.log.GoingOn, k.Outing.UUID.String())
 	})
 	told := make([]*evidence.Spell, len(spells))
 	errs := make([]error, len(spells))
 	sweep.Parallel(len(spells), func(i int) { told[i], errs[i] = l.weigh(book, spots[spells[i].SpotID], &spells[i]) })
-	out := &Learned{}
+	out := &Learned{GoingOn: all - len(spells)}
 	var log []evidence.Spell
 	for i, one := range told {
 		switch {

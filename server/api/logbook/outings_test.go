@@ -150,11 +150,32 @@ func TestAnOutingTeachesWhenItIsEnded(t *testing.T) {
 		require.NotNil(t, out.Here)
 		return *out.Here
 	}
+	waiting := func() int {
+		var out struct {
+			GoingOn int `json:"going_on"`
+		}
+		require.Equal(t, http.StatusOK, c.Do("GET", "/evidence?target=red-drum", nil, &out))
+		return out.GoingOn
+	}
 	before := here()
-	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches[:len(touches)-1]}, nil))
+	goesOn := touches[:len(touches)-1]
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": goesOn}, nil))
 	assert.Equal(t, before, here())
+	assert.Equal(t, 3, waiting())
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches}, nil))
-	assert.NotEqual(t, before, here())
+	once := here()
+	assert.NotEqual(t, before, once)
+	assert.Zero(t, waiting())
+
+	// One that nobody ended within a day is no longer in hand.
+	id, touches, _ = anOuting(c.ID("Kettle Bar"))
+	goesOn = touches[:len(touches)-1]
+	for _, k := range goesOn {
+		k["time"] = k["time"].(time.Time).AddDate(0, 0, -1)
+	}
+	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": goesOn}, nil))
+	assert.NotEqual(t, once, here())
+	assert.Zero(t, waiting())
 }
 
 type summary struct {

@@ -4921,6 +4921,11 @@ export interface components {
             dispersion: number;
             /**
              * Format: int64
+             * @description spells of an outing that goes on: they count when it is ended
+             */
+            going_on: number;
+            /**
+             * Format: int64
              * @description spells of which nothing can be reckoned: without effort, at a spot without marks
              */
             left_out: number;

@@ -88,6 +88,7 @@ export default function EvidencePage() {
             )}
           </p>
           {d.dispersion > 1.5 && <p className="quiet">{say.evidence.scatter(fixed(d.dispersion, 1))}</p>}
+          {d.going_on > 0 && <p className="quiet">{say.evidence.goingOn(d.going_on)}</p>}
           {d.left_out > 0 && <p className="quiet">{say.evidence.leftOut(d.left_out)}</p>}
           {d.against
             .filter((a) => !seen.includes(a.rule))

@@ -217,6 +217,8 @@ export const back = {
       `${spells} ${spells === 1 ? 'spell' : 'spells'}, ${fish} caught in ${hours} rod-hours. An ordinary rod-hour would bring ${base}, ${low} to ${high}.`,
     scatter: (times: string) =>
       `Your counts scatter ${times} times as much as chance: what they say is held that much more loosely.`,
+    goingOn: (n: number) =>
+      `${n} ${n === 1 ? 'spell' : 'spells'} of the outing in hand ${n === 1 ? 'counts' : 'count'} here once it is ended; whether to stay looks at ${n === 1 ? 'it' : 'them'} already.`,
     leftOut: (n: number) =>
       `${n} ${n === 1 ? 'spell is' : 'spells are'} left out: without effort, or at a spot without marks.`,
     book: 'book',
