@@ -14,7 +14,7 @@ import { NumberField } from '../format/NumberField';
 import { ChooseFile } from '../file/ChooseFile';
 import { FitChart } from './FitChart';
 import { useColumns } from '../file/MapColumns';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 import { allOf, sentences } from '../words/joined';
 
 type Of = 'record' | 'turns';

@@ -7,7 +7,7 @@ import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { metres } from '../format/measure';
 import { ChooseFile } from '../file/ChooseFile';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** A station from a file: what it holds is shown before it is kept. */
 export function Bring({ onKept }: { onKept?: (station: Station) => void }) {

@@ -9,7 +9,7 @@ import { fixed, metres } from '../format/measure';
 import { day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { useWidth } from '../ribbon/useWidth';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** Two stations side by side: how much later, how much higher, and their curves. */
 export function Compare({ stations }: { stations: Station[] }) {

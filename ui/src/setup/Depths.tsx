@@ -8,7 +8,7 @@ import { api, type Formats, type GridQuery } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from '../file/ChooseFile';
-import { setup as say } from '../words/setup';
+import { places as say } from '../words/places';
 
 type Format = GridQuery['format'];
 

@@ -5,7 +5,7 @@ import { useRef } from 'react';
 import type { Analysis } from '../api/client';
 import { day } from '../format/time';
 import { useWidth } from '../ribbon/useWidth';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** The fit over the record's last days, and below it what is left, on the same scale. */
 export function FitChart({ curve, zone }: { curve: Analysis['curve']; zone: string }) {

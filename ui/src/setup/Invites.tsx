@@ -6,7 +6,7 @@ import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { dayThere } from '../format/time';
-import { setup as say } from '../words/setup';
+import { account as say } from '../words/account';
 
 /** Letting others in, where registration goes by invites. */
 export function Invites() {

@@ -7,7 +7,7 @@ import { useKinds, write, type Kinds, type Nature } from '../conditions/kinds';
 import { clock, day } from '../format/time';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from '../file/ChooseFile';
-import { setup as say } from '../words/setup';
+import { places as say } from '../words/places';
 
 /** A column of the first few kinds, in the second unit where there is one. */
 const examples = (kinds: Kinds) =>

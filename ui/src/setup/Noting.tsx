@@ -8,7 +8,7 @@ import { useInvalidate } from '../api/keys';
 import { NumberField } from '../format/NumberField';
 import { clock, day } from '../format/time';
 import { useMoment, usePlace } from '../moment/moment';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** Notes a high or low water for the moment of the ribbon. */
 export function Noting() {

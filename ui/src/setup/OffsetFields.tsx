@@ -1,7 +1,7 @@
 import { NumberField } from '../format/NumberField';
 import type { Measure } from '../format/spoken';
 import type { Offsets, OffsetsTyped } from './offsets';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 const fields: { key: keyof Offsets; label: string; unit?: string; measure?: Measure; step?: number }[] = [
   { key: 'lag_high_min', label: say.highWaterLaterBy, unit: 'min' },

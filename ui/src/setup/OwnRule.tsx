@@ -5,7 +5,7 @@ import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { Fault } from '../frame/Fault';
 import { useLeaveGuard } from '../frame/unkept';
-import { setup as say } from '../words/setup';
+import { book as say } from '../words/book';
 import { allOf, anyOf } from '../words/joined';
 
 interface Row {

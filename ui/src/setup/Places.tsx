@@ -8,7 +8,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { usePlace } from '../moment/moment';
 import { ChooseFile } from '../file/ChooseFile';
 import { TakeAlong } from './TakeAlong';
-import { setup as say } from '../words/setup';
+import { places as say } from '../words/places';
 
 type Format = ImportQuery['format'];
 type As = NonNullable<ImportQuery['as']>;

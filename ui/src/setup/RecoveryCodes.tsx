@@ -4,7 +4,7 @@ import { Button, Input } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
-import { setup as say } from '../words/setup';
+import { account as say } from '../words/account';
 
 /** Codes to come back in by when the password is lost; shown once. */
 export function RecoveryCodes() {

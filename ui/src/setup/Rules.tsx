@@ -10,7 +10,7 @@ import { ChooseFile } from '../file/ChooseFile';
 import { useUndo } from '../frame/useUndo';
 import { OwnRule } from './OwnRule';
 import { SetAside } from './SetAside';
-import { setup as say } from '../words/setup';
+import { book as say } from '../words/book';
 import { sentences } from '../words/joined';
 
 /** The rules of thumb, by what they speak of; each can be switched off or given another strength. */

@@ -3,7 +3,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { api } from '../api/client';
 import { keys, useInvalidate } from '../api/keys';
 import { Positions } from '../tie/Positions';
-import { setup as say } from '../words/setup';
+import { book as say } from '../words/book';
 
 /** Where anglers disagree: which side this angler takes, for good. */
 export function Schools() {

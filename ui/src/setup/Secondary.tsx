@@ -8,7 +8,7 @@ import { api, type Station } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { OffsetFields } from './OffsetFields';
 import { plainOffsets, readOffsets, type OffsetsTyped } from './offsets';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** A secondary station: lag and factor on one that has constituents. */
 export function Secondary({ stations }: { stations: Station[] }) {

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { api, type Playbook } from '../api/client';
 import { useInvalidate } from '../api/keys';
 import { usePostponed } from '../frame/useUndo';
-import { setup as say } from '../words/setup';
+import { book as say } from '../words/book';
 
 type Entry = Playbook['set_aside'][number];
 

@@ -13,7 +13,7 @@ import { usePlace } from '../moment/moment';
 import { Noting } from './Noting';
 import { OffsetFields } from './OffsetFields';
 import { plainOffsets, readOffsets, type Offsets, type OffsetsTyped } from './offsets';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** How the chosen spot's tide follows its station, and what the angler's own notes say of it. */
 export function SpotTide() {

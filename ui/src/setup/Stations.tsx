@@ -9,7 +9,7 @@ import { useUndo } from '../frame/useUndo';
 import { Bring } from './Bring';
 import { Compare } from './Compare';
 import { Secondary } from './Secondary';
-import { setup as say } from '../words/setup';
+import { tides as say } from '../words/tides';
 
 /** How a secondary station follows its reference. */
 function follows(s: Station, reference: string): string {

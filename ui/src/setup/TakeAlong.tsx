@@ -4,7 +4,7 @@ import { Select } from 'antd';
 import { useState } from 'react';
 import { api } from '../api/client';
 import { keys } from '../api/keys';
-import { setup as say } from '../words/setup';
+import { places as say } from '../words/places';
 
 const privacy = [
   { value: 'leave_out', label: say.leavePrivateSpotsOut },

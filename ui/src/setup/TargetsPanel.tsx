@@ -8,7 +8,7 @@ import { keys, useInvalidate } from '../api/keys';
 import { NumberIn } from '../format/NumberField';
 import { useUndo } from '../frame/useUndo';
 import { idFrom } from './OwnRule';
-import { setup as say } from '../words/setup';
+import { book as say } from '../words/book';
 
 /** The targets: what is said of each becomes rules; one may be changed, or copied under another name. */
 export function TargetsPanel() {

@@ -8,7 +8,7 @@ import { dayThere } from '../format/time';
 import { useSession } from '../signin/session';
 import { Invites } from './Invites';
 import { RecoveryCodes } from './RecoveryCodes';
-import { setup as say } from '../words/setup';
+import { account as say } from '../words/account';
 
 /** One's account: where one is signed in, the password, what leaves and how it ends. */
 export function You() {
