@@ -92,9 +92,10 @@ type Summary struct {
 	Catches  int     `db:"catches"`
 }
 
-// rodSeconds and rodHours of a spell: what it was paused is not fished.
+// rodSeconds and rodHours of a spell: what it was paused is not fished. A DOUBLE, exact for any log: sums of whole
+// numbers are DECIMAL here, and a long log's take half as long again.
 const (
-	rodSeconds = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0)`
+	rodSeconds = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0e0)`
 	rodHours   = rodSeconds + ` / 3600`
 )
 
@@ -151,8 +152,8 @@ func summed(ctx context.Context, q querier, where string, args []any) (sum Summa
 }
 
 // sums of a [Summary].
-const sums = `COUNT(*) AS spells, COALESCE(SUM(p.caught = 0), 0) AS blanks, COALESCE(SUM(p.caught), 0) AS catches,
-	COALESCE(SUM(` + rodSeconds + `) / 3600, 0) AS rod_hours`
+const sums = `COUNT(*) AS spells, COUNT(*) - COUNT(NULLIF(p.caught, 0)) AS blanks,
+	CAST(COALESCE(SUM(p.caught + 0e0), 0) AS SIGNED) AS catches, COALESCE(SUM(` + rodSeconds + `) / 3600, 0) AS rod_hours`
 
 // Total of the spells a filter lets through.
 func (s *Store) Total(ctx context.Context, angler uuid.UUID, f Filter) (Summary, error) {
