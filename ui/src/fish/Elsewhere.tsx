@@ -45,11 +45,11 @@ export function Elsewhere() {
   });
   if (!open) return null;
   return (
-    <p role="status">
-      {say.goesOnElsewhere(clock(open.began_at, spots[0]?.time_zone ?? 'UTC'))}{' '}
+    <div role="status" className="fish-elsewhere">
+      {say.goesOnElsewhere(clock(open.began_at, spots[0]?.time_zone ?? 'UTC'))}
       <button className="act" disabled={take.isPending} onClick={() => take.mutate(open.id)}>
         {say.goOnWithIt}
       </button>
-    </p>
+    </div>
   );
 }
