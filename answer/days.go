@@ -18,7 +18,7 @@ type SoughtTarget struct {
 
 type DayAhead struct {
 	From time.Time `json:"from" doc:"the beginning of the day there"`
-	Moon string    `json:"moon" doc:"its phase at noon"`
+	Moon string    `json:"moon" enum:",new moon,first quarter,full moon,last quarter" doc:"the quarter it reaches that day"`
 	Tide string    `json:"tide" enum:",springs,neaps" doc:"whether it is the day of springs or neaps"`
 }
 
@@ -142,7 +142,7 @@ func waterDays(o *plan.Outlook, sp *Spot) (WaterDays, error) {
 		if !begin.Before(o.End()) {
 			return out, nil
 		}
-		day := DayAhead{From: begin.UTC(), Moon: sky.MoonPhase(begin.Add(12 * time.Hour)).Name()}
+		day := DayAhead{From: begin.UTC(), Moon: sky.Quarter(begin, end)}
 		for _, k := range peaks {
 			if !k.Time.Before(begin) && k.Time.Before(end) {
 				day.Tide = map[bool]string{true: "springs", false: "neaps"}[k.Springs]

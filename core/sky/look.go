@@ -80,6 +80,21 @@ func (p Phase) Name() string {
 	return names[int(turn(p.Elongation+22.5)/45)%8]
 }
 
+// quarters of the month: at these elongations, in their order.
+var quarters = [...]string{"new moon", "first quarter", "full moon", "last quarter"}
+
+// Quarter the moon reaches from a time, that included, to a later one within a week; "" for none. A day has one at most.
+func Quarter(from, to time.Time) string {
+	e := MoonPhase(from).Elongation
+	gone := turn(MoonPhase(to).Elongation - e)
+	for i, name := range quarters {
+		if turn(90*float64(i)-e) < gone {
+			return name
+		}
+	}
+	return ""
+}
+
 // DaysFromFull is the time from the nearest full moon to t in days, negative
 // before it.
 func DaysFromFull(t time.Time) float64 { return daysFrom(t, 180) }

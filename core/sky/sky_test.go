@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"math"
 	"os"
+	"slices"
 	"testing"
 	"time"
 
@@ -194,6 +195,34 @@ func TestDaysFromFullAndNew(t *testing.T) {
 		assert.LessOrEqual(t, math.Abs(DaysFromNew(at)), 15.6)
 	}
 	assert.Equal(t, "full moon", MoonPhase(full).Name())
+}
+
+// Meeus, Astronomical Algorithms, 2nd ed., examples 49.a and 49.b (dynamical time, less 48 s and 1.5 min), and a full
+// moon by astronomy-engine 2.1.19.
+func TestTheQuarters(t *testing.T) {
+	for at, name := range map[time.Time]string{
+		time.Date(1977, 2, 18, 3, 36, 54, 0, time.UTC):  "new moon",
+		time.Date(2044, 1, 21, 23, 46, 47, 0, time.UTC): "last quarter",
+		time.Date(2026, 1, 3, 10, 3, 32, 0, time.UTC):   "full moon",
+	} {
+		assert.Equal(t, name, Quarter(at.Add(-3*time.Minute), at.Add(3*time.Minute)))
+		assert.Empty(t, Quarter(at.Add(3*time.Minute), at.AddDate(0, 0, 5)))
+		assert.Empty(t, Quarter(at.AddDate(0, 0, -5), at.Add(-3*time.Minute)))
+	}
+	// Day after day each comes in its turn, some seven days apart.
+	next, last := -1, time.Time{}
+	for day := time.Date(2026, 1, 1, 3, 0, 0, 0, time.UTC); day.Year() < 2031; day = day.AddDate(0, 0, 1) {
+		name := Quarter(day, day.AddDate(0, 0, 1))
+		if name == "" {
+			continue
+		}
+		if next >= 0 {
+			require.Equal(t, quarters[next], name)
+			require.InDelta(t, 7.5, day.Sub(last).Hours()/24, 1.5)
+		}
+		next, last = (slices.Index(quarters[:], name)+1)%len(quarters), day
+	}
+	require.Equal(t, 2030, last.Year())
 }
 
 func TestBadPlacesAndDates(t *testing.T) {

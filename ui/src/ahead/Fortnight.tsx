@@ -46,13 +46,14 @@ export const Fortnight = memo(function Fortnight(props: {
         <div className="fortnight-days" ref={box}>
           <i className="fortnight-told" style={{ width: (told * width) / data.hours }} />
           {width > 0 &&
-            water.days.map((d, i) => {
+            water.days.map((d) => {
               const left = Math.max(0, x(Date.parse(d.from)));
               const wide = Math.min(width, x(Date.parse(d.from) + 24 * hour)) - left;
               return (
                 <span key={d.from} className="fortnight-day" style={{ left, width: wide }}>
                   {wide > 40 && <b>{dayShort(d.from, water.time_zone)}</b>}
-                  {wide > 40 && <span>{d.tide || moonOn(water.days, i, wide > 60)}</span>}
+                  {wide > 40 && d.tide && <span>{d.tide}</span>}
+                  {wide > 40 && d.moon && <span>{moonIn(d.moon, wide > 60)}</span>}
                 </span>
               );
             })}
@@ -90,21 +91,16 @@ export const Fortnight = memo(function Fortnight(props: {
   );
 });
 
-/** The four phases one speaks of, on the first of the days that go by their name. */
-const phases: Record<string, string> = {
+/** The moon's quarters in short. */
+const quarters: Record<string, string> = {
   'new moon': 'new',
   'first quarter': 'half',
   'full moon': 'full',
   'last quarter': 'half',
 };
-const moonOn = (days: { moon: string; tide: string }[], i: number, room: boolean) => {
-  const says = phases[days[i]!.moon];
-  const before = days[i - 1];
-  return !says || (before && !before.tide && before.moon === days[i]!.moon)
-    ? ''
-    : room
-      ? say.moon(says)
-      : says;
+const moonIn = (quarter: string, room: boolean) => {
+  const says = quarters[quarter];
+  return says && room ? say.moon(says) : says;
 };
 
 /** A row for those who do not see it: its best hour, and how much of it is open. */

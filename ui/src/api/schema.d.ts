@@ -4601,8 +4601,11 @@ export interface components {
              * @description the beginning of the day there
              */
             from: string;
-            /** @description its phase at noon */
-            moon: string;
+            /**
+             * @description the quarter it reaches that day
+             * @enum {string}
+             */
+            moon: "" | "new moon" | "first quarter" | "full moon" | "last quarter";
             /**
              * @description whether it is the day of springs or neaps
              * @enum {string}
