@@ -17,6 +17,8 @@ type Date struct {
 	// Sun and Moon rise and set; empty where they do not that day.
 	Sun  sky.Day
 	Moon sky.Phase
+	// Quarter the moon reaches that day; "" for none.
+	Quarter string
 	// Visits begin on that day.
 	Visits []ground.Visit
 }
@@ -45,7 +47,8 @@ func Month(s *spot.Spot, year int, month time.Month, margin time.Duration) ([]Da
 	for day := first; day.Before(end); {
 		// A day of the clock: it may have 23 hours or 25.
 		next := time.Date(day.Year(), day.Month(), day.Day()+1, 0, 0, 0, 0, zone)
-		d := Date{From: day, Sun: s.Observer().Between(day, next), Moon: sky.MoonPhase(day.Add(12 * time.Hour))}
+		d := Date{From: day, Sun: s.Observer().Between(day, next), Moon: sky.MoonPhase(day.Add(12 * time.Hour)),
+			Quarter: sky.Quarter(day, next)}
 		for _, k := range c.Turns() {
 			if !k.Time.Before(day) && k.Time.Before(next) {
 				d.Turns = append(d.Turns, k)

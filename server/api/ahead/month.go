@@ -26,8 +26,8 @@ type monthDay struct {
 	Sunset   []time.Time `json:"sunset" nullable:"false"`
 	Moonrise []time.Time `json:"moonrise" nullable:"false"`
 	Moonset  []time.Time `json:"moonset" nullable:"false"`
-	Moon     string      `json:"moon" doc:"its phase at noon"`
-	LitPct   float64     `json:"lit_pct"`
+	Moon     string      `json:"moon" enum:",new moon,first quarter,full moon,last quarter" doc:"the quarter it reaches that day"`
+	LitPct   float64     `json:"lit_pct" doc:"of its disc, at noon"`
 	Visits   []string    `json:"visits" nullable:"false" doc:"when one can be there, in words"`
 }
 
@@ -65,7 +65,7 @@ func (s service) month(ctx context.Context, as *web.Scope, in *monthInput) (*mon
 	b.Spot, b.Water, b.Month, b.TimeZone, b.Days = sp.Name, sp.Water.Name, first.Format("2006-01"), sp.Water.TimeZone, []monthDay{}
 	for _, d := range days {
 		one := monthDay{From: d.From, Turns: []stopTurn{}, Sunrise: times(d.Sun.Sunrise), Sunset: times(d.Sun.Sunset),
-			Moonrise: times(d.Sun.Moonrise), Moonset: times(d.Sun.Moonset), Moon: d.Moon.Name(), LitPct: 100 * d.Moon.Illumination,
+			Moonrise: times(d.Sun.Moonrise), Moonset: times(d.Sun.Moonset), Moon: d.Quarter, LitPct: 100 * d.Moon.Illumination,
 			Visits: []string{}}
 		for _, k := range d.Turns {
 			one.Turns = append(one.Turns, turnOf(k))

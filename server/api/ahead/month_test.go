@@ -27,15 +27,19 @@ func TestAMonthOfASpot(t *testing.T) {
 	require.Equal(t, http.StatusOK, c.Do("GET", path+"?month=2027-02", nil, &m))
 	assert.Equal(t, "Kettle Bar", m.Spot)
 	require.Len(t, m.Days, 28)
-	visits := 0
+	visits, quarters := 0, map[string][]int{}
 	for _, d := range m.Days {
 		assert.GreaterOrEqual(t, len(d.Turns), 3)
 		assert.Len(t, d.Sunrise, 1)
-		assert.NotEmpty(t, d.Moon)
+		if d.Moon != "" {
+			quarters[d.Moon] = append(quarters[d.Moon], d.From.Day())
+		}
 		assert.InDelta(t, 50, d.LitPct, 50)
 		visits += len(d.Visits)
 	}
 	assert.Greater(t, visits, 28, "the bar opens about twice a day")
+	// The sun is eclipsed on 6 February 2027, the moon passes through the earth's half-shadow on the 20th: from memory.
+	assert.Equal(t, map[string][]int{"new moon": {6}, "first quarter": {14}, "full moon": {20}, "last quarter": {28}}, quarters)
 	require.Equal(t, http.StatusOK, c.Do("GET", path, nil, &m))
 	assert.Equal(t, "2026-11", m.Month)
 	var p problem

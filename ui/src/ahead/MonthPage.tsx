@@ -81,7 +81,7 @@ function Day({ d, zone }: { d: MonthPaper['days'][number]; zone: string }) {
         {at(d.sunrise[0])} {at(d.sunset[0])}
       </td>
       <td className="month-nowrap">
-        {fixed(d.lit_pct, 0)} % <span className="quiet">{d.moon}</span>
+        {fixed(d.lit_pct, 0)} % <b>{d.moon}</b>
       </td>
       <td>
         {d.visits.map((v) => (

@@ -6702,10 +6702,16 @@ export interface components {
         MonthDay: {
             /** Format: date-time */
             from: string;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description of its disc, at noon
+             */
             lit_pct: number;
-            /** @description its phase at noon */
-            moon: string;
+            /**
+             * @description the quarter it reaches that day
+             * @enum {string}
+             */
+            moon: "" | "new moon" | "first quarter" | "full moon" | "last quarter";
             moonrise: string[];
             moonset: string[];
             sunrise: string[];
