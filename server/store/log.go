@@ -93,7 +93,7 @@ type Summary struct {
 }
 
 // rodSeconds and rodHours of a spell: what it was paused is not fished. A DOUBLE, exact for any log: sums of whole
-// numbers are DECIMAL here, and a long log's take half as long again.
+// numbers are DECIMAL here, and a long log's take a seventh longer.
 const (
 	rodSeconds = `p.rods * GREATEST(TIMESTAMPDIFF(SECOND, p.started_at, p.ended_at) - p.paused_s, 0e0)`
 	rodHours   = rodSeconds + ` / 3600`
