@@ -119,6 +119,10 @@ func firstFault(said string) string {
 	return "it did not say why"
 }
 
+// pool is how much of the tables is kept in memory at most, taken as they are read. In MariaDB's usual 128 MB the index of
+// a log of half a million spells does not stay: its totals take twice as long.
+const pool = "384M"
+
 func (s *Server) launch(program string) error {
 	if s.port == 0 {
 		port, err := s.choose()
@@ -136,7 +140,7 @@ func (s *Server) launch(program string) error {
 		"--socket=" + s.home.socket(), "--pid-file=" + s.home.path("run/pid"), "--init-file=" + s.home.initFile(),
 		"--bind-address=127.0.0.1", fmt.Sprintf("--port=%d", s.port), "--skip-name-resolve",
 		"--character-set-server=utf8mb4", "--collation-server=utf8mb4_uca1400_ai_ci", "--default-time-zone=+00:00",
-		"--local-infile=0", "--secure-file-priv=" + s.home.path("closed"), "--symbolic-links=0"})
+		"--local-infile=0", "--innodb-buffer-pool-size=" + pool, "--secure-file-priv=" + s.home.path("closed"), "--symbolic-links=0"})
 	c := exec.Command(program, args...)
 	c.Dir = "/"
 	c.Stdout, c.Stderr = log, log
