@@ -56,6 +56,8 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 	require.NoError(t, p.Click("Undo"))
 	require.NoError(t, p.Wait(`[...document.querySelectorAll('.fish-tally dd')].map((d) => d.innerText).slice(0, 4).join() === '1,0,0,1'`))
 
+	require.NoError(t, p.WaitText("All told to the server."))
+
 	// No signal: each touch is kept, and said to be.
 	require.NoError(t, p.Signal(false))
 	require.NoError(t, p.Click("Change"))
@@ -106,6 +108,7 @@ func TestAnOutingIsToldByTouches(t *testing.T) {
 func TestAnOutingOutlivesItsPage(t *testing.T) {
 	p := signedIn(t, "wren", browser.Phone)
 	begin(t, p, "Dark paddle tail")
+	require.NoError(t, p.WaitText("All told to the server."))
 	require.NoError(t, p.Signal(false))
 	for i := range 3 {
 		require.NoError(t, p.Click("Bite"))
