@@ -44,8 +44,8 @@ type Learned struct {
 	// Spells as they were taken, newest first, and how many could not be: without effort, at a spot without marks.
 	Spells  []Spell
 	LeftOut int
-	// GoingOn are spells of an outing that goes on: they will teach when it is ended.
-	GoingOn int
+	// GoingOn are the spells of an outing that goes on, by target: they will teach when it is ended.
+	GoingOn map[string]int
 }
 
 // Belief it comes to: of an empty log, the book's.
@@ -138,14 +138,17 @@ func (l *Learner) learn(ctx context.Context, of logKey, spots map[uuid.UUID]*des
 	if err != nil {
 		return nil, err
 	}
-	all := len(spells)
+	out := &Learned{GoingOn: map[string]int{}}
 	spells = slices.DeleteFunc(spells, func(k store.Spell) bool {
-		return k.Outing.Valid && strings.Contains(of.log.GoingOn, k.Outing.UUID.String())
+		goesOn := k.Outing.Valid && strings.Contains(of.log.GoingOn, k.Outing.UUID.String())
+		if goesOn {
+			out.GoingOn[k.Target]++
+		}
+		return goesOn
 	})
 	told := make([]*evidence.Spell, len(spells))
 	errs := make([]error, len(spells))
 	sweep.Parallel(len(spells), func(i int) { told[i], errs[i] = l.weigh(book, spots[spells[i].SpotID], &spells[i]) })
-	out := &Learned{GoingOn: all - len(spells)}
 	var log []evidence.Spell
 	for i, one := range told {
 		switch {

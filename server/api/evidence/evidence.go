@@ -65,7 +65,7 @@ type evidenceOutput struct {
 		Against    []schoolEvidence `json:"against" nullable:"false" doc:"positions held that the log turns round"`
 		Dispersion float64          `json:"dispersion" doc:"how much more the counts scatter than chance; 1: no more"`
 		LeftOut    int              `json:"left_out" doc:"spells of which nothing can be reckoned: without effort, at a spot without marks"`
-		GoingOn    int              `json:"going_on" doc:"spells of an outing that goes on: they count when it is ended"`
+		GoingOn    int              `json:"going_on" doc:"spells for it of an outing that goes on: they count when it is ended"`
 	}
 }
 
@@ -82,7 +82,7 @@ func (s service) evidence(ctx context.Context, as *web.Scope, in *TargetQuery) (
 	out := &evidenceOutput{}
 	b := &out.Body
 	b.Target, b.TargetName, b.Spells, b.RodHours, b.Catches = a.target.ID, a.target.Name, sum.Spells, sum.RodHours, sum.Fish
-	b.Base, b.Dispersion, b.LeftOut, b.GoingOn = MultiplierOut(base), a.Dispersion, a.LeftOut, a.GoingOn
+	b.Base, b.Dispersion, b.LeftOut, b.GoingOn = MultiplierOut(base), a.Dispersion, a.LeftOut, a.GoingOn[a.target.ID]
 	b.Rules = []ruleEvidence{}
 	reads := map[int]string{}
 	for _, r := range a.belief.Rules() {

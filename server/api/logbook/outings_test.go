@@ -150,22 +150,23 @@ func TestAnOutingTeachesWhenItIsEnded(t *testing.T) {
 		require.NotNil(t, out.Here)
 		return *out.Here
 	}
-	waiting := func() int {
-		var out struct {
-			GoingOn int `json:"going_on"`
-		}
-		require.Equal(t, http.StatusOK, c.Do("GET", "/evidence?target=red-drum", nil, &out))
-		return out.GoingOn
+	type counted struct {
+		Spells  int
+		GoingOn int `json:"going_on"`
 	}
-	before := here()
+	of := func(target string) (n counted) {
+		require.Equal(t, http.StatusOK, c.Do("GET", "/evidence?target="+target, nil, &n))
+		return n
+	}
+	before, spells := here(), of("red-drum").Spells
 	goesOn := touches[:len(touches)-1]
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": goesOn}, nil))
 	assert.Equal(t, before, here())
-	assert.Equal(t, 3, waiting())
+	assert.Equal(t, counted{spells, 3}, of("red-drum"))
+	assert.Zero(t, of("black-drum").GoingOn, "it was not sought")
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": touches}, nil))
-	once := here()
-	assert.NotEqual(t, before, once)
-	assert.Zero(t, waiting())
+	assert.NotEqual(t, before, here())
+	assert.Equal(t, counted{spells + 3, 0}, of("red-drum"))
 
 	// One that nobody ended within a day is no longer in hand.
 	id, touches, _ = anOuting(c.ID("Kettle Bar"))
@@ -174,8 +175,7 @@ func TestAnOutingTeachesWhenItIsEnded(t *testing.T) {
 		k["time"] = k["time"].(time.Time).AddDate(0, 0, -1)
 	}
 	require.Equal(t, http.StatusOK, c.Do("PUT", "/outings/"+id, object{"touches": goesOn}, nil))
-	assert.NotEqual(t, once, here())
-	assert.Zero(t, waiting())
+	assert.Equal(t, counted{spells + 6, 0}, of("red-drum"))
 }
 
 type summary struct {

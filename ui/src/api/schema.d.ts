@@ -4924,7 +4924,7 @@ export interface components {
             dispersion: number;
             /**
              * Format: int64
-             * @description spells of an outing that goes on: they count when it is ended
+             * @description spells for it of an outing that goes on: they count when it is ended
              */
             going_on: number;
             /**
